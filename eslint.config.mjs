@@ -1,0 +1,66 @@
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** The layers of the code and what each may import. docs/architecture.md draws the same picture. */
+const mayImport = {
+  core: [],
+  data: ['core'],
+  workers: ['core'],
+  ui: ['core'],
+  features: ['ui', 'data', 'workers', 'core'],
+  app: ['features', 'ui', 'core'],
+};
+const layers = Object.keys(mayImport);
+
+/** Packages that only some layers may touch. */
+const packageHomes = [
+  { group: ['dexie', 'dexie/**', 'dexie-react-hooks'], layers: ['data'] },
+  { group: ['comlink'], layers: ['workers'] },
+  { group: ['react', 'react-dom', 'react/**'], layers: ['ui', 'features', 'app', 'data'] },
+  { group: ['next', 'next/**'], layers: ['ui', 'features', 'app'] },
+];
+
+function importRule(layer) {
+  const forbidden = layers.filter((other) => other !== layer && !mayImport[layer].includes(other));
+  const patterns = packageHomes
+    .filter((home) => !home.layers.includes(layer))
+    .map((home) => ({ group: home.group, message: `src/${layer} may not use this package.` }));
+  if (forbidden.length > 0) {
+    patterns.push({
+      regex: `^(@/|(\\.\\./)+)(${forbidden.join('|')})(/|$)`,
+      message: `src/${layer} may import only src/${[layer, ...mayImport[layer]].join(', src/')}.`,
+    });
+  }
+  return {
+    files: [`src/${layer}/**/*.{ts,tsx}`],
+    rules: { 'no-restricted-imports': ['error', { patterns }] },
+  };
+}
+
+export default tseslint.config(
+  { ignores: ['.next/**', '.work/**', 'node_modules/**', 'next-env.d.ts', 'playwright-report/**', 'test-results/**'] },
+  ...tseslint.configs.strict,
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: {
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+    },
+  },
+  ...layers.map(importRule),
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['src/core/**/*.test.ts', 'src/core/**/*.bench.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'navigator', 'fetch', 'localStorage', 'indexedDB', 'performance', 'crypto'],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'Core is reproducible: pass randomness in.' },
+        { selector: "MemberExpression[object.name='Date'][property.name='now']", message: 'Core is reproducible: pass the time in.' },
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Core is reproducible: pass the time in.' },
+      ],
+    },
+  },
+);

@@ -1,0 +1,42 @@
+import { estimateFrom } from '@/core/estimate/estimate';
+
+/** Largest request body that is read, bytes. */
+const LARGEST_BODY_BYTES = 256 * 1024;
+
+/** Estimates a development time. Keeps nothing. */
+export async function POST(request: Request): Promise<Response> {
+  const body = await readLimited(request);
+  if (body === null) return refuse(413, '', `The request is larger than ${LARGEST_BODY_BYTES / 1024} KiB. Send one estimate at a time.`);
+  let json: unknown;
+  try {
+    json = JSON.parse(body);
+  } catch {
+    return refuse(400, '', 'The request is not JSON. GET /api/schema describes what belongs in it.');
+  }
+  const result = estimateFrom(json);
+  if (!result.ok) return Response.json({ problems: result.problems }, { status: 422 });
+  return Response.json(result.value);
+}
+
+function refuse(status: number, path: string, message: string): Response {
+  return Response.json({ problems: [{ path, message }] }, { status });
+}
+
+/** Reads a body up to the limit without trusting the length that the request claims; null beyond it. */
+async function readLimited(request: Request): Promise<string | null> {
+  if (request.body === null) return '';
+  const reader = request.body.getReader();
+  const decoder = new TextDecoder();
+  let text = '';
+  let bytes = 0;
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) return text + decoder.decode();
+    bytes += value.byteLength;
+    if (bytes > LARGEST_BODY_BYTES) {
+      await reader.cancel();
+      return null;
+    }
+    text += decoder.decode(value, { stream: true });
+  }
+}

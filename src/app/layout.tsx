@@ -1,0 +1,43 @@
+import type { Metadata, Viewport } from 'next';
+import type { ReactNode } from 'react';
+import { Rail } from '@/features/shell/Rail';
+import { DemoSeed } from '@/features/shell/DemoSeed';
+import { Shortcuts } from '@/features/shell/Shortcuts';
+import { StorageNotice } from '@/features/shell/StorageNotice';
+import { UndoNotice } from '@/features/shell/UndoNotice';
+import { lightScript } from '@/ui/light';
+import './globals.css';
+
+export const metadata: Metadata = {
+  title: { default: 'Aetas', template: '%s · Aetas' },
+  description: 'Development times, with an honest band, for film and developers that nobody publishes a time for.',
+};
+
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+/** The demo's server says so in the page, so the page is made on request. */
+export const dynamic = 'force-dynamic';
+
+export default function RootLayout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en" data-light="day" data-bench={process.env.AETAS_DEMO === '1' ? 'demo' : 'own'} suppressHydrationWarning>
+      <head>
+        <script dangerouslySetInnerHTML={{ __html: lightScript }} />
+      </head>
+      <body>
+        <a href="#main" className="act sr-only focus:not-sr-only">
+          To the content
+        </a>
+        <StorageNotice />
+        <Rail />
+        <DemoSeed>
+          <main id="main" className="mx-auto max-w-[1280px] px-4 py-6 sm:px-10">
+            {children}
+          </main>
+        </DemoSeed>
+        <UndoNotice />
+        <Shortcuts />
+      </body>
+    </html>
+  );
+}

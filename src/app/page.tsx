@@ -1,0 +1,5 @@
+import { BenchView } from '@/features/bench/BenchView';
+
+export default function BenchPage() {
+  return <BenchView />;
+}

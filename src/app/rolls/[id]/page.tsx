@@ -1,0 +1,8 @@
+import type { Metadata } from 'next';
+import { RollPage } from '@/features/roll/RollPage';
+
+export const metadata: Metadata = { title: 'Roll' };
+
+export default async function RollRoute({ params }: { params: Promise<{ id: string }> }) {
+  return <RollPage rollId={(await params).id} />;
+}

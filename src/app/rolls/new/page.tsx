@@ -1,0 +1,8 @@
+import type { Metadata } from 'next';
+import { NewRoll } from '@/features/roll/NewRoll';
+
+export const metadata: Metadata = { title: 'New roll' };
+
+export default function NewRollPage() {
+  return <NewRoll />;
+}

@@ -1,0 +1,55 @@
+import { z } from 'zod';
+import { rollSchema, stockSchema } from '../formats/records';
+import { LONGEST_SHELF_YEARS } from './rollAge';
+
+/** Year before which roll film was not sold. Source: common practice, no source. */
+export const FIRST_FILM_YEAR = 1889;
+
+/** Spreads of a box date that a user can choose from, years. */
+export const dateDoubts = { '0': 'Read off the box', '2': 'Within a few years', '5': 'The decade is right', '12': 'A guess' } as const;
+
+/**
+ * Schema of the roll form: what a user says about a roll and its stock.
+ * @param thisYear calendar year, for years that cannot lie ahead
+ * @returns a schema whose messages say what is wrong and what to do
+ */
+export function rollFormSchema(thisYear: number) {
+  const year = (what: string, last: number) => {
+    const sentence = `${what}: give a year from ${FIRST_FILM_YEAR} to ${last}, or leave it empty.`;
+    return z.number(sentence).int(sentence).min(FIRST_FILM_YEAR, sentence).max(last, sentence).nullable();
+  };
+  return z
+    .strictObject({
+      label: z.string().trim().min(1, 'Give the roll a name you will know it by.').max(120, 'Keep the name under 120 characters.'),
+      stockName: z.string().trim().min(1, 'Name the film as its box or rim does, or call it “unknown film”.').max(120, 'Keep the name under 120 characters.'),
+      familyId: stockSchema.shape.familyId,
+      iso: stockSchema.shape.iso,
+      formatId: rollSchema.shape.formatId,
+      expiredYear: year('Box date', thisYear + 10),
+      expiredYearSd: rollSchema.shape.expiredYearSd,
+      storageId: rollSchema.shape.storageId,
+      exposureState: rollSchema.shape.exposure.shape.state,
+      exposedYear: year('Exposed', thisYear),
+      exposureIndex: z.number('Exposure index: give an ISO number from 0.1 to 25600, or leave it empty.').min(0.1, 'Exposure index: give 0.1 or more.').max(25600, 'Exposure index: give 25600 or less.').nullable(),
+      note: rollSchema.shape.note,
+    })
+    .superRefine((roll, context) => {
+      if (roll.exposureState === 'unexposed' && roll.exposedYear !== null) {
+        context.addIssue({ code: 'custom', path: ['exposedYear'], message: 'The roll is marked as not exposed: empty this year, or say that it was exposed.' });
+      }
+      if (roll.expiredYear === null || roll.exposedYear === null) return;
+      const earliest = roll.expiredYear - LONGEST_SHELF_YEARS - Math.ceil(2 * roll.expiredYearSd);
+      if (roll.exposedYear < earliest) {
+        context.addIssue({
+          code: 'custom',
+          path: ['exposedYear'],
+          message: `A film dated ${roll.expiredYear} was not made before about ${earliest}, so it cannot have been exposed in ${roll.exposedYear}. Check both years, or say that the box date is a guess.`,
+        });
+      }
+    });
+}
+
+export type RollForm = z.infer<ReturnType<typeof rollFormSchema>>;
+
+/** A roll's form as typed: whatever its fields hold. A draft that does not read as this is passed over. */
+export const rollDraftSchema = z.record(z.string(), z.union([z.string(), z.number(), z.null()]));

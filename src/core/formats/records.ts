@@ -1,0 +1,152 @@
+import { z } from 'zod';
+import { estimateRequestSchema, partsSchema } from '../estimate/request';
+import { ledgerRowSchema } from '../estimate/result';
+import { filmFormatIds } from '../films/filmFormats';
+import { stockFamilyIds } from '../films/stockFamilies';
+import { storagePresetIds } from '../films/storagePresets';
+import { verdictValuesSchema } from '../outcome/verdict';
+import { runEventSchema } from '../schedule/runEvents';
+import { wetChoiceSchema, wetStepSchema } from '../schedule/wetSteps';
+
+const id = z.string().min(1).max(100);
+const instantMs = z.number().int().nonnegative();
+const stamps = { id, createdMs: instantMs, updatedMs: instantMs };
+const request = estimateRequestSchema.shape;
+
+/** A kind of film as made. */
+export const stockSchema = z.strictObject({
+  ...stamps,
+  name: z.string().min(1).max(120),
+  familyId: z.enum(stockFamilyIds),
+  iso: request.film.shape.iso,
+  own: request.film.shape.own,
+});
+
+/** How the film was exposed. */
+export const exposureStates = { unexposed: 'Not exposed yet', known: 'Exposed, as metered', mixed: 'Exposed, mixed light', unknown: 'Exposed, nobody knows how' } as const;
+export type ExposureState = keyof typeof exposureStates;
+
+/** One physical film and its history. */
+export const rollSchema = z.strictObject({
+  ...stamps,
+  label: z.string().min(1).max(120),
+  stockId: id,
+  formatId: z.enum(filmFormatIds),
+  /** Year on the box; null when unknown. */
+  expiredYear: z.number().int().nullable(),
+  /** Standard deviation of that year. */
+  expiredYearSd: z.number().min(0).max(60),
+  storageId: z.enum(storagePresetIds),
+  exposure: z.strictObject({
+    state: z.enum(Object.keys(exposureStates) as [ExposureState, ...ExposureState[]]),
+    year: z.number().int().nullable(),
+    /** Index at which it was or will be exposed; null when unknown. */
+    index: z.number().positive().nullable(),
+  }),
+  note: z.string().max(5000),
+});
+
+/** One mixed batch. */
+export const brewSchema = z.strictObject({
+  ...stamps,
+  name: z.string().min(1).max(120),
+  developer: request.developer,
+  bromideGPerL: z.number().min(0),
+  volumeMl: z.number().positive(),
+  mixedMs: instantMs,
+  /** Films of 80 square inches through it so far. */
+  films: z.number().min(0),
+});
+
+/** What was decided, as it stood when it was pinned. */
+export const pinnedSchema = z.strictObject({
+  atMs: instantMs,
+  timeMin: z.number().positive(),
+  lowMin: z.number().positive(),
+  highMin: z.number().positive(),
+  ledger: z.array(ledgerRowSchema),
+});
+
+/** The decision for a roll. */
+export const planSchema = z.strictObject({
+  ...stamps,
+  rollId: id,
+  developer: request.developer,
+  bromideGPerL: z.number().min(0),
+  temperatureC: z.number(),
+  agitationId: request.agitationId,
+  strategy: z.strictObject({ id: z.enum(['hold', 'extend']), liftCap: z.boolean() }),
+  target: z.strictObject({ purpose: z.enum(['scan', 'diffusion', 'condenser']), pushStops: z.number() }),
+  knownTime: z
+    .strictObject({
+      timeMin: z.number().positive(),
+      temperatureC: z.number(),
+      source: z.enum(['leaflet', 'somebody', 'own']),
+      parts: partsSchema.optional(),
+    })
+    .nullable(),
+  volumeMl: z.number().positive(),
+  wet: wetChoiceSchema,
+  brewId: id.nullable(),
+  pinned: pinnedSchema.nullable(),
+});
+
+/** One execution of a plan at the tank. */
+export const runSchema = z.strictObject({
+  ...stamps,
+  rollId: id,
+  planId: id,
+  brewId: id.nullable(),
+  developerName: z.string(),
+  temperatureC: z.number(),
+  pinned: pinnedSchema,
+  steps: z.array(wetStepSchema).min(1),
+  events: z.array(runEventSchema),
+});
+
+/** The judgement of one run. */
+export const verdictSchema = z.strictObject({ ...stamps, runId: id, rollId: id, ...verdictValuesSchema.shape });
+
+/** How the user reads quantities and lights the bench. */
+export const settingsSchema = z.strictObject({
+  id: z.literal('bench'),
+  temperature: z.enum(['C', 'F']),
+  volume: z.enum(['ml', 'floz']),
+  sound: z.boolean(),
+});
+
+/** A form that was not finished: its fields as typed. */
+export const draftSchema = z.strictObject({ id, values: z.unknown(), updatedMs: instantMs });
+
+export const defaultSettings: Settings = { id: 'bench', temperature: 'C', volume: 'ml', sound: true };
+
+export type Stock = z.infer<typeof stockSchema>;
+export type Roll = z.infer<typeof rollSchema>;
+export type Brew = z.infer<typeof brewSchema>;
+export type Plan = z.infer<typeof planSchema>;
+export type Run = z.infer<typeof runSchema>;
+export type Verdict = z.infer<typeof verdictSchema>;
+export type Pinned = z.infer<typeof pinnedSchema>;
+export type Draft = z.infer<typeof draftSchema>;
+export type Settings = z.infer<typeof settingsSchema>;
+
+/** Every table of records, by name. The database, the exported file and the import share this list. */
+export const recordSchemas = {
+  settings: settingsSchema,
+  stocks: stockSchema,
+  rolls: rollSchema,
+  brews: brewSchema,
+  plans: planSchema,
+  runs: runSchema,
+  verdicts: verdictSchema,
+  drafts: draftSchema,
+} as const;
+
+export type TableName = keyof typeof recordSchemas;
+export type Records = { [K in TableName]: z.infer<(typeof recordSchemas)[K]>[] };
+export const tableNames = Object.keys(recordSchemas) as TableName[];
+
+/** No records at all. */
+export function noRecords(): Records {
+  return { settings: [], stocks: [], rolls: [], brews: [], plans: [], runs: [], verdicts: [], drafts: [] };
+}

@@ -1,0 +1,36 @@
+import { z } from 'zod';
+
+/** Contrast by eye, from much too soft to much too hard. */
+export const contrastGrades = { '-2': 'Much too soft', '-1': 'A little soft', '0': 'As wanted', '1': 'A little hard', '2': 'Much too hard' } as const;
+
+export const fogGrades = { clear: 'Clear', slight: 'Slight veil', strong: 'Strong veil', heavy: 'Hides the image' } as const;
+export const shadowGrades = { open: 'Open', thin: 'Thin', lost: 'Lost' } as const;
+export const evennessGrades = { even: 'Even', uneven: 'Uneven', streaked: 'Streaked' } as const;
+
+/** Defects that a user may tick. */
+export const defects = {
+  'air-bells': 'Air bells',
+  dust: 'Dust',
+  'rem-jet-smear': 'Black smears from the backing',
+  stain: 'Stain',
+  scratches: 'Scratches',
+  reticulation: 'Reticulation',
+  'drying-marks': 'Drying marks',
+  'no-image': 'No image at all',
+} as const;
+
+export type DefectId = keyof typeof defects;
+
+const ids = <T extends Record<string, unknown>>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]];
+
+/** The judgement of the dried negatives. */
+export const verdictValuesSchema = z.strictObject({
+  contrast: z.number('Contrast: choose one of the five.').int().min(-2).max(2),
+  fog: z.enum(ids(fogGrades), 'Fog: choose one of the four.'),
+  shadows: z.enum(ids(shadowGrades), 'Shadows: choose one of the three.'),
+  evenness: z.enum(ids(evennessGrades), 'Evenness: choose one of the three.'),
+  defects: z.array(z.enum(ids(defects))),
+  note: z.string().max(5000, 'The note can hold 5000 characters.'),
+});
+
+export type VerdictValues = z.infer<typeof verdictValuesSchema>;

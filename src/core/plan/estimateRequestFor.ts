@@ -1,0 +1,44 @@
+import { completeRequest } from '../estimate/estimate';
+import type { EstimateRequest } from '../estimate/request';
+import { rollAge } from '../films/rollAge';
+import type { Brew, Roll, Stock } from '../formats/records';
+import type { PlanChoices } from './planForm';
+
+/** Milliseconds in an hour. */
+const HOUR_MS = 3_600_000;
+
+/** Hours beyond which a brew's age is not followed: it is spent either way. */
+const OLDEST_BREW_H = 48;
+
+/**
+ * The estimator's request for a roll and a plan.
+ * @param roll the roll
+ * @param stock its stock
+ * @param choices what the plan decides
+ * @param brew the jug that the plan uses; null for one still to be mixed
+ * @param nowMs instant at which the brew is poured, ms since the epoch
+ */
+export function estimateRequestFor(
+  roll: Pick<Roll, 'expiredYear' | 'expiredYearSd' | 'storageId' | 'exposure'>,
+  stock: Pick<Stock, 'familyId' | 'iso' | 'own'>,
+  choices: PlanChoices,
+  brew: Brew | null,
+  nowMs: number,
+): EstimateRequest {
+  return completeRequest({
+    film: { familyId: stock.familyId, iso: stock.iso, own: stock.own },
+    age: rollAge(roll, new Date(nowMs).getFullYear()),
+    developer: choices.developer,
+    bromideGPerL: choices.bromideGPerL,
+    wear: {
+      ageH: brew === null ? 0 : Math.min(OLDEST_BREW_H, Math.max(0, nowMs - brew.mixedMs) / HOUR_MS),
+      films: brew?.films ?? 0,
+      volumeMl: brew?.volumeMl ?? choices.volumeMl,
+    },
+    temperatureC: choices.temperatureC,
+    agitationId: choices.agitationId,
+    strategy: choices.strategy,
+    target: choices.target,
+    knownTime: choices.knownTime ?? undefined,
+  });
+}

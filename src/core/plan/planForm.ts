@@ -1,0 +1,208 @@
+import { z } from 'zod';
+import { developerFamilies, developerFamilyIds } from '../chemistry/developerFamilies';
+import { organicAgentIds, organicAgents } from '../chemistry/organicAgents';
+import { REFERENCE_COFFEE_BREW } from '../chemistry/improvisedStrength';
+import { estimateRequestSchema, partsSchema } from '../estimate/request';
+import { planSchema, type Brew, type Plan } from '../formats/records';
+import { filmFormats, type FilmFormatId } from '../films/filmFormats';
+import { stockFamilies, type StockFamilyId } from '../films/stockFamilies';
+import { usualFixMin } from '../fixing/fixTime';
+import { failure, success, type Result } from '../result';
+import { problemsFromZod } from '../problemsFromZod';
+import { usualWetChoice, wetChoiceSchema } from '../schedule/wetSteps';
+
+/** A field that holds a number once it reads as one, and until then what was typed. */
+const typed = z.union([z.number(), z.string()]);
+
+/** Everything a user can say while choosing. Fields of the developer not chosen keep what was typed. */
+export const planFormSchema = z.object({
+  developerKind: z.enum(['improvised', 'concentrate', 'jug']),
+  agentId: z.enum(organicAgentIds),
+  agentPerL: typed,
+  ascorbicGPerL: typed,
+  sodaGPerL: typed,
+  concentrateFamilyId: z.enum(developerFamilyIds),
+  concentrateParts: typed,
+  waterParts: typed,
+  brewId: z.string(),
+  bromideGPerL: typed,
+  temperatureC: typed,
+  agitationId: planSchema.shape.agitationId,
+  strategyId: planSchema.shape.strategy.shape.id,
+  liftCap: z.boolean(),
+  purpose: planSchema.shape.target.shape.purpose,
+  pushStops: typed,
+  knownTimeOn: z.boolean(),
+  knownTimeMin: typed,
+  knownTimeC: typed,
+  knownTimeSource: z.enum(['leaflet', 'somebody', 'own']),
+  volumeMl: typed,
+  preSoakId: wetChoiceSchema.shape.preSoakId,
+  stopId: wetChoiceSchema.shape.stopId,
+  fixMin: typed,
+  washId: wetChoiceSchema.shape.washId,
+  wettingId: wetChoiceSchema.shape.wettingId,
+});
+
+export type PlanForm = z.infer<typeof planFormSchema>;
+
+/** What a plan decides, without its identity and without what was pinned. */
+export type PlanChoices = Omit<Plan, 'id' | 'createdMs' | 'updatedMs' | 'rollId' | 'pinned'>;
+
+/** Smallest tank volume offered above what covers the film: people fill up to the next 50 ml. Source: our choice. */
+const TANK_STEP_ML = 50;
+
+/**
+ * The form as it first opens for a film.
+ * @param film stock family and format of the roll
+ * @returns the standard coffee brew at 20 °C, Hold, for scanning
+ */
+export function initialPlanForm(film: { familyId: StockFamilyId; formatId: FilmFormatId }): PlanForm {
+  const fixMin = usualFixMin(film.familyId);
+  const wet = usualWetChoice({ remJet: stockFamilies[film.familyId].remJet, fixMin, carbonateBrew: true });
+  return {
+    developerKind: 'improvised',
+    agentId: 'instant-coffee',
+    agentPerL: REFERENCE_COFFEE_BREW.coffeeGPerL,
+    ascorbicGPerL: REFERENCE_COFFEE_BREW.ascorbicGPerL,
+    sodaGPerL: REFERENCE_COFFEE_BREW.sodaGPerL,
+    concentrateFamilyId: 'p-aminophenol',
+    concentrateParts: developerFamilies['p-aminophenol'].referenceParts.concentrate,
+    waterParts: developerFamilies['p-aminophenol'].referenceParts.water,
+    brewId: '',
+    bromideGPerL: 0,
+    temperatureC: 20,
+    agitationId: 'ten-each-minute',
+    strategyId: 'hold',
+    liftCap: false,
+    purpose: 'scan',
+    pushStops: 0,
+    knownTimeOn: false,
+    knownTimeMin: '',
+    knownTimeC: 20,
+    knownTimeSource: 'somebody',
+    volumeMl: Math.ceil(filmFormats[film.formatId].coverVolumeMl / TANK_STEP_ML) * TANK_STEP_ML,
+    ...wet,
+  };
+}
+
+/** The form of a plan that was decided earlier, on top of the fields it does not use. */
+export function planFormOf(plan: Plan, initial: PlanForm): PlanForm {
+  const { developer, knownTime } = plan;
+  return {
+    ...initial,
+    ...(developer.kind === 'improvised'
+      ? {
+          developerKind: 'improvised' as const,
+          agentId: developer.agents[0]?.agentId ?? initial.agentId,
+          agentPerL: developer.agents[0]?.amountPerL ?? initial.agentPerL,
+          ascorbicGPerL: developer.ascorbicGPerL,
+          sodaGPerL: developer.sodaGPerL,
+        }
+      : {
+          developerKind: 'concentrate' as const,
+          concentrateFamilyId: developer.familyId,
+          concentrateParts: developer.parts.concentrate,
+          waterParts: developer.parts.water,
+        }),
+    ...(plan.brewId === null ? {} : { developerKind: 'jug' as const, brewId: plan.brewId }),
+    bromideGPerL: plan.bromideGPerL,
+    temperatureC: plan.temperatureC,
+    agitationId: plan.agitationId,
+    strategyId: plan.strategy.id,
+    liftCap: plan.strategy.liftCap,
+    ...plan.target,
+    knownTimeOn: knownTime !== null,
+    knownTimeMin: knownTime?.timeMin ?? '',
+    knownTimeC: knownTime?.temperatureC ?? 20,
+    knownTimeSource: knownTime?.source ?? 'somebody',
+    volumeMl: plan.volumeMl,
+    ...plan.wet,
+  };
+}
+
+const request = estimateRequestSchema.shape;
+
+/** The form's own fields, each with the sentence of the estimator's schema. */
+const fieldsSchema = z.object({
+  agentId: z.enum(organicAgentIds),
+  bromideGPerL: request.bromideGPerL.unwrap(),
+  temperatureC: request.temperatureC,
+  pushStops: request.target.unwrap().shape.pushStops.unwrap(),
+  volumeMl: z.number('Volume in the tank: give a number from 50 to 20000 ml.').min(50, 'Volume in the tank: give 50 ml or more.').max(20000, 'Volume in the tank: give 20000 ml or less.'),
+  fixMin: wetChoiceSchema.shape.fixMin,
+});
+
+/**
+ * Reads the form as a plan.
+ * @param form what was typed and chosen
+ * @param film format of the roll, which must be covered by the volume
+ * @param jugs brews on the bench, for a plan that uses one of them
+ * @returns the choices, or every problem with the name of the field it belongs to
+ */
+export function readPlanForm(form: PlanForm, film: { formatId: FilmFormatId }, jugs: readonly Brew[]): Result<PlanChoices> {
+  const fields = fieldsSchema.safeParse({ ...form, fixMin: form.fixMin === '' ? undefined : form.fixMin });
+  const problems = fields.success ? [] : problemsFromZod(fields.error.issues);
+  const developer = readDeveloper(form, jugs);
+  if (!developer.ok) problems.push(...developer.problems);
+  const knownTime = readKnownTime(form);
+  if (!knownTime.ok) problems.push(...knownTime.problems);
+  const { name, coverVolumeMl } = filmFormats[film.formatId];
+  if (fields.success && fields.data.volumeMl < coverVolumeMl) {
+    problems.push({
+      path: 'volumeMl',
+      message: `${Math.round(fields.data.volumeMl)} ml does not cover ${name}: it needs about ${coverVolumeMl} ml. Fill more, or change the format.`,
+    });
+  }
+  if (!fields.success || !developer.ok || !knownTime.ok || problems.length > 0) return failure(...problems);
+  const { bromideGPerL, temperatureC, pushStops, volumeMl, fixMin } = fields.data;
+  return success({
+    ...developer.value,
+    bromideGPerL: developer.value.brewId === null ? bromideGPerL : developer.value.bromideGPerL,
+    temperatureC,
+    agitationId: form.agitationId,
+    strategy: { id: form.strategyId, liftCap: form.liftCap },
+    target: { purpose: form.purpose, pushStops },
+    knownTime: knownTime.value,
+    volumeMl,
+    wet: { preSoakId: form.preSoakId, stopId: form.stopId, fixMin, washId: form.washId, wettingId: form.wettingId },
+  });
+}
+
+type DeveloperChoice = Pick<PlanChoices, 'developer' | 'brewId' | 'bromideGPerL'>;
+
+function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperChoice> {
+  if (form.developerKind === 'jug') {
+    const jug = jugs.find((brew) => brew.id === form.brewId);
+    if (jug === undefined) return failure({ path: 'brewId', message: 'This jug is no longer on the bench: choose another developer.' });
+    return success({ developer: jug.developer, brewId: jug.id, bromideGPerL: jug.bromideGPerL });
+  }
+  if (form.developerKind === 'concentrate') {
+    const parts = partsSchema.safeParse({ concentrate: form.concentrateParts, water: form.waterParts });
+    if (!parts.success) {
+      return failure(...problemsFromZod(parts.error.issues).map((p) => ({ ...p, path: p.path === 'water' ? 'waterParts' : 'concentrateParts' })));
+    }
+    return success({ developer: { kind: 'concentrate', familyId: form.concentrateFamilyId, parts: parts.data }, brewId: null, bromideGPerL: 0 });
+  }
+  const brew = planSchema.shape.developer.safeParse({
+    kind: 'improvised',
+    agents: [{ agentId: form.agentId, amountPerL: form.agentPerL }],
+    ascorbicGPerL: form.ascorbicGPerL,
+    sodaGPerL: form.sodaGPerL,
+  });
+  if (brew.success) return success({ developer: brew.data, brewId: null, bromideGPerL: 0 });
+  const agentName = organicAgents[form.agentId].name;
+  return failure(
+    ...problemsFromZod(brew.error.issues).map((problem) =>
+      problem.path.startsWith('agents') ? { path: 'agentPerL', message: problem.message.replace('Amount per litre', agentName) } : problem,
+    ),
+  );
+}
+
+function readKnownTime(form: PlanForm): Result<PlanChoices['knownTime']> {
+  if (!form.knownTimeOn) return success(null);
+  const parsed = request.knownTime.unwrap().safeParse({ timeMin: form.knownTimeMin, temperatureC: form.knownTimeC, source: form.knownTimeSource });
+  if (parsed.success) return success(parsed.data);
+  const fieldOf: Record<string, string> = { timeMin: 'knownTimeMin', temperatureC: 'knownTimeC' };
+  return failure(...problemsFromZod(parsed.error.issues).map((problem) => ({ ...problem, path: fieldOf[problem.path] ?? 'knownTimeSource' })));
+}

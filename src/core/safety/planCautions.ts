@@ -1,0 +1,17 @@
+import type { EstimateRequest } from '../estimate/request';
+import { stockFamilies } from '../films/stockFamilies';
+import type { CautionNote } from './cautionNote';
+import { cautionsFor } from './cautions';
+
+/**
+ * The cautions that follow from an estimate alone, at the places where it is chosen.
+ * @param facts the request and what the model made of it
+ * @returns cautions for choosing
+ */
+export function planCautions(facts: { request: EstimateRequest; ageRoomYears: number; ageFogD: number; timeMin: number }): CautionNote[] {
+  const { request, ageRoomYears, ageFogD, timeMin } = facts;
+  return cautionsFor(
+    { temperatureC: request.temperatureC, ageRoomYears, ageFogD, timeMin, remJet: stockFamilies[request.film.familyId].remJet },
+    'choose',
+  );
+}

@@ -1,0 +1,105 @@
+import { handsAt, type HandsState } from './agitationCues';
+import type { RunEvent } from './runEvents';
+import type { WetStep } from './wetSteps';
+
+/** Seconds before the end of a step at which to start pouring out. Source: common practice (10–15 s), no source. */
+export const POUR_OUT_S = 12;
+
+/** Where a run stands, from its stored events alone. */
+export interface RunProgress {
+  phase: 'ready' | 'running' | 'finished';
+  /** Index of the step at hand; of the first step while nothing has begun. */
+  stepIndex: number;
+  /** Instant at which the step at hand began, ms since the epoch; null before the first. */
+  stepStartMs: number | null;
+  /** How long each step took, s; null for those not ended. */
+  tookS: (number | null)[];
+  startedMs: number | null;
+  finishedMs: number | null;
+  notes: { text: string; atMs: number }[];
+  /** Whether there is something to undo. */
+  canUndo: boolean;
+}
+
+/**
+ * Replays the events of a run.
+ * @param steps the wet steps of the run
+ * @param events what happened, in order
+ * @returns where the run stands; the same for the same events at any time
+ */
+export function runProgress(steps: readonly WetStep[], events: readonly RunEvent[]): RunProgress {
+  const acts = effectiveActs(events);
+  const tookS: (number | null)[] = steps.map(() => null);
+  let stepIndex = 0;
+  let stepStartMs: number | null = null;
+  let startedMs: number | null = null;
+  let finishedMs: number | null = null;
+  for (const act of acts) {
+    if (act.kind === 'shift') {
+      if (stepStartMs !== null) stepStartMs += act.seconds * 1000;
+      continue;
+    }
+    if (stepStartMs !== null) tookS[stepIndex] = Math.max(0, (act.atMs - stepStartMs) / 1000);
+    if (act.kind === 'begin') {
+      stepIndex = act.stepIndex;
+      stepStartMs = act.atMs;
+      startedMs ??= act.atMs;
+    } else {
+      finishedMs = act.atMs;
+    }
+  }
+  return {
+    phase: finishedMs !== null ? 'finished' : stepStartMs === null ? 'ready' : 'running',
+    stepIndex,
+    stepStartMs,
+    tookS,
+    startedMs,
+    finishedMs,
+    notes: events.flatMap((event) => (event.kind === 'note' ? [{ text: event.text, atMs: event.atMs }] : [])),
+    canUndo: acts.length > 0,
+  };
+}
+
+type Act = Extract<RunEvent, { kind: 'begin' | 'shift' | 'finish' }>;
+
+function effectiveActs(events: readonly RunEvent[]): Act[] {
+  const acts: Act[] = [];
+  for (const event of events) {
+    if (event.kind === 'undo') acts.pop();
+    else if (event.kind !== 'note') acts.push(event);
+  }
+  return acts;
+}
+
+/** What the screen at the tank shows at one moment. */
+export interface TankView {
+  elapsedS: number;
+  /** Seconds to the end of the step; negative once it is over. */
+  remainingS: number;
+  over: boolean;
+  /** Time to pour out, so that the tank is empty in time. */
+  pourOut: boolean;
+  hands: HandsState;
+  /** Seconds to the next movement of the hands; null when none comes. */
+  nextTurnS: number | null;
+}
+
+/**
+ * The step at hand at a moment.
+ * @param step the step at hand
+ * @param stepStartMs instant at which it began, ms since the epoch
+ * @param nowMs this moment, ms since the epoch
+ */
+export function tankView(step: WetStep, stepStartMs: number, nowMs: number): TankView {
+  const elapsedS = Math.max(0, (nowMs - stepStartMs) / 1000);
+  const remainingS = step.durationS - elapsedS;
+  const hands = handsAt(step.cues, elapsedS);
+  return {
+    elapsedS,
+    remainingS,
+    over: remainingS <= 0,
+    pourOut: remainingS <= POUR_OUT_S && step.durationS > 2 * POUR_OUT_S,
+    hands,
+    nextTurnS: hands.next === null ? null : hands.next.startS - elapsedS,
+  };
+}

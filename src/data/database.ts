@@ -1,0 +1,69 @@
+import Dexie, { type EntityTable } from 'dexie';
+import { latestVersion, migrate, migrations, type Migration, type RawRecords } from '@/core/formats/migrations';
+import { tableNames, type Brew, type Draft, type Plan, type Roll, type Run, type Settings, type Stock, type Verdict } from '@/core/formats/records';
+import { benchName } from './benchName';
+
+/** All records as they were before something large, so that it can be undone. */
+export interface Safekeeping {
+  id: number;
+  atMs: number;
+  what: string;
+  backup: string;
+}
+
+/** Columns that queries use, by table. */
+const indexes = {
+  settings: 'id',
+  stocks: 'id, name',
+  rolls: 'id, updatedMs',
+  brews: 'id, mixedMs',
+  plans: 'id, rollId',
+  runs: 'id, rollId, createdMs',
+  verdicts: 'id, runId, rollId',
+  drafts: 'id',
+  safekeeping: '++id',
+};
+
+/** The bench's records in the browser. */
+export class AetasDatabase extends Dexie {
+  declare settings: EntityTable<Settings, 'id'>;
+  declare stocks: EntityTable<Stock, 'id'>;
+  declare rolls: EntityTable<Roll, 'id'>;
+  declare brews: EntityTable<Brew, 'id'>;
+  declare plans: EntityTable<Plan, 'id'>;
+  declare runs: EntityTable<Run, 'id'>;
+  declare verdicts: EntityTable<Verdict, 'id'>;
+  declare drafts: EntityTable<Draft, 'id'>;
+  declare safekeeping: EntityTable<Safekeeping, 'id'>;
+
+  /**
+   * @param name name of the browser database
+   * @param steps migrations of the record shape, oldest first; each becomes one database version
+   */
+  constructor(name: string, steps: readonly Migration[] = migrations) {
+    super(name);
+    this.version(1).stores(indexes);
+    for (const step of steps) {
+      this.version(step.to)
+        .stores({})
+        .upgrade(async (transaction) => {
+          const raw: RawRecords = {};
+          for (const table of tableNames) raw[table] = await transaction.table(table).toArray();
+          const changed = migrate(raw, step.to - 1, steps.slice(0, step.to - 1));
+          for (const table of tableNames) {
+            await transaction.table(table).clear();
+            await transaction.table(table).bulkAdd(changed[table] ?? []);
+          }
+        });
+    }
+    if (steps === migrations && this.verno !== latestVersion()) throw new Error('Migrations are numbered with a gap.');
+  }
+}
+
+let open: AetasDatabase | null = null;
+
+/** The database of the bench that this tab looks at. */
+export function database(): AetasDatabase {
+  open ??= new AetasDatabase(benchName() === 'demo' ? 'aetas-demo' : 'aetas');
+  return open;
+}

@@ -1,0 +1,108 @@
+import { estimate } from '@/core/estimate/estimate';
+import { filmFormats } from '@/core/films/filmFormats';
+import { defaultSettings, noRecords, type Brew, type Plan, type Records, type Roll, type Run, type Stock } from '@/core/formats/records';
+import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
+import { developerName } from '@/core/plan/mixSheet';
+import { initialPlanForm, readPlanForm, type PlanForm } from '@/core/plan/planForm';
+import type { RunEvent } from '@/core/schedule/runEvents';
+import { wetSteps, type WetStep } from '@/core/schedule/wetSteps';
+import { roundToPourable } from '@/core/units/duration';
+import { hutPast, hutRolls, hutStocks, type HutRoll } from './hut';
+
+const MINUTE_MS = 60_000;
+const DAY_MS = 24 * 60 * MINUTE_MS;
+
+/** What pouring from one bath to the next takes in the demo, s. */
+const POUR_S = 8;
+
+/**
+ * The demo's bench. Times and bands come from the estimator itself; only films, verdicts and notes are invented.
+ * @param nowMs instant at which the demo is laid out, ms since the epoch
+ */
+export function demoRecords(nowMs: number): Records {
+  const records = noRecords();
+  records.settings.push(defaultSettings);
+  for (const [id, stock] of Object.entries(hutStocks)) {
+    records.stocks.push({ id: `stock-${id}`, createdMs: nowMs - 200 * DAY_MS, updatedMs: nowMs - 200 * DAY_MS, ...stock, own: {} });
+  }
+  [...hutPast, ...hutRolls].forEach((hut, index) => addRoll(hut, nowMs, index, records));
+  return records;
+}
+
+function addRoll(hut: HutRoll, nowMs: number, index: number, records: Records): void {
+  const stock = records.stocks.find(({ id }) => id === `stock-${hut.stock}`) as Stock;
+  const startMs = Math.round(nowMs - (hut.daysAgo ?? 0) * DAY_MS);
+  const stamps = { createdMs: startMs - 60 * MINUTE_MS, updatedMs: startMs - index * MINUTE_MS };
+  const roll: Roll = { id: hut.id, ...stamps, stockId: stock.id, ...hut.roll };
+  records.rolls.push(roll);
+  if (hut.plan === undefined) return;
+  const form: PlanForm = { ...initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId }), ...hut.plan };
+  if (hut.reached === 'draft') {
+    records.drafts.push({ id: `plan:${roll.id}`, values: form, updatedMs: stamps.updatedMs });
+    return;
+  }
+  const plan = planOf(hut, roll, stock, form, startMs, stamps);
+  records.plans.push(plan);
+  if (hut.reached === 'pinned') return;
+  if (hut.reached !== 'judged') {
+    const brew = brewOf(plan, roll, hut.reached === 'mixed' ? nowMs - 25 * MINUTE_MS : startMs - 20 * MINUTE_MS, hut.reached === 'hung');
+    records.brews.push(brew);
+    plan.brewId = brew.id;
+  }
+  if (hut.reached === 'mixed') return;
+  const run = runOf(plan, startMs, stamps);
+  records.runs.push(run);
+  if (hut.reached === 'judged' && hut.verdict !== undefined) {
+    records.verdicts.push({ id: `verdict-${hut.id}`, ...stamps, runId: run.id, rollId: roll.id, ...hut.verdict });
+  }
+}
+
+function planOf(hut: HutRoll, roll: Roll, stock: Stock, form: PlanForm, atMs: number, stamps: { createdMs: number; updatedMs: number }): Plan {
+  const choices = readPlanForm(form, roll, []);
+  if (!choices.ok) throw new Error(`The demo's plan for “${roll.label}” is not valid: ${choices.problems[0]?.message ?? ''}`);
+  const { timeMin, band, ledger } = estimate(estimateRequestFor(roll, stock, choices.value, null, atMs));
+  return { id: `plan-${hut.id}`, ...stamps, rollId: roll.id, ...choices.value, pinned: { atMs, timeMin, lowMin: band.lowMin, highMin: band.highMin, ledger } };
+}
+
+function brewOf(plan: Plan, roll: Roll, mixedMs: number, used: boolean): Brew {
+  return {
+    id: `brew-${roll.id}`,
+    createdMs: Math.round(mixedMs),
+    updatedMs: Math.round(mixedMs),
+    name: developerName(plan.developer),
+    developer: plan.developer,
+    bromideGPerL: plan.bromideGPerL,
+    volumeMl: plan.volumeMl,
+    mixedMs: Math.round(mixedMs),
+    films: used ? filmFormats[roll.formatId].filmEquivalents : 0,
+  };
+}
+
+function runOf(plan: Plan, startMs: number, stamps: { createdMs: number; updatedMs: number }): Run {
+  const { pinned } = plan;
+  if (pinned === null) throw new Error('A run needs a pinned plan.');
+  const steps = wetSteps(Math.round(roundToPourable(pinned.timeMin) * 60), plan.agitationId, plan.wet);
+  return {
+    id: `run-${plan.rollId}`,
+    ...stamps,
+    createdMs: startMs,
+    rollId: plan.rollId,
+    planId: plan.id,
+    brewId: plan.brewId,
+    developerName: developerName(plan.developer),
+    temperatureC: plan.temperatureC,
+    pinned,
+    steps,
+    events: eventsOf(steps, startMs),
+  };
+}
+
+function eventsOf(steps: readonly WetStep[], startMs: number): RunEvent[] {
+  let atMs = startMs;
+  const events = steps.map((step, stepIndex): RunEvent => {
+    const event: RunEvent = { kind: 'begin', stepIndex, atMs };
+    atMs += Math.round(step.durationS + POUR_S) * 1000;
+    return event;
+  });
+  return [...events, { kind: 'finish', atMs }];
+}

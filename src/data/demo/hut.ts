@@ -1,0 +1,125 @@
+import type { StockFamilyId } from '@/core/films/stockFamilies';
+import type { Roll } from '@/core/formats/records';
+import type { PlanForm } from '@/core/plan/planForm';
+import type { VerdictValues } from '@/core/outcome/verdict';
+
+/**
+ * The demo's world: a hill-weather society empties a closed mountain weather hut and finds film behind the barograph.
+ * Films, makers and people are invented.
+ */
+
+/** Invented stocks, by short id. */
+export const hutStocks: Record<string, { name: string; familyId: StockFamilyId; iso: number }> = {
+  larkholm: { name: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200 },
+  larkholmFine: { name: 'Larkholm Fine 50', familyId: 'pan-cubic-slow', iso: 50 },
+  halvard: { name: 'Halvard 400', familyId: 'pan-cubic-fast', iso: 400 },
+  ravnholt: { name: 'Ravnholt Cine 500', familyId: 'cine-colour-negative', iso: 500 },
+  ravnholtGrey: { name: 'Ravnholt Grey 80', familyId: 'cine-monochrome-negative', iso: 80 },
+  tveitlund: { name: 'Tveitlund Ortho 40', familyId: 'orthochromatic', iso: 40 },
+  solbrekk: { name: 'Solbrekk Colour 80', familyId: 'colour-negative-obsolete', iso: 80 },
+  morkedal: { name: 'Morkedal T 100', familyId: 'pan-tabular-medium', iso: 100 },
+};
+
+/** A roll from the hut: what it is, and how far its work has come. */
+export interface HutRoll {
+  id: string;
+  stock: keyof typeof hutStocks;
+  roll: Pick<Roll, 'label' | 'formatId' | 'expiredYear' | 'expiredYearSd' | 'storageId' | 'exposure' | 'note'>;
+  /** Choices that differ from the form as it first opens. */
+  plan?: Partial<PlanForm>;
+  /** How far the work went; `draft` keeps the plan as typed only. */
+  reached: 'roll' | 'draft' | 'pinned' | 'mixed' | 'hung' | 'judged';
+  /** Days before the demo starts at which the film was developed. */
+  daysAgo?: number;
+  verdict?: VerdictValues;
+}
+
+const exposed = (state: Roll['exposure']['state'], year: number | null = null, index: number | null = null): Roll['exposure'] => ({ state, year, index });
+const asWanted = (note: string, part: Partial<VerdictValues> = {}): VerdictValues => ({ contrast: 0, fog: 'slight', shadows: 'open', evenness: 'even', defects: [], note, ...part });
+const coffee: Partial<PlanForm> = { developerKind: 'improvised' };
+const aminophenol: Partial<PlanForm> = { developerKind: 'concentrate', concentrateFamilyId: 'p-aminophenol', concentrateParts: 1, waterParts: 50, stopId: 'acid' };
+const ownTime = (minutes: number): Partial<PlanForm> => ({ knownTimeOn: true, knownTimeMin: minutes, knownTimeC: 20, knownTimeSource: 'own' });
+
+/** Rolls on the bench today. */
+export const hutRolls: readonly HutRoll[] = [
+  {
+    id: 'tin-3',
+    stock: 'larkholm',
+    roll: { label: 'Tin 3, cloud studies', formatId: '120', expiredYear: 1971, expiredYearSd: 2, storageId: 'cellar', exposure: exposed('unknown'), note: 'Behind the barograph, in a biscuit tin. “Ci, Cs, 14 h” in pencil on the paper.' },
+    plan: { ...coffee, strategyId: 'extend' },
+    reached: 'draft',
+  },
+  {
+    id: 'portraits',
+    stock: 'halvard',
+    roll: { label: 'Portraits, winter crew', formatId: '135', expiredYear: 1999, expiredYearSd: 0, storageId: 'cellar', exposure: exposed('known', 2026, 200), note: 'Shot last week in the hut kitchen, at 200.' },
+    plan: { ...coffee, ...ownTime(14.5) },
+    reached: 'mixed',
+  },
+  {
+    id: 'instruments',
+    stock: 'larkholmFine',
+    roll: { label: 'Instrument readings', formatId: '127', expiredYear: 1966, expiredYearSd: 2, storageId: 'unknown', exposure: exposed('mixed'), note: 'Dials and tables by window light.' },
+    plan: { ...aminophenol, bromideGPerL: 1 },
+    reached: 'pinned',
+  },
+  {
+    id: 'barograph',
+    stock: 'morkedal',
+    roll: { label: 'Barograph, 1988', formatId: '135', expiredYear: 1990, expiredYearSd: 0, storageId: 'room', exposure: exposed('known', 1988, 100), note: 'The storm week, drum and needle.' },
+    plan: { ...coffee },
+    reached: 'hung',
+    daysAgo: 0.12,
+  },
+  {
+    id: 'mast',
+    stock: 'solbrekk',
+    roll: { label: 'Rime on the mast', formatId: '126', expiredYear: 1968, expiredYearSd: 2, storageId: 'attic', exposure: exposed('unknown'), note: 'Colour film of a process that is gone; black-and-white is what is left.' },
+    plan: { developerKind: 'improvised', agentId: 'dark-beer', agentPerL: 900, sodaGPerL: 60, ascorbicGPerL: 20, bromideGPerL: 1 },
+    reached: 'draft',
+  },
+  {
+    id: 'summit',
+    stock: 'tveitlund',
+    roll: { label: 'For the summit panorama', formatId: '120', expiredYear: 1978, expiredYearSd: 0, storageId: 'fridge', exposure: exposed('unexposed'), note: 'Still sealed. For a clear morning.' },
+    reached: 'roll',
+  },
+  {
+    id: 'reel-b',
+    stock: 'ravnholt',
+    roll: { label: 'Reel B, snow line', formatId: 'cine16', expiredYear: null, expiredYearSd: 0, storageId: 'unknown', exposure: exposed('unknown'), note: 'Black on the back. No can, no label.' },
+    reached: 'roll',
+  },
+  {
+    id: 'reel-a',
+    stock: 'ravnholtGrey',
+    roll: { label: 'Reel A, before 1952', formatId: 'cine35', expiredYear: 1951, expiredYearSd: 2, storageId: 'unknown', exposure: exposed('unknown'), note: 'Smells sweet. Kept apart, lid ajar.' },
+    reached: 'roll',
+  },
+];
+
+const past = (id: string, label: string, stock: HutRoll['stock'], daysAgo: number, expiredYear: number, storageId: Roll['storageId'], plan: Partial<PlanForm>, verdict: VerdictValues): HutRoll => ({
+  id,
+  stock,
+  roll: { label, formatId: '135', expiredYear, expiredYearSd: 0, storageId, exposure: exposed('known', null, null), note: '' },
+  plan,
+  reached: 'judged',
+  daysAgo,
+  verdict,
+});
+
+/** A dozen rolls of the past months, on the way from the family’s time to one of their own. */
+export const hutPast: readonly HutRoll[] = [
+  past('past-01', 'North ridge, first try', 'halvard', 171, 1999, 'cellar', { ...coffee }, asWanted('Thin. Coffee brand with little in it?', { contrast: -1 })),
+  past('past-02', 'Kitchen window', 'halvard', 150, 1999, 'cellar', { ...coffee, agitationId: 'five-each-half-minute' }, asWanted('Still a little soft, streaks at the perforation.', { contrast: -1, evenness: 'streaked' })),
+  past('past-03', 'Snow gauge', 'halvard', 128, 1999, 'cellar', { ...coffee, ...ownTime(14) }, asWanted('Close. Shadows are there.')),
+  past('past-04', 'The ladder', 'halvard', 96, 1999, 'cellar', { ...coffee, ...ownTime(14.5) }, asWanted('As wanted.')),
+  past('past-05', 'Rain radar dome', 'larkholm', 142, 1974, 'attic', { ...coffee }, asWanted('Heavy veil, soft below it.', { contrast: -1, fog: 'strong', shadows: 'thin' })),
+  past('past-06', 'Dome, second roll', 'larkholm', 119, 1974, 'attic', { ...coffee, strategyId: 'extend', bromideGPerL: 1 }, asWanted('Bromide helped; better than the first.', { fog: 'slight' })),
+  past('past-07', 'Notebook pages', 'larkholmFine', 110, 1966, 'room', { ...aminophenol }, asWanted('Crisp.', { fog: 'clear' })),
+  past('past-08', 'Cloud atlas copies', 'larkholmFine', 88, 1966, 'room', { ...aminophenol, waterParts: 25 }, asWanted('Too hard at 1+25.', { contrast: 1, fog: 'clear' })),
+  past('past-09', 'Hut dog', 'morkedal', 75, 1990, 'room', { ...coffee }, asWanted('Fine.')),
+  past('past-10', 'Nettle tea trial', 'morkedal', 61, 1990, 'room', { ...coffee, agentId: 'herb', agentPerL: 120 }, asWanted('An image, barely. The band had said so.', { contrast: -2, shadows: 'lost' })),
+  past('past-11', 'Stout trial', 'morkedal', 47, 1990, 'room', { ...coffee, agentId: 'dark-beer', agentPerL: 900 }, asWanted('It foamed over, and it works.', { contrast: -1, defects: ['stain'] })),
+  past('past-12', 'First snow', 'halvard', 20, 1999, 'cellar', { ...coffee, ...ownTime(14.5) }, asWanted('The same again.')),
+];

@@ -1,0 +1,101 @@
+import type { RollForm } from '@/core/films/rollForm';
+import type { Roll, Stock } from '@/core/formats/records';
+import { database } from './database';
+import { dropDraft } from './drafts';
+import { keepSafe } from './safekeeping';
+import { guardedWrite, newStamps, putRecord } from './write';
+
+/** Key of the draft of a roll's form; 'new' for a roll that is not stored yet. */
+export function rollDraftKey(rollId: string): string {
+  return `roll:${rollId}`;
+}
+
+/**
+ * Stores a new roll, and its stock when it is new, and forgets the draft.
+ * @returns the new roll's id
+ */
+export async function addRoll(form: RollForm): Promise<string> {
+  return guardedWrite(async () => {
+    const db = database();
+    const stamps = newStamps();
+    await db.transaction('rw', db.rolls, db.stocks, db.drafts, async () => {
+      const stockId = await stockFor(form);
+      await putRecord('rolls', { ...stamps, ...rollFields(form), stockId });
+      await dropDraft(rollDraftKey('new'));
+    });
+    void navigator.storage?.persist?.();
+    return stamps.id;
+  });
+}
+
+/** Stores what changed about a roll, and forgets the draft. */
+export async function changeRoll(rollId: string, form: RollForm): Promise<void> {
+  await guardedWrite(async () => {
+    const db = database();
+    await db.transaction('rw', db.rolls, db.stocks, db.drafts, async () => {
+      const before = await db.rolls.get(rollId);
+      if (before === undefined) return;
+      const stockId = await stockFor(form);
+      await putRecord('rolls', { ...before, ...rollFields(form), stockId, updatedMs: Date.now() });
+      await dropDraft(rollDraftKey(rollId));
+    });
+  });
+}
+
+/** Removes a roll with its plan, runs and verdicts; `undoLast` brings it back. */
+export async function removeRoll(rollId: string): Promise<void> {
+  await guardedWrite(async () => {
+    const db = database();
+    const label = (await db.rolls.get(rollId))?.label ?? '';
+    await keepSafe(`removing “${label}”`);
+    await db.transaction('rw', db.rolls, db.plans, db.runs, db.verdicts, async () => {
+      await db.rolls.delete(rollId);
+      await db.plans.where({ rollId }).delete();
+      await db.runs.where({ rollId }).delete();
+      await db.verdicts.where({ rollId }).delete();
+    });
+  });
+}
+
+/** The form that a stored roll was made with. */
+export function rollFormOf(roll: Roll, stock: Stock): RollForm {
+  return {
+    label: roll.label,
+    stockName: stock.name,
+    familyId: stock.familyId,
+    iso: stock.iso,
+    formatId: roll.formatId,
+    expiredYear: roll.expiredYear,
+    expiredYearSd: roll.expiredYearSd,
+    storageId: roll.storageId,
+    exposureState: roll.exposure.state,
+    exposedYear: roll.exposure.year,
+    exposureIndex: roll.exposure.index,
+    note: roll.note,
+  };
+}
+
+function rollFields(form: RollForm): Omit<Roll, 'id' | 'createdMs' | 'updatedMs' | 'stockId'> {
+  return {
+    label: form.label,
+    formatId: form.formatId,
+    expiredYear: form.expiredYear,
+    expiredYearSd: form.expiredYearSd,
+    storageId: form.storageId,
+    exposure: { state: form.exposureState, year: form.exposedYear, index: form.exposureIndex },
+    note: form.note,
+  };
+}
+
+async function stockFor(form: RollForm): Promise<string> {
+  const db = database();
+  const same = await db.stocks
+    .where('name')
+    .equals(form.stockName)
+    .filter((stock) => stock.familyId === form.familyId && stock.iso === form.iso)
+    .first();
+  if (same !== undefined) return same.id;
+  const stock: Stock = { ...newStamps(), name: form.stockName, familyId: form.familyId, iso: form.iso, own: {} };
+  await putRecord('stocks', stock);
+  return stock.id;
+}

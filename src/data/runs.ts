@@ -1,0 +1,76 @@
+import { filmFormats } from '@/core/films/filmFormats';
+import type { Plan, Run } from '@/core/formats/records';
+import { developerName } from '@/core/plan/mixSheet';
+import type { RunEvent } from '@/core/schedule/runEvents';
+import { runProgress } from '@/core/schedule/runState';
+import { wetSteps } from '@/core/schedule/wetSteps';
+import { roundToPourable } from '@/core/units/duration';
+import { database } from './database';
+import { guardedWrite, newStamps, putRecord } from './write';
+
+/**
+ * Lays out a run of a pinned plan. A run of this roll that has not begun is laid out again instead of doubled.
+ * @returns the run's id
+ */
+export async function layOutRun(plan: Plan): Promise<string> {
+  const { pinned } = plan;
+  if (pinned === null) throw new Error('A run needs a pinned plan.');
+  return guardedWrite(async () => {
+    const db = database();
+    return db.transaction('rw', db.runs, async () => {
+      const idle = await db.runs.where({ rollId: plan.rollId }).filter((run) => run.events.length === 0).first();
+      const run: Run = {
+        ...(idle ?? newStamps()),
+        rollId: plan.rollId,
+        planId: plan.id,
+        brewId: plan.brewId,
+        developerName: developerName(plan.developer),
+        temperatureC: plan.temperatureC,
+        pinned,
+        steps: wetSteps(Math.round(roundToPourable(pinned.timeMin) * 60), plan.agitationId, plan.wet),
+        events: [],
+      };
+      await putRecord('runs', run);
+      return run.id;
+    });
+  });
+}
+
+/**
+ * Adds an event to a run, unless another tab was faster: the event counts only when the run still has as many
+ * events as this tab saw. So two tabs, or a double tap, never skip a step.
+ * @param runId the run
+ * @param seen number of events that this tab saw when the user acted
+ * @param event what happened
+ * @returns whether the event was taken
+ */
+export async function recordEvent(runId: string, seen: number, event: RunEvent): Promise<boolean> {
+  return guardedWrite(async () => {
+    const db = database();
+    return db.transaction('rw', db.runs, db.brews, db.rolls, async () => {
+      const run = await db.runs.get(runId);
+      if (run === undefined || run.events.length !== seen) return false;
+      const next: Run = { ...run, events: [...run.events, event], updatedMs: event.atMs };
+      await putRecord('runs', next);
+      await countFilm(run, next);
+      return true;
+    });
+  });
+}
+
+/** A film counts as through its brew once the developer was poured in, and no longer when that is undone. */
+async function countFilm(before: Run, after: Run): Promise<void> {
+  const change = Number(hasDeveloped(after)) - Number(hasDeveloped(before));
+  if (change === 0 || after.brewId === null) return;
+  const db = database();
+  const [brew, roll] = await Promise.all([db.brews.get(after.brewId), db.rolls.get(after.rollId)]);
+  if (brew === undefined || roll === undefined) return;
+  const films = Math.max(0, brew.films + change * filmFormats[roll.formatId].filmEquivalents);
+  await putRecord('brews', { ...brew, films, updatedMs: after.updatedMs });
+}
+
+function hasDeveloped(run: Run): boolean {
+  const progress = runProgress(run.steps, run.events);
+  if (progress.phase === 'ready') return false;
+  return run.steps.slice(0, progress.stepIndex + 1).some((step) => step.kind === 'develop');
+}

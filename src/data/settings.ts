@@ -1,0 +1,11 @@
+import { defaultSettings, type Settings } from '@/core/formats/records';
+import { database } from './database';
+import { guardedWrite, putRecord } from './write';
+
+/** Changes some of the bench's settings. */
+export async function changeSettings(change: Partial<Omit<Settings, 'id'>>): Promise<void> {
+  await guardedWrite(async () => {
+    const before = (await database().settings.get('bench')) ?? defaultSettings;
+    await putRecord('settings', { ...before, ...change });
+  });
+}

@@ -1,0 +1,184 @@
+'use client';
+
+import { format } from 'date-fns';
+import Link from 'next/link';
+import { jugState } from '@/core/chemistry/jugState';
+import { nextAction } from '@/core/plan/nextAction';
+import { runProgress } from '@/core/schedule/runState';
+import { formatMinutes } from '@/core/units/duration';
+import { pourAway } from '@/data/brews';
+import { useBench, useLog, useSettings, type Bench, type LogEntry, type RollDossier } from '@/data/queries';
+import { contrastGrades } from '@/core/outcome/verdict';
+import { formatQuantity } from '@/core/units/quantity';
+import { rollShortLine } from '@/features/roll/rollWords';
+import { Empty, TinPicture } from '@/ui/Empty';
+import { SmallRibbon } from '@/ui/Ribbon';
+import { classes } from '@/ui/classes';
+import { useNow } from '@/ui/useNow';
+import { benchHeadline } from './benchWords';
+import { useBenchTimes, type BenchTime } from './useBenchTimes';
+
+/** Everything in hand: rolls with their next action, jugs with what is left in them, the last thing learned. */
+export function BenchView() {
+  const nowMs = useNow(60_000);
+  const bench = useBench();
+  const log = useLog();
+  const times = useBenchTimes(bench, nowMs);
+  if (bench === undefined) return <p aria-busy="true">Looking at the bench.</p>;
+  if (bench.dossiers.length === 0) {
+    return (
+      <>
+        <h1>The bench is empty.</h1>
+        <Empty
+          picture={<TinPicture />}
+          sentence="Aetas starts from one roll: what it is, how old it is, how it was kept. Half a label is enough to begin."
+          action={
+            <Link href="/rolls/new" className="act act-primary" data-next-step>
+              Add a roll
+            </Link>
+          }
+        />
+      </>
+    );
+  }
+  const open = bench.dossiers.filter(({ standing }) => standing.atHand !== null);
+  return (
+    <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_330px]">
+      <div className="min-w-0">
+        <h1>
+          {benchHeadline(bench.dossiers, bench.brews, nowMs).map((sentence) => (
+            <span key={sentence} className="block">
+              {sentence}
+            </span>
+          ))}
+        </h1>
+        <ul className="mt-4" aria-label="Rolls on the bench">
+          {inOrder(open).map((dossier, index) => (
+            <BenchRow key={dossier.roll.id} dossier={dossier} time={times.get(dossier.roll.id)} nowMs={nowMs} first={index === 0} />
+          ))}
+        </ul>
+        <div className="rule-row flex flex-wrap gap-x-6 gap-y-2">
+          <Link href="/rolls/new" className="act-plain">
+            Add a roll
+          </Link>
+          {open.length < bench.dossiers.length && (
+            <Link href="/rolls" className="act-plain">
+              {bench.dossiers.length - open.length} done, under Rolls
+            </Link>
+          )}
+        </div>
+      </div>
+      <aside className="min-w-0 space-y-8">
+        <Jugs brews={bench.brews} nowMs={nowMs} />
+        <LastJudged log={log} />
+      </aside>
+    </div>
+  );
+}
+
+/** Rolls at the tank first, then those that can go, then those that wait for facts, then the forbidden. */
+function inOrder(dossiers: readonly RollDossier[]): RollDossier[] {
+  const rank = ({ standing, run }: RollDossier): number => {
+    if (standing.forbidden) return 9;
+    if (isRunning(run)) return 0;
+    return { run: 1, mix: 2, test: 3, choose: 4, judge: 5, expose: 6, identify: 7 }[standing.atHand ?? 'judge'];
+  };
+  return [...dossiers].sort((a, b) => rank(a) - rank(b));
+}
+
+function isRunning(run: RollDossier['run']): boolean {
+  return run !== undefined && runProgress(run.steps, run.events).phase === 'running';
+}
+
+function BenchRow({ dossier, time, nowMs, first }: { dossier: RollDossier; time: BenchTime | undefined; nowMs: number; first: boolean }) {
+  const { roll, stock, standing, run } = dossier;
+  const running = isRunning(run);
+  const action = nextAction(standing, running);
+  const href = running && run !== undefined ? `/runs/${run.id}` : `/rolls/${roll.id}${action.stage === null ? '' : `#${action.stage}`}`;
+  return (
+    <li className="rule-row grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-2 sm:grid-cols-[182px_1fr_auto_auto]">
+      <div className="col-span-2 sm:col-span-1">
+        <SmallRibbon standing={standing} />
+      </div>
+      <div className="min-w-0">
+        <Link href={`/rolls/${roll.id}`} className={classes('num text-[17px] no-underline hover:underline', standing.forbidden ? 'text-danger' : 'text-ink')}>
+          {roll.label}
+        </Link>
+        <div className="text-[13px] text-ink2">{standing.forbidden ? 'May be nitrate: not to be processed here' : rollShortLine(roll, stock, new Date(nowMs).getFullYear())}</div>
+      </div>
+      <div className="text-right whitespace-nowrap">{time && <TimeInBrief time={time} />}</div>
+      <Link href={href} className={classes('act col-span-2 justify-self-start sm:col-span-1 sm:w-[150px] sm:justify-self-end', first && 'act-primary')} data-next-step={first || undefined}>
+        {action.label}
+      </Link>
+    </li>
+  );
+}
+
+/** Bands wider than this are told before the time is. */
+const WIDE_RATIO = 3;
+
+function TimeInBrief({ time }: { time: BenchTime }) {
+  const wide = time.highMin / time.lowMin > WIDE_RATIO;
+  return (
+    <>
+      <div className="num text-[18px]">
+        {wide && !time.pinned ? 'wide' : formatMinutes(time.timeMin)}
+        {time.pinned && <span className="sr-only">, pinned</span>}
+      </div>
+      <div className="text-[13px] text-ink2">
+        {formatMinutes(time.lowMin)}–{formatMinutes(time.highMin)}
+      </div>
+    </>
+  );
+}
+
+function Jugs({ brews, nowMs }: { brews: Bench['brews']; nowMs: number }) {
+  const units = useSettings();
+  return (
+    <section aria-labelledby="jugs">
+      <h2 id="jugs">In the jugs</h2>
+      {brews.length === 0 && <p className="rule-row mt-2 text-ink2">Nothing is mixed. A brew shows up here once you mix it for a roll.</p>}
+      <ul className="mt-2">
+        {brews.map((brew) => {
+          const state = jugState({ ...brew, wears: brew.developer.kind === 'improvised' }, nowMs);
+          const films = Number(brew.films.toFixed(1));
+          const strength = Math.round(state.strength * 100);
+          return (
+            <li key={brew.id} className="rule-row">
+              <div>
+                <b>{brew.name}</b> <span className="text-ink2">· {formatQuantity(brew.volumeMl, 'volume', units)} · mixed {format(brew.mixedMs, 'HH:mm')}</span>
+              </div>
+              <div aria-hidden className="my-1.5 h-2.5 bg-hair">
+                <div className={classes('h-2.5', brew.developer.kind === 'improvised' ? 'bg-brew' : 'bg-chem')} style={{ width: `${strength}%` }} />
+              </div>
+              <div className="flex flex-wrap justify-between gap-x-4 text-[13px] text-ink2">
+                <span>
+                  {films} {films === 1 ? 'film' : 'films'} through
+                  {state.goodUntilMs === null ? ' · how it wears is not followed' : ` · ${strength} % strong · next × ${state.timeFactor.toFixed(2)}`}
+                  {state.spent && ' · spent'}
+                </span>
+                <button type="button" className="act-plain text-ink2" onClick={() => void pourAway(brew)}>
+                  Pour away<span className="sr-only"> {brew.name}</span>
+                </button>
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function LastJudged({ log }: { log: LogEntry[] | undefined }) {
+  const last = log?.find(({ verdict }) => verdict !== undefined);
+  if (last?.verdict === undefined) return null;
+  const grade = contrastGrades[String(last.verdict.contrast) as keyof typeof contrastGrades];
+  return (
+    <section aria-labelledby="last-judged">
+      <h2 id="last-judged">Judged last</h2>
+      <p className="rule-row mt-2">
+        <b>{last.roll.label}</b>, {last.stock.name}, <span className="num">{formatMinutes(last.run.pinned.timeMin)}</span> in {last.run.developerName.toLowerCase()}: contrast {grade.toLowerCase()}.
+      </p>
+    </section>
+  );
+}

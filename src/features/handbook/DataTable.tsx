@@ -1,0 +1,37 @@
+/** A table of reference values: first column words, the others figures. */
+export function DataTable({ title, note, head, rows }: { title: string; note: string; head: readonly string[]; rows: readonly (readonly string[])[] }) {
+  const id = title.toLowerCase().replace(/\s+/g, '-');
+  return (
+    <section aria-labelledby={id}>
+      <h2 id={id}>{title}</h2>
+      <p className="mt-1 max-w-[70ch] text-[13px] text-ink2">{note}</p>
+      <div className="mt-2 overflow-x-auto" role="region" aria-labelledby={id} tabIndex={0}>
+        <table className="w-full max-w-[900px] border-collapse">
+          <thead>
+            <tr className="align-bottom text-[13px] text-ink2">
+              {head.map((name, column) => (
+                <th key={name} scope="col" className={column === 0 ? 'pb-1 text-left font-normal' : 'pb-1 pl-4 text-right font-normal'}>
+                  {name}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(([first = '', ...figures]) => (
+              <tr key={first} className="border-t border-hair">
+                <th scope="row" className="py-1.5 text-left font-normal">
+                  {first}
+                </th>
+                {figures.map((figure, column) => (
+                  <td key={column} className="num py-1.5 pl-4 text-right">
+                    {figure}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}

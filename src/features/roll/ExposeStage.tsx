@@ -1,0 +1,37 @@
+'use client';
+
+import type { Estimate } from '@/core/estimate/result';
+import type { RollDossier } from '@/data/queries';
+import { changeRoll, rollFormOf } from '@/data/rolls';
+import { rangeWords } from './ledgerWords';
+
+/** How the roll was or should be exposed. */
+export function ExposeStage({ dossier: { roll, stock }, estimate }: { dossier: RollDossier; estimate: Estimate | null }) {
+  if (roll.exposure.state !== 'unexposed') {
+    return (
+      <p className="max-w-[70ch] pt-2">
+        {roll.exposure.state === 'known'
+          ? 'The exposures are known, so the time can aim at the contrast that you want.'
+          : 'Nobody knows the exposures, or they are mixed. Thin and dense frames will lie side by side whatever the time; one that favours the middle loses least.'}{' '}
+        What is known about the exposure is part of Identify.
+      </p>
+    );
+  }
+  return (
+    <div className="space-y-4 pt-2">
+      {estimate !== null && (
+        <p className="max-w-[70ch]">
+          Age has cost speed. Shoot it at <b className="num">ISO {rangeWords(estimate.exposureIndex, 0)}</b>, and bracket a stop either way on the first frames.
+        </p>
+      )}
+      <button
+        type="button"
+        className="act act-primary"
+        data-next-step
+        onClick={() => void changeRoll(roll.id, { ...rollFormOf(roll, stock), exposureState: 'known', exposedYear: new Date().getFullYear(), exposureIndex: estimate === null ? null : Math.round(estimate.exposureIndex.value) })}
+      >
+        It is exposed now
+      </button>
+    </div>
+  );
+}

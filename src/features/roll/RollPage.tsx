@@ -1,0 +1,104 @@
+'use client';
+
+import Link from 'next/link';
+import { useEffect, useState } from 'react';
+import { stageIds, type StageId } from '@/core/plan/rollStages';
+import type { Brew } from '@/core/formats/records';
+import { useBench, useSettings, type RollDossier } from '@/data/queries';
+import { Ribbon } from '@/ui/Ribbon';
+import { useNow } from '@/ui/useNow';
+import { ChooseStage } from './ChooseStage';
+import { ExposeStage } from './ExposeStage';
+import { IdentifyStage } from './IdentifyStage';
+import { JudgeStage } from './JudgeStage';
+import { MixStage } from './MixStage';
+import { RunStage } from './RunStage';
+import { Stage } from './Stage';
+import { TestStage } from './TestStage';
+import { rollLine } from './rollWords';
+import { stageSummary } from './stageWords';
+import { usePlanForm } from './usePlanForm';
+
+/** How often the age of the brew is looked at again, ms. */
+const LOOK_AGAIN_MS = 5 * 60_000;
+
+/** One roll, from top to bottom in the order of work. */
+export function RollPage({ rollId }: { rollId: string }) {
+  const bench = useBench();
+  if (bench === undefined) return <p aria-busy="true">Looking for the roll.</p>;
+  const dossier = bench.dossiers.find(({ roll }) => roll.id === rollId);
+  if (dossier === undefined) {
+    return (
+      <>
+        <h1>This roll is not on the bench.</h1>
+        <p className="mt-2">
+          It may have been taken off, or it lies on another bench. <Link href="/rolls">All rolls</Link>
+        </p>
+      </>
+    );
+  }
+  return <Dossier key={rollId} dossier={dossier} jugs={bench.brews} />;
+}
+
+function Dossier({ dossier, jugs }: { dossier: RollDossier; jugs: readonly Brew[] }) {
+  const { roll, stock, standing } = dossier;
+  const units = useSettings();
+  const nowMs = useNow(LOOK_AGAIN_MS);
+  const thisYear = new Date(nowMs).getFullYear();
+  const plan = usePlanForm(dossier, jugs, nowMs);
+  const { isOpen, toggle, close } = useOpenStages(standing.atHand);
+  const estimate = plan.study?.estimate ?? null;
+
+  const body: Record<StageId, React.ReactNode> = {
+    identify: <IdentifyStage dossier={dossier} onDone={() => close('identify')} />,
+    expose: <ExposeStage dossier={dossier} estimate={estimate} />,
+    choose: <ChooseStage dossier={dossier} plan={plan} jugs={jugs} units={units} />,
+    test: <TestStage study={plan.study} units={units} />,
+    mix: <MixStage dossier={dossier} inHand={plan} units={units} />,
+    run: <RunStage dossier={dossier} plan={plan} units={units} />,
+    judge: <JudgeStage dossier={dossier} />,
+  };
+  return (
+    <>
+      <div className="mb-4 flex flex-wrap items-baseline gap-x-6 gap-y-1">
+        <h1>{roll.label}</h1>
+        <p className="text-[13px] text-ink2">{rollLine(roll, stock, thisYear)}</p>
+      </div>
+      <Ribbon standing={standing} hrefOf={(id) => `#${id}`} />
+      <div className="mt-3 border-t border-hair">
+        {stageIds.map((id) => (
+          <Stage key={id} id={id} state={standing.states[id]} summary={stageSummary(id, dossier, standing.forbidden ? null : estimate, units, thisYear)} open={isOpen(id)} onToggle={() => toggle(id)}>
+            {standing.forbidden && id !== 'identify' ? <p className="pt-2 text-ink2">This roll is not to be processed here. See Identify for what to do.</p> : body[id]}
+          </Stage>
+        ))}
+      </div>
+    </>
+  );
+}
+
+/** Which stages are open: the one at hand, the one in the address, and those the user opened; folded ones stay folded. */
+function useOpenStages(atHand: StageId | null): { isOpen: (id: StageId) => boolean; toggle: (id: StageId) => void; close: (id: StageId) => void } {
+  const [chosen, setChosen] = useState<Partial<Record<StageId, boolean>>>({});
+  const [before, setBefore] = useState(atHand);
+  if (before !== atHand) {
+    setBefore(atHand);
+    setChosen({});
+  }
+  useEffect(() => {
+    const follow = (): void => {
+      const id = stageIds.find((stage) => `#${stage}` === location.hash);
+      if (id === undefined) return;
+      setChosen((now) => ({ ...now, [id]: true }));
+      requestAnimationFrame(() => document.getElementById(id)?.scrollIntoView({ block: 'nearest' }));
+    };
+    follow();
+    window.addEventListener('hashchange', follow);
+    return () => window.removeEventListener('hashchange', follow);
+  }, []);
+  const isOpen = (id: StageId): boolean => chosen[id] ?? id === atHand;
+  return {
+    isOpen,
+    toggle: (id) => setChosen((now) => ({ ...now, [id]: !(now[id] ?? id === atHand) })),
+    close: (id) => setChosen((now) => ({ ...now, [id]: false })),
+  };
+}

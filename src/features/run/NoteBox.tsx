@@ -1,0 +1,52 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import { dropDraft, keepDraft, readDraft } from '@/data/drafts';
+
+/** A note during the run. It is kept as typed until it is written. */
+export function NoteBox({ runId, onKeep, onClose }: { runId: string; onKeep: (text: string) => void; onClose: () => void }) {
+  const key = `note:${runId}`;
+  const [text, setText] = useState('');
+  const touched = useRef(false);
+  useEffect(() => {
+    void readDraft(key).then((kept) => {
+      if (typeof kept === 'string' && !touched.current) setText(kept);
+    });
+  }, [key]);
+  return (
+    <form
+      className="border-t border-hair px-4 py-3 sm:px-10"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (text.trim() === '') return;
+        onKeep(text.trim());
+        void dropDraft(key);
+      }}
+    >
+      <label htmlFor="run-note" className="font-[620]">
+        Note
+      </label>
+      <textarea
+        id="run-note"
+        rows={2}
+        maxLength={2000}
+        autoFocus
+        className="box mt-1"
+        value={text}
+        onChange={(event) => {
+          touched.current = true;
+          setText(event.target.value);
+          void keepDraft(key, event.target.value).catch(() => undefined);
+        }}
+      />
+      <div className="mt-2 flex gap-3">
+        <button type="submit" className="act act-primary min-h-16 flex-1" disabled={text.trim() === ''}>
+          Keep the note
+        </button>
+        <button type="button" className="act min-h-16" onClick={onClose}>
+          Not now
+        </button>
+      </div>
+    </form>
+  );
+}

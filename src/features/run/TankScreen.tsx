@@ -1,0 +1,186 @@
+'use client';
+
+import { format } from 'date-fns';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Roll, Run } from '@/core/formats/records';
+import { runProgress, tankView } from '@/core/schedule/runState';
+import type { RunEvent } from '@/core/schedule/runEvents';
+import { formatDuration, formatMinutes } from '@/core/units/duration';
+import { formatQuantity } from '@/core/units/quantity';
+import { useRun, useSettings } from '@/data/queries';
+import { recordEvent } from '@/data/runs';
+import { changeSettings } from '@/data/settings';
+import { lights, nextLight, setLight, useLight } from '@/ui/light';
+import { useLeadership } from '@/ui/useLeadership';
+import { useNow } from '@/ui/useNow';
+import { CueLine } from './CueLine';
+import { NoteBox } from './NoteBox';
+import { StepList } from './StepList';
+import { handsWords, nextWords, signalOf } from './tankWords';
+import { useTankSignals } from './useTankSignals';
+import { useWakeLock } from './useWakeLock';
+
+/** How often the screen looks at the clock, ms. The time itself comes from stored instants. */
+const TICK_MS = 200;
+
+/** Seconds by which one press sets the start back. */
+const SHIFT_S = 5;
+
+/** The run, for wet hands. */
+export function TankScreen({ runId }: { runId: string }) {
+  const found = useRun(runId);
+  if (found === undefined) return <p aria-busy="true">Going to the tank.</p>;
+  if (found === null) {
+    return (
+      <>
+        <h1>This run is not on the bench.</h1>
+        <Link href="/">To the bench</Link>
+      </>
+    );
+  }
+  return <Tank run={found.run} roll={found.roll} />;
+}
+
+function Tank({ run, roll }: { run: Run; roll: Roll }) {
+  const router = useRouter();
+  const nowMs = useNow(TICK_MS);
+  const units = useSettings();
+  const light = useLight();
+  const { leads, takeOver } = useLeadership(`aetas-run-${run.id}`);
+  const [noting, setNoting] = useState(false);
+  const progress = runProgress(run.steps, run.events);
+  const awake = useWakeLock(progress.phase !== 'finished');
+  const step = run.steps[progress.stepIndex];
+  const nextStep = progress.phase === 'ready' ? step : run.steps[progress.stepIndex + 1];
+  const view = step !== undefined && progress.stepStartMs !== null ? tankView(step, progress.stepStartMs, nowMs) : null;
+  useTankSignals(step !== undefined && view !== null && progress.phase === 'running' ? signalOf(step, view) : null, progress.stepIndex, units.sound && leads === true);
+
+  const record = useCallback((event: RunEvent) => void recordEvent(run.id, run.events.length, event).catch(() => undefined), [run]);
+  const advance = useCallback(() => {
+    const atMs = Date.now();
+    if (progress.phase === 'finished') router.push(`/rolls/${roll.id}#judge`);
+    else if (progress.phase === 'ready') record({ kind: 'begin', stepIndex: 0, atMs });
+    else if (progress.stepIndex + 1 < run.steps.length) record({ kind: 'begin', stepIndex: progress.stepIndex + 1, atMs });
+    else record({ kind: 'finish', atMs });
+  }, [progress.phase, progress.stepIndex, record, roll.id, router, run.steps.length]);
+  useSpaceBar(advance, leads === true && !noting);
+
+  if (step === undefined) return null;
+  const primary = primaryWords(progress.phase, nextStep?.name, view?.over === true);
+  return (
+    <div className="fixed inset-0 z-20 flex flex-col overflow-y-auto bg-ground">
+      <header className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b border-hair px-4 py-3 text-ink2 sm:px-10">
+        <h1 className="text-[18px] leading-tight">
+          <Link href={`/rolls/${roll.id}`} className="text-ink no-underline hover:underline">
+            {roll.label}
+          </Link>
+        </h1>
+        <span>
+          {run.developerName} · {formatQuantity(run.temperatureC, 'temperature', units)} · {formatMinutes(run.pinned.timeMin)} planned
+        </span>
+        <span className="ml-auto flex flex-wrap items-baseline gap-x-4">
+          {progress.startedMs !== null && <span>started {format(progress.startedMs, 'HH:mm:ss')}</span>}
+          <span>{awake ? 'awake' : 'screen may sleep'}</span>
+          <button type="button" className="act-plain" onClick={() => void changeSettings({ sound: !units.sound })}>
+            sound {units.sound ? 'on' : 'off'}
+          </button>
+          <button type="button" className="act-plain" onClick={() => setLight(nextLight(light))}>
+            light: {lights[light].toLowerCase()}
+          </button>
+        </span>
+      </header>
+      {leads === false && (
+        <p role="status" className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hair px-4 py-2 sm:px-10">
+          Another tab leads this run; this one follows it.
+          <button type="button" className="act" onClick={takeOver}>
+            Lead from here
+          </button>
+        </p>
+      )}
+      <div className="grid flex-1 lg:grid-cols-[1fr_380px]">
+        <div className="min-w-0 px-4 py-5 sm:px-10 sm:py-7">
+          <p className="num text-[clamp(38px,8.2vw,104px)] leading-[1.02] font-[600] tracking-[-.03em]" aria-live="assertive" data-testid="hands">
+            {progress.phase === 'finished' ? 'It hangs' : view === null ? `Ready: ${step.name.toLowerCase()}` : handsWords(step, view)}
+          </p>
+          {progress.phase === 'finished' ? (
+            <p className="mt-5 text-[20px]">The film is up since {format(progress.finishedMs ?? 0, 'HH:mm')}. Judge it when it is dry: wet negatives deceive.</p>
+          ) : (
+            <>
+              <p className="num mt-4 text-[clamp(96px,19vw,190px)] leading-[.95] font-[600] tracking-[-.045em]" role="timer" data-testid="clock">
+                {view === null ? formatDuration(step.durationS) : view.over ? `+${formatDuration(-view.remainingS)}` : formatDuration(Math.ceil(view.remainingS))}
+              </p>
+              <p className="mt-2 text-[clamp(17px,2.4vw,22px)]">{view === null ? `${step.instruction}. The clock starts when you say that it is in.` : nextWords(view, nextStep)}</p>
+              <div className="mt-6 max-w-[790px]">
+                <CueLine step={step} elapsedS={view?.elapsedS ?? 0} />
+              </div>
+            </>
+          )}
+        </div>
+        <div className="border-hair px-4 py-4 sm:px-8 sm:py-6 lg:border-l">
+          <StepList steps={run.steps} progress={progress} />
+          {progress.notes.length > 0 && (
+            <ul className="mt-4 space-y-1 text-[14px]" aria-label="Notes">
+              {progress.notes.map(({ text, atMs }) => (
+                <li key={atMs}>
+                  {format(atMs, 'HH:mm')} {text}
+                </li>
+              ))}
+            </ul>
+          )}
+        </div>
+      </div>
+      {noting && (
+        <NoteBox
+          runId={run.id}
+          onKeep={(text) => {
+            record({ kind: 'note', text, atMs: Date.now() });
+            setNoting(false);
+          }}
+          onClose={() => setNoting(false)}
+        />
+      )}
+      <footer className="sticky bottom-0 grid grid-cols-3 gap-2 border-t border-hair bg-ground px-4 py-3 sm:gap-3 sm:px-10 md:grid-cols-[1fr_1fr_1fr_2fr]">
+        <button type="button" className="act min-h-16 sm:min-h-[76px] sm:text-[18px]" disabled={leads !== true || progress.phase !== 'running'} onClick={() => record({ kind: 'shift', seconds: -SHIFT_S, atMs: Date.now() })}>
+          Set start back {SHIFT_S} s
+        </button>
+        <button type="button" className="act min-h-16 sm:min-h-[76px] sm:text-[18px]" disabled={leads !== true || !progress.canUndo} onClick={() => record({ kind: 'undo', atMs: Date.now() })}>
+          Undo
+        </button>
+        <button type="button" className="act min-h-16 sm:min-h-[76px] sm:text-[18px]" disabled={leads !== true || noting} onClick={() => setNoting(true)}>
+          Note
+        </button>
+        <button type="button" className="act act-primary col-span-3 min-h-[76px] text-[20px] md:col-span-1" disabled={leads !== true} onClick={advance}>
+          {primary}
+        </button>
+      </footer>
+    </div>
+  );
+}
+
+function primaryWords(phase: 'ready' | 'running' | 'finished', nextName: string | undefined, over: boolean): string {
+  if (phase === 'finished') return 'To the verdict';
+  if (phase === 'ready') return `${nextName ?? 'It'} is in: start`;
+  if (nextName === undefined) return over ? 'It hangs' : 'It hangs already';
+  return over ? `${nextName}: it is in` : `${nextName}: in early`;
+}
+
+/** The space bar is the primary button, unless a field or another button has the focus. */
+function useSpaceBar(act: () => void, enabled: boolean): void {
+  const latest = useRef(act);
+  useEffect(() => {
+    latest.current = act;
+  }, [act]);
+  useEffect(() => {
+    if (!enabled) return;
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.key !== ' ' || event.repeat) return;
+      if (event.target instanceof HTMLElement && event.target.closest('input, textarea, button, a') !== null) return;
+      event.preventDefault();
+      latest.current();
+    };
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, [enabled]);
+}

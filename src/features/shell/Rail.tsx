@@ -1,0 +1,83 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { useSettings } from '@/data/queries';
+import { changeSettings } from '@/data/settings';
+import { classes } from '@/ui/classes';
+import { lights, setLight, useLight, type Light } from '@/ui/light';
+
+const places = [
+  { href: '/', name: 'Bench', match: /^\/$/ },
+  { href: '/rolls', name: 'Rolls', match: /^\/rolls/ },
+  { href: '/log', name: 'Log', match: /^\/log/ },
+  { href: '/handbook', name: 'Handbook', match: /^\/handbook/ },
+  { href: '/records', name: 'Records', match: /^\/records/ },
+];
+
+/** The way around, the light and the units. */
+export function Rail() {
+  const path = usePathname();
+  return (
+    <header className="border-b border-hair">
+      <div className="mx-auto flex max-w-[1280px] flex-wrap items-baseline gap-x-6 gap-y-1 px-4 py-3 sm:px-10">
+        <Link href="/" className="num text-[20px] font-[640] text-ink no-underline sm:mr-3">
+          Aetas
+        </Link>
+        <nav aria-label="Places" className="order-last flex w-full gap-x-5 overflow-x-auto sm:order-none sm:w-auto sm:gap-x-6">
+          {places.map(({ href, name, match }) => (
+            <Link
+              key={href}
+              href={href}
+              aria-current={match.test(path) ? 'page' : undefined}
+              className={classes('py-1 no-underline', match.test(path) ? 'border-b-2 border-ink text-ink' : 'text-ink2 hover:text-ink')}
+            >
+              {name}
+            </Link>
+          ))}
+        </nav>
+        <div className="ml-auto flex items-baseline gap-4 text-[13px]">
+          <LightSwitch />
+          <UnitSwitch />
+        </div>
+      </div>
+    </header>
+  );
+}
+
+function LightSwitch() {
+  const light = useLight();
+  return (
+    <div role="group" aria-label="Light" className="flex items-baseline gap-2">
+      <span aria-hidden className="hidden text-ink2 sm:inline">
+        Light:
+      </span>
+      {(Object.keys(lights) as Light[]).map((id) => (
+        <button
+          key={id}
+          type="button"
+          aria-pressed={light === id}
+          className={classes('min-h-7 min-w-7 py-1', light === id ? 'border-b-2 border-ink text-ink' : 'text-ink2 hover:text-ink')}
+          onClick={() => setLight(id)}
+        >
+          {lights[id]}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function UnitSwitch() {
+  const { temperature, volume } = useSettings();
+  const metric = temperature === 'C' && volume === 'ml';
+  return (
+    <button
+      type="button"
+      className="min-h-7 py-1 text-ink2 hover:text-ink"
+      aria-label={`Units: ${metric ? '°C and ml' : '°F and fl oz'}. Switch to ${metric ? '°F and fl oz' : '°C and ml'}.`}
+      onClick={() => void changeSettings(metric ? { temperature: 'F', volume: 'floz' } : { temperature: 'C', volume: 'ml' })}
+    >
+      {metric ? '°C · ml' : '°F · fl oz'}
+    </button>
+  );
+}

@@ -1,0 +1,42 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { nextLight, setLight, useLight } from '@/ui/light';
+
+const KeysDialog = dynamic(() => import('./KeysDialog'), { ssr: false });
+
+/** The keys of every page. They rest while a field has the focus. */
+export function Shortcuts() {
+  const router = useRouter();
+  const light = useLight();
+  const [showing, setShowing] = useState(false);
+  useEffect(() => {
+    const acts: Record<string, () => void> = {
+      b: () => router.push('/'),
+      n: () => router.push('/rolls/new'),
+      l: () => setLight(nextLight(light)),
+      '/': () => {
+        const search = document.querySelector<HTMLElement>('#search');
+        if (search === null) router.push('/rolls?search');
+        else search.focus();
+      },
+      s: () => document.querySelector<HTMLElement>('[data-next-step]')?.click(),
+      '?': () => setShowing(true),
+    };
+    const onKey = (event: KeyboardEvent): void => {
+      const act = acts[event.key];
+      if (act === undefined || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      event.preventDefault();
+      act();
+    };
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, [router, light]);
+  return showing ? <KeysDialog onClose={() => setShowing(false)} /> : null;
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || target.closest('input, textarea, select, [role="listbox"], [role="radiogroup"]') !== null);
+}

@@ -1,0 +1,10 @@
+/** The keys that work on every page, in the order in which `?` lists them. */
+export const keys = [
+  { key: 'b', does: 'Go to the bench' },
+  { key: 'n', does: 'New roll' },
+  { key: 'l', does: 'Next light: Day, Dim, Safe' },
+  { key: '/', does: 'Search the rolls' },
+  { key: 's', does: 'Do the next step of the roll in view' },
+  { key: 'Space', does: 'At the tank: the next bath is in' },
+  { key: '?', does: 'Show these keys' },
+] as const;

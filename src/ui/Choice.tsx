@@ -1,0 +1,64 @@
+'use client';
+
+import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react';
+import { Check, ChevronDown } from 'lucide-react';
+import { FieldError } from './Field';
+
+export interface Option<T extends string> {
+  value: T;
+  name: string;
+  /** One line that tells this option from the others. */
+  hint?: string;
+}
+
+interface ChoiceProps<T extends string> {
+  id: string;
+  label: string;
+  value: T;
+  options: readonly Option<T>[];
+  onChange: (value: T) => void;
+  hint?: string;
+  error?: string;
+}
+
+/** One of a list. Drawn by the page, so that Safe light covers the open list too. */
+export function Choice<T extends string>({ id, label, value, options, onChange, hint, error }: ChoiceProps<T>) {
+  const chosen = options.find((option) => option.value === value);
+  return (
+    <div className="min-w-0">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <span id={`${id}-label`} className="font-[620]">
+          {label}
+        </span>
+        {hint && <span className="text-[13px] text-ink2">{hint}</span>}
+      </div>
+      <Listbox value={value} onChange={onChange}>
+        <div className="relative mt-1">
+          <ListboxButton id={id} aria-labelledby={`${id}-label ${id}`} className="box flex items-center justify-between gap-3 text-left">
+            <span className="min-w-0 truncate">{chosen?.name ?? 'Choose'}</span>
+            <ChevronDown aria-hidden size={18} className="shrink-0" />
+          </ListboxButton>
+          <ListboxOptions
+            aria-labelledby={`${id}-label`}
+            className="absolute left-0 right-0 z-20 mt-1 max-h-80 overflow-y-auto border border-ink bg-sheet py-1 focus:outline-none"
+          >
+            {options.map((option) => (
+              <ListboxOption
+                key={option.value}
+                value={option.value}
+                className="group flex items-baseline gap-2 px-3 py-2 data-focus:bg-ink data-focus:text-ground"
+              >
+                <Check aria-hidden size={15} className="invisible shrink-0 self-center group-data-selected:visible" />
+                <span className="min-w-0">
+                  <span className="block">{option.name}</span>
+                  {option.hint && <span className="block text-[13px] opacity-90">{option.hint}</span>}
+                </span>
+              </ListboxOption>
+            ))}
+          </ListboxOptions>
+        </div>
+      </Listbox>
+      <FieldError id={id} error={error} />
+    </div>
+  );
+}

@@ -1,0 +1,45 @@
+import type { ReactNode } from 'react';
+
+interface FieldProps {
+  id: string;
+  label: string;
+  /** What belongs here: range, unit, or how to tell. */
+  hint?: string;
+  error?: string;
+  children: ReactNode;
+}
+
+/** Ids that tie a control to its hint and its error. */
+export function describedBy(id: string, hint?: string, error?: string): string | undefined {
+  return [hint && `${id}-hint`, error && `${id}-error`].filter(Boolean).join(' ') || undefined;
+}
+
+/** A label, its control, a hint, and what is wrong with it. */
+export function Field({ id, label, hint, error, children }: FieldProps) {
+  return (
+    <div className="min-w-0">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <label htmlFor={id} className="font-[620]">
+          {label}
+        </label>
+        {hint && (
+          <span id={`${id}-hint`} className="text-[13px] text-ink2">
+            {hint}
+          </span>
+        )}
+      </div>
+      <div className="mt-1">{children}</div>
+      <FieldError id={id} error={error} />
+    </div>
+  );
+}
+
+/** What is wrong with a field, and what to do about it. */
+export function FieldError({ id, error }: { id: string; error?: string }) {
+  if (!error) return null;
+  return (
+    <p id={`${id}-error`} role="alert" className="mt-1 border-l-4 border-danger pl-2 text-[14px] text-danger">
+      {error}
+    </p>
+  );
+}

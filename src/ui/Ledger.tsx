@@ -1,0 +1,95 @@
+'use client';
+
+import { Fragment, useState, type ReactNode } from 'react';
+import { ChevronRight } from 'lucide-react';
+import { classes } from './classes';
+
+export interface LedgerLine {
+  id: string;
+  label: string;
+  note: string;
+  /** Factor, as written; empty for the first row. */
+  ratio: string;
+  /** Running time, as written. */
+  time: string;
+  /** Share of the doubt, 0 to 1. */
+  share: number;
+  /** What shows when the row is opened. */
+  detail: ReactNode;
+}
+
+interface LedgerProps {
+  lines: readonly LedgerLine[];
+  total: { label: string; ratio: string; time: string };
+}
+
+/** Reasons in order, adding up like a till receipt. */
+export function Ledger({ lines, total }: LedgerProps) {
+  const [open, setOpen] = useState<string | null>(null);
+  return (
+    <table className="w-full border-collapse">
+      <caption className="sr-only">Ledger of the development time</caption>
+      <thead>
+        <tr className="text-left text-[13px] text-ink2">
+          <th scope="col" className="py-1 font-normal">
+            Reason
+          </th>
+          <th scope="col" className="w-[64px] py-1 text-right font-normal">
+            Ratio
+          </th>
+          <th scope="col" className="w-[72px] py-1 text-right font-normal">
+            Time
+          </th>
+          <th scope="col" className="w-[64px] py-1 pl-4 font-normal sm:w-[96px]">
+            Doubt
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((line) => {
+          const isOpen = open === line.id;
+          return (
+            <Fragment key={line.id}>
+              <tr className="border-t border-hair align-baseline">
+                <td className="py-1.5 pr-2">
+                  <button type="button" aria-expanded={isOpen} className="group flex min-h-6 gap-1.5 text-left" onClick={() => setOpen(isOpen ? null : line.id)}>
+                    <ChevronRight aria-hidden size={15} className={classes('mt-1 shrink-0 text-ink2', isOpen && 'rotate-90')} />
+                    <span>
+                      <span className="group-hover:underline">{line.label}</span>
+                      {line.note !== '' && <span className="block text-[13px] leading-tight text-ink2">{line.note}</span>}
+                    </span>
+                  </button>
+                </td>
+                <td className="num py-1.5 text-right whitespace-nowrap">{line.ratio}</td>
+                <td className="py-1.5 text-right">{line.time}</td>
+                <td className="py-1.5 pl-4">
+                  <span className="sr-only">{Math.round(line.share * 100)} % of the doubt</span>
+                  <span aria-hidden className="relative block h-[7px] bg-hair">
+                    <span className="absolute inset-y-0 left-0 bg-ink2" style={{ width: `${line.share * 100}%` }} />
+                  </span>
+                </td>
+              </tr>
+              {isOpen && (
+                <tr>
+                  <td colSpan={4} className="pb-3 pl-[21px] text-[14px]">
+                    {line.detail}
+                  </td>
+                </tr>
+              )}
+            </Fragment>
+          );
+        })}
+      </tbody>
+      <tfoot>
+        <tr className="border-t-2 border-ink align-baseline font-[650]">
+          <th scope="row" className="py-2 text-left">
+            {total.label}
+          </th>
+          <td className="num py-2 text-right whitespace-nowrap">{total.ratio}</td>
+          <td className="py-2 text-right">{total.time}</td>
+          <td className="py-2 pl-4 text-[13px] font-normal text-ink2">share of it</td>
+        </tr>
+      </tfoot>
+    </table>
+  );
+}

@@ -1,0 +1,63 @@
+'use client';
+
+import { useState } from 'react';
+import { displayUnit, formatQuantity, parseQuantity, quantityToInput, type QuantityKind, type UnitChoice } from '@/core/units/quantity';
+import { Field, describedBy } from './Field';
+
+interface QuantityProps {
+  id: string;
+  label: string;
+  kind: QuantityKind;
+  units: UnitChoice;
+  /** Number in the base unit, or what was typed while it does not read as a number. */
+  value: number | string;
+  onChange: (value: number | string) => void;
+  /** Smallest and largest value, base unit: said beside the label. */
+  range?: readonly [number, number];
+  hint?: string;
+  error?: string;
+  /** An empty field is fine. */
+  optional?: boolean;
+}
+
+/** A number with its unit: comma or point, with or without a unit typed after it. */
+export function Quantity({ id, label, kind, units, value, onChange, range, hint, error, optional = false }: QuantityProps) {
+  const shown = typeof value === 'number' ? quantityToInput(value, kind, units) : value;
+  const [typing, setTyping] = useState<string | null>(null);
+  const unit = displayUnit(kind, units);
+  const rangeHint = range && `${formatRange(range, kind, units)}${optional ? ', or empty' : ''}`;
+  const fullHint = [hint, rangeHint].filter(Boolean).join(' · ') || undefined;
+  return (
+    <Field id={id} label={label} hint={fullHint} error={error}>
+      <div className="relative">
+        <input
+          id={id}
+          className="box num pr-16 text-[17px] aria-invalid:border-2 aria-invalid:border-danger"
+          inputMode="decimal"
+          autoComplete="off"
+          value={typing ?? shown}
+          aria-invalid={error ? true : undefined}
+          aria-describedby={describedBy(id, fullHint, error)}
+          onChange={(event) => {
+            const text = event.target.value;
+            setTyping(text);
+            const parsed = parseQuantity(text, kind, units);
+            onChange(parsed.ok ? parsed.value : text);
+          }}
+          onBlur={() => setTyping(null)}
+        />
+        {unit.symbol !== '' && (
+          <span aria-hidden className="pointer-events-none absolute inset-y-0 right-3 flex items-center text-[14px] text-ink2">
+            {unit.symbol}
+          </span>
+        )}
+      </div>
+    </Field>
+  );
+}
+
+function formatRange([low, high]: readonly [number, number], kind: QuantityKind, units: UnitChoice): string {
+  const unit = displayUnit(kind, units);
+  const tidy = (value: number): string => String(Number(unit.fromBase(value).toFixed(1)));
+  return `${tidy(low)} to ${formatQuantity(high, kind, units, 0)}`;
+}

@@ -1,0 +1,37 @@
+'use client';
+
+import { Label, Radio, RadioGroup } from '@headlessui/react';
+import { FieldError } from './Field';
+import type { Option } from './Choice';
+
+interface SegmentsProps<T extends string> {
+  id: string;
+  label: string;
+  value: T;
+  options: readonly Option<T>[];
+  onChange: (value: T) => void;
+  error?: string;
+}
+
+/** One of a few, all in view. */
+export function Segments<T extends string>({ id, label, value, options, onChange, error }: SegmentsProps<T>) {
+  return (
+    <div className="min-w-0">
+      <RadioGroup id={id} value={value} onChange={onChange}>
+        <Label className="font-[620]">{label}</Label>
+        <div className="mt-1 flex flex-wrap border border-edge">
+          {options.map((option) => (
+            <Radio
+              key={option.value}
+              value={option.value}
+              className="min-h-10 flex-1 cursor-pointer border-edge px-3 py-2 text-center whitespace-nowrap not-first:border-l data-checked:bg-ink data-checked:font-[620] data-checked:text-ground focus:outline-none data-focus:outline-2 data-focus:outline-offset-2 data-focus:outline-[var(--focus)]"
+            >
+              {option.name}
+            </Radio>
+          ))}
+        </div>
+      </RadioGroup>
+      <FieldError id={id} error={error} />
+    </div>
+  );
+}
