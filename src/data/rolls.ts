@@ -23,7 +23,7 @@ export async function addRoll(form: RollForm): Promise<string> {
       await putRecord('rolls', { ...stamps, ...rollFields(form), stockId });
       await dropDraft(rollDraftKey('new'));
     });
-    void navigator.storage?.persist?.();
+    void globalThis.navigator?.storage?.persist?.();
     return stamps.id;
   });
 }

@@ -58,6 +58,6 @@ export function Quantity({ id, label, kind, units, value, onChange, range, hint,
 
 function formatRange([low, high]: readonly [number, number], kind: QuantityKind, units: UnitChoice): string {
   const unit = displayUnit(kind, units);
-  const tidy = (value: number): string => String(Number(unit.fromBase(value).toFixed(1)));
+  const tidy = (value: number): string => String(Number(unit.fromBase(value).toFixed(1))).replace('-', '−');
   return `${tidy(low)} to ${formatQuantity(high, kind, units, 0)}`;
 }

@@ -7,7 +7,8 @@ import type { Option } from './Choice';
 interface SegmentsProps<T extends string> {
   id: string;
   label: string;
-  value: T;
+  /** Null while nothing is chosen. */
+  value: T | null;
   options: readonly Option<T>[];
   onChange: (value: T) => void;
   error?: string;
@@ -17,7 +18,7 @@ interface SegmentsProps<T extends string> {
 export function Segments<T extends string>({ id, label, value, options, onChange, error }: SegmentsProps<T>) {
   return (
     <div className="min-w-0">
-      <RadioGroup id={id} value={value} onChange={onChange}>
+      <RadioGroup id={id} value={value} onChange={(next: T | null) => next !== null && onChange(next)}>
         <Label className="font-[620]">{label}</Label>
         <div className="mt-1 flex flex-wrap border border-edge">
           {options.map((option) => (

@@ -60,7 +60,7 @@ export function noDeviations(): Deviations {
   return Object.fromEntries(parameterIds.map((id) => [id, 0])) as Deviations;
 }
 
-/** An age that is hardly known counts by its root mean square, not by its median: exp(sd²) above it. */
+/** An age that is hardly known counts by its root mean square, exp(sd²/2) above it. */
 function agedRateSd({ ageRoomYears, ageLnSd }: Conditions): number {
-  return Math.min(AGED_RATE_LN_SD_LIMIT, AGED_RATE_LN_SD_PER_ROOM_YEAR * ageRoomYears * Math.exp(ageLnSd ** 2));
+  return Math.min(AGED_RATE_LN_SD_LIMIT, AGED_RATE_LN_SD_PER_ROOM_YEAR * ageRoomYears * Math.exp(ageLnSd ** 2 / 2));
 }

@@ -26,7 +26,7 @@ const ids = <T extends Record<string, unknown>>(table: T) => Object.keys(table) 
 /** The judgement of the dried negatives. */
 export const verdictValuesSchema = z.strictObject({
   contrast: z.number('Contrast: choose one of the five.').int().min(-2).max(2),
-  fog: z.enum(ids(fogGrades), 'Fog: choose one of the four.'),
+  fog: z.enum(ids(fogGrades), 'Fog between the frames: choose one of the four.'),
   shadows: z.enum(ids(shadowGrades), 'Shadows: choose one of the three.'),
   evenness: z.enum(ids(evennessGrades), 'Evenness: choose one of the three.'),
   defects: z.array(z.enum(ids(defects))),

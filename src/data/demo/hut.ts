@@ -119,7 +119,7 @@ export const hutPast: readonly HutRoll[] = [
   past('past-07', 'Notebook pages', 'larkholmFine', 110, 1966, 'room', { ...aminophenol }, asWanted('Crisp.', { fog: 'clear' })),
   past('past-08', 'Cloud atlas copies', 'larkholmFine', 88, 1966, 'room', { ...aminophenol, waterParts: 25 }, asWanted('Too hard at 1+25.', { contrast: 1, fog: 'clear' })),
   past('past-09', 'Hut dog', 'morkedal', 75, 1990, 'room', { ...coffee }, asWanted('Fine.')),
-  past('past-10', 'Nettle tea trial', 'morkedal', 61, 1990, 'room', { ...coffee, agentId: 'herb', agentPerL: 120 }, asWanted('An image, barely. The band had said so.', { contrast: -2, shadows: 'lost' })),
+  past('past-10', 'Mint tea trial', 'morkedal', 61, 1990, 'room', { ...coffee, agentId: 'herb', agentPerL: 120 }, asWanted('An image, barely. The band had said so.', { contrast: -2, shadows: 'lost' })),
   past('past-11', 'Stout trial', 'morkedal', 47, 1990, 'room', { ...coffee, agentId: 'dark-beer', agentPerL: 900 }, asWanted('It foamed over, and it works.', { contrast: -1, defects: ['stain'] })),
   past('past-12', 'First snow', 'halvard', 20, 1999, 'cellar', { ...coffee, ...ownTime(14.5) }, asWanted('The same again.')),
 ];

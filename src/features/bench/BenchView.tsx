@@ -145,21 +145,20 @@ function Jugs({ brews, nowMs }: { brews: Bench['brews']; nowMs: number }) {
           const strength = Math.round(state.strength * 100);
           return (
             <li key={brew.id} className="rule-row">
-              <div>
-                <b>{brew.name}</b> <span className="text-ink2">· {formatQuantity(brew.volumeMl, 'volume', units)} · mixed {format(brew.mixedMs, 'HH:mm')}</span>
-              </div>
-              <div aria-hidden className="my-1.5 h-2.5 bg-hair">
-                <div className={classes('h-2.5', brew.developer.kind === 'improvised' ? 'bg-brew' : 'bg-chem')} style={{ width: `${strength}%` }} />
-              </div>
-              <div className="flex flex-wrap justify-between gap-x-4 text-[13px] text-ink2">
+              <div className="flex items-baseline justify-between gap-4">
                 <span>
-                  {films} {films === 1 ? 'film' : 'films'} through
-                  {state.goodUntilMs === null ? ' · how it wears is not followed' : ` · ${strength} % strong · next × ${state.timeFactor.toFixed(2)}`}
-                  {state.spent && ' · spent'}
+                  <b>{brew.name}</b> <span className="text-ink2">· {formatQuantity(brew.volumeMl, 'volume', units)}</span>
                 </span>
-                <button type="button" className="act-plain text-ink2" onClick={() => void pourAway(brew)}>
+                <button type="button" className="act-plain shrink-0 text-[13px] text-ink2" onClick={() => void pourAway(brew)}>
                   Pour away<span className="sr-only"> {brew.name}</span>
                 </button>
+              </div>
+              <div role="img" aria-label={`${strength} % of its strength left`} className="my-1.5 h-2.5 bg-hair">
+                <div className={classes('h-2.5', brew.developer.kind === 'improvised' ? 'bg-brew' : 'bg-chem')} style={{ width: `${strength}%` }} />
+              </div>
+              <div className="text-[13px] text-ink2">
+                mixed {mixedWords(brew.mixedMs, nowMs)} · {films} {films === 1 ? 'film' : 'films'} through
+                {state.goodUntilMs === null ? ' · how it wears is not followed' : ` · ${state.spent ? 'spent' : `next × ${state.timeFactor.toFixed(2)}`}`}
               </div>
             </li>
           );
@@ -167,6 +166,10 @@ function Jugs({ brews, nowMs }: { brews: Bench['brews']; nowMs: number }) {
       </ul>
     </section>
   );
+}
+
+function mixedWords(mixedMs: number, nowMs: number): string {
+  return format(mixedMs, nowMs - mixedMs < 20 * 3_600_000 ? 'HH:mm' : 'd MMM');
 }
 
 function LastJudged({ log }: { log: LogEntry[] | undefined }) {

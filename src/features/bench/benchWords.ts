@@ -1,4 +1,3 @@
-import { format } from 'date-fns';
 import { jugState } from '@/core/chemistry/jugState';
 import type { Brew } from '@/core/formats/records';
 import type { RollDossier } from '@/data/queries';
@@ -20,10 +19,14 @@ export function benchHeadline(dossiers: readonly RollDossier[], brews: readonly 
     .filter((state) => state.goodUntilMs !== null && state.goodUntilMs > nowMs)
     .map((state) => state.goodUntilMs ?? 0);
   if (lasting.length === 0) return [first];
-  return [first, `The brew is good until about ${format(roundToHalfHour(Math.max(...lasting)), 'HH:mm')}.`];
+  return [first, `The brew is good until about ${hourWords(Math.max(...lasting))}.`];
 }
 
-function roundToHalfHour(instantMs: number): number {
-  const half = 30 * 60_000;
-  return Math.floor(instantMs / half) * half;
+const hours = ['twelve', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'];
+
+/** The half hour before an instant, as people say it. */
+function hourWords(instantMs: number): string {
+  const date = new Date(instantMs);
+  const hour = hours[date.getHours() % 12] ?? '';
+  return date.getMinutes() < 30 ? hour : `half past ${hour}`;
 }

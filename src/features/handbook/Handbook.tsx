@@ -10,7 +10,7 @@ import { DataTable } from './DataTable';
 const terms = [
   ['Average gradient', 'How steeply density rises with exposure, taken over the part of the curve that carries the picture. Longer development raises it.'],
   ['Base + fog', 'The density of developed film that saw no light: the base, its dye, and grains that develop all the same. It grows with age.'],
-  ['Room-year', 'A year at 21 °C. A year in a freezer is worth about ten days of it, a year in a hot attic more than two years.'],
+  ['Room-year', 'A year at 21 °C. A year in a freezer is worth about five days of it, a year in a hot attic more than two years.'],
   ['80 % band', 'Four rolls in five are expected to want a time inside it. A wide band is not a fault: it is what is not known.'],
   ['Hold', 'Develop old film for the fresh-film time, with a restrainer where fog is heavy.'],
   ['Extend', 'Develop old film longer to win back contrast, at the price of fog.'],

@@ -13,6 +13,7 @@ import { Band } from '@/ui/Band';
 import { CautionList } from '@/ui/CautionList';
 import { classes } from '@/ui/classes';
 import { PlanChoicesForm } from './PlanChoices';
+import { lowerFirst } from './ledgerWords';
 import { PlanLedger } from './PlanLedger';
 import type { PlanInHand } from './usePlanForm';
 
@@ -37,7 +38,7 @@ export function ChooseStage({ dossier, plan, jugs, units }: { dossier: RollDossi
               </span>
               <div className="min-w-0">
                 <div>
-                  develop at {formatQuantity(study.request.temperatureC, 'temperature', units)} in {developerName(choices.developer)}
+                  develop at {formatQuantity(study.request.temperatureC, 'temperature', units)} in {lowerFirst(developerName(choices.developer))}
                 </div>
                 <div className="text-[14px] text-ink2" data-testid="band">
                   four times in five between {formatMinutes(study.estimate.band.lowMin)} and {formatMinutes(study.estimate.band.highMin)}

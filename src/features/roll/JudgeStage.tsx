@@ -20,7 +20,7 @@ const evennessOptions = optionsOf(evennessGrades);
 
 /** The judgement of the dry negatives. */
 export function JudgeStage({ dossier: { run, verdict } }: { dossier: RollDossier }) {
-  const [start, setStart] = useState<VerdictValues | null>(null);
+  const [start, setStart] = useState<VerdictStart | null>(null);
   const finished = run !== undefined && runProgress(run.steps, run.events).phase === 'finished';
   const runId = run?.id;
   useEffect(() => {
@@ -37,23 +37,26 @@ export function JudgeStage({ dossier: { run, verdict } }: { dossier: RollDossier
   return <VerdictForm run={run} start={start} written={verdict !== undefined} />;
 }
 
-function valuesOf(verdict: Verdict | undefined): VerdictValues {
-  if (verdict === undefined) return { contrast: 0, fog: 'slight', shadows: 'open', evenness: 'even', defects: [], note: '' };
+/** A verdict is given, never preset: until then its grades are open. */
+type VerdictStart = Partial<VerdictValues> & Pick<VerdictValues, 'defects' | 'note'>;
+
+function valuesOf(verdict: Verdict | undefined): VerdictStart {
+  if (verdict === undefined) return { defects: [], note: '' };
   const { contrast, fog, shadows, evenness, defects: found, note } = verdict;
   return { contrast, fog, shadows, evenness, defects: found, note };
 }
 
-function VerdictForm({ run, start, written }: { run: Run; start: VerdictValues; written: boolean }) {
+function VerdictForm({ run, start, written }: { run: Run; start: VerdictStart; written: boolean }) {
   const { control, register, handleSubmit, subscribe, formState } = useForm<VerdictValues>({ defaultValues: start, resolver: zodResolver(verdictValuesSchema) });
   const { errors } = formState;
   useEffect(() => subscribe({ formState: { values: true }, callback: ({ values }) => void keepDraft(verdictDraftKey(run.id), values).catch(() => undefined) }), [subscribe, run.id]);
   return (
     <form className="max-w-[860px] space-y-5 pt-3" onSubmit={(event) => void handleSubmit((values) => writeVerdict(run, values))(event)}>
-      <Controller control={control} name="contrast" render={({ field }) => <Segments id="contrast" label="Contrast" options={contrastOptions} value={String(field.value)} onChange={(value) => field.onChange(Number(value))} error={errors.contrast?.message} />} />
-      <Controller control={control} name="fog" render={({ field }) => <Segments id="fog" label="Fog between the frames" options={fogOptions} value={field.value} onChange={field.onChange} error={errors.fog?.message} />} />
+      <Controller control={control} name="contrast" render={({ field }) => <Segments id="contrast" label="Contrast" options={contrastOptions} value={field.value === undefined ? null : String(field.value)} onChange={(value) => field.onChange(Number(value))} error={errors.contrast?.message} />} />
+      <Controller control={control} name="fog" render={({ field }) => <Segments id="fog" label="Fog between the frames" options={fogOptions} value={field.value ?? null} onChange={field.onChange} error={errors.fog?.message} />} />
       <div className="grid gap-5 sm:grid-cols-2">
-        <Controller control={control} name="shadows" render={({ field }) => <Segments id="shadows" label="Shadows" options={shadowOptions} value={field.value} onChange={field.onChange} error={errors.shadows?.message} />} />
-        <Controller control={control} name="evenness" render={({ field }) => <Segments id="evenness" label="Evenness" options={evennessOptions} value={field.value} onChange={field.onChange} error={errors.evenness?.message} />} />
+        <Controller control={control} name="shadows" render={({ field }) => <Segments id="shadows" label="Shadows" options={shadowOptions} value={field.value ?? null} onChange={field.onChange} error={errors.shadows?.message} />} />
+        <Controller control={control} name="evenness" render={({ field }) => <Segments id="evenness" label="Evenness" options={evennessOptions} value={field.value ?? null} onChange={field.onChange} error={errors.evenness?.message} />} />
       </div>
       <Controller
         control={control}

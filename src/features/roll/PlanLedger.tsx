@@ -8,7 +8,7 @@ import { rowWords, sourceWords } from './ledgerWords';
 
 /** A row is left out when it neither moves the time nor brings doubt worth a mark. */
 const SILENT_RATIO = 0.0005;
-const SILENT_SHARE = 0.004;
+const SILENT_SHARE = 0.02;
 
 /** The ledger of an estimate, in words. Rows that do nothing are left out; the product stays exact. */
 export function PlanLedger({ study, units }: { study: Study; units: UnitChoice }) {

@@ -79,7 +79,9 @@ function RollFields({ draftKey, start, action, onSave }: { draftKey: string; sta
   return (
     <form className="max-w-[860px] space-y-7" onSubmit={(event) => void handleSubmit((values) => onSave(values))(event)} noValidate>
       <Group title="The roll">
-        <TextField id="label" label="Name of the roll" hint="how you will know it again" error={errors.label?.message} input={register('label')} />
+        <div className="lg:col-span-2">
+          <TextField id="label" label="Name of the roll" hint="how you will know it again" error={errors.label?.message} input={register('label')} />
+        </div>
         <Controller control={control} name="formatId" render={({ field }) => <Choice id="formatId" label="Format" options={formatOptions} value={field.value} onChange={field.onChange} error={errors.formatId?.message} />} />
       </Group>
       <Group title="The film">
@@ -104,7 +106,7 @@ function RollFields({ draftKey, start, action, onSave }: { draftKey: string; sta
         <NumberField control={control} errors={errors} name="iso" label="Speed" kind="iso" units={units} range={[0.1, 25600]} />
       </Group>
       <Group title="Its age and keeping">
-        <NumberField control={control} errors={errors} name="expiredYear" label="Box date, year" kind="year" units={units} optional hint="empty when nobody knows" />
+        <NumberField control={control} errors={errors} name="expiredYear" label="Box date, year" kind="year" units={units} optional hint="if known" />
         <Controller
           control={control}
           name="expiredYearSd"
@@ -114,8 +116,8 @@ function RollFields({ draftKey, start, action, onSave }: { draftKey: string; sta
       </Group>
       <Group title="Its exposure">
         <Controller control={control} name="exposureState" render={({ field }) => <Choice id="exposureState" label="Exposure" options={exposureOptions} value={field.value} onChange={field.onChange} />} />
-        <NumberField control={control} errors={errors} name="exposedYear" label="Exposed, year" kind="year" units={units} optional hint="empty when nobody knows" />
-        <NumberField control={control} errors={errors} name="exposureIndex" label="Exposed at index" kind="iso" units={units} optional hint="empty when nobody knows" />
+        <NumberField control={control} errors={errors} name="exposedYear" label="Exposed, year" kind="year" units={units} optional hint="if known" />
+        <NumberField control={control} errors={errors} name="exposureIndex" label="Exposed at index" kind="iso" units={units} optional hint="if known" />
       </Group>
       <Field id="note" label="Note" hint="the story of the roll, marks on the box">
         <textarea id="note" rows={3} className="box" {...register('note')} />

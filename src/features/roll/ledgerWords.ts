@@ -33,7 +33,7 @@ export function rowWords(row: LedgerRow, request: EstimateRequest, estimate: Est
     case 'base':
       return knownTime === undefined
         ? {
-            label: `${stockFamilies[request.film.familyId].name} in ${concentrate === null ? 'the standard coffee brew' : concentrate.name.toLowerCase()}`,
+            label: `${stockFamilies[request.film.familyId].name}, in ${concentrate === null ? 'the standard coffee brew' : lowerFirst(concentrate.name)}`,
             note: 'family value for fresh film at 20 °C, to the scan gradient',
             explanation: 'A class of film and a class of developer have a usual time. It is only known to about a quarter either way; for other kitchen agents to a factor of nearly two.',
             fieldId: null,
@@ -116,4 +116,9 @@ export function rangeWords(range: { value: number; low: number; high: number }, 
   const low = formatNumber(range.low, decimals);
   const high = formatNumber(range.high, decimals);
   return low === high ? value : `${value} (${low}–${high})`;
+}
+
+/** A name within a sentence: its first letter small, unless it is a sign such as p-. */
+export function lowerFirst(name: string): string {
+  return name.charAt(0).toLowerCase() + name.slice(1);
 }

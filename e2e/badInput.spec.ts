@@ -1,0 +1,65 @@
+import { expect, test } from '@playwright/test';
+import { addRoll, openDemo } from './bench';
+
+test('fields say their range and unit, and impossible combinations explain themselves', async ({ page }) => {
+  await page.goto('/rolls/new');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page.getByText('Give the roll a name you will know it by.')).toBeVisible();
+  await page.getByLabel('Box date, year').fill('1990');
+  await page.getByLabel('Exposed, year').fill('1950');
+  await page.getByLabel('Name of the roll').fill('Impossible');
+  await page.getByLabel('Film', { exact: true }).fill('Larkholm Pan 200');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page.getByText('A film dated 1990 was not made before about 1984, so it cannot have been exposed in 1950.')).toBeVisible();
+  // Nothing typed is lost by a reload.
+  await page.reload();
+  await expect(page.getByLabel('Name of the roll')).toHaveValue('Impossible');
+  await expect(page.getByLabel('Exposed, year')).toHaveValue('1950');
+});
+
+test('a plan that cannot be says why and keeps what was typed', async ({ page }) => {
+  await addRoll(page);
+  await expect(page.getByText('5 to 40 °C')).toBeVisible();
+  await page.getByLabel('In the tank').fill('300');
+  await expect(page.getByText('300 ml does not cover 120 (roll film): it needs about 500 ml.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Pin/ })).toBeHidden();
+  await page.getByLabel('Temperature', { exact: true }).fill('lukewarm');
+  await expect(page.getByText('Temperature: give a number from 5 to 40 °C.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Temperature', { exact: true })).toHaveValue('lukewarm');
+  await page.getByLabel('Temperature', { exact: true }).fill('20,5');
+  await page.getByLabel('In the tank').fill('0.5 l');
+  await expect(page.getByText('develop at 20.5 °C')).toBeVisible();
+  await page.getByLabel('Washing soda').fill('4');
+  await expect(page.getByText('Take more soda: the usual brew has 54 g/l.')).toBeVisible();
+});
+
+test('a likely nitrate roll cannot be planned, and says what to do', async ({ page }) => {
+  await openDemo(page, '/rolls/reel-a');
+  await expect(page.getByText('may be on nitrate base. It burns fiercely')).toBeVisible();
+  await page.getByRole('button', { name: 'Choose Waits' }).click();
+  await expect(page.getByText('This roll is not to be processed here.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Pin/ })).toHaveCount(0);
+});
+
+test('when the browser’s storage is full, the page says so and keeps what is on it', async ({ page }) => {
+  await addRoll(page);
+  await page.evaluate(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  await page.getByLabel('Instant coffee', { exact: true }).fill('33');
+  await expect(page.getByText('The browser’s storage is full')).toBeVisible();
+  await expect(page.getByLabel('Instant coffee', { exact: true })).toHaveValue('33');
+});
+
+test('units follow the setting everywhere', async ({ page }) => {
+  await addRoll(page);
+  await page.getByRole('button', { name: /^Units: °C and ml/ }).click();
+  await expect(page.getByLabel('Temperature', { exact: true })).toHaveValue('68');
+  await expect(page.getByText('41 to 104 °F')).toBeVisible();
+  await page.getByLabel('Temperature', { exact: true }).fill('75.2');
+  await expect(page.getByText('develop at 75.2 °F')).toBeVisible();
+  await expect(page.getByLabel('In the tank')).toHaveValue('16.91');
+});

@@ -1,0 +1,60 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Morning at the hut: an ordinary weekday in the time zone of the tests. */
+export const MORNING = new Date('2026-11-24T09:00:00');
+
+/** Opens the demo's bench, freshly laid out, with the clock in the test's hands. */
+export async function openDemo(page: Page, path = '/'): Promise<void> {
+  await page.addInitScript(() => {
+    if (localStorage.getItem('aetas.bench') === null) localStorage.setItem('aetas.bench', 'demo');
+  });
+  await page.goto(path);
+  await expect(page.locator('main h1').first()).toBeVisible();
+}
+
+/** Chooses an option of a list. */
+export async function choose(page: Page, label: string | RegExp, option: string | RegExp): Promise<void> {
+  await page.getByRole('button', { name: label }).click();
+  await page.getByRole('option', { name: option }).click();
+}
+
+/** Types a roll by hand and puts it on the bench. */
+export async function addRoll(page: Page, label = 'Shoebox, hill fog'): Promise<void> {
+  await page.goto('/rolls/new');
+  await page.getByLabel('Name of the roll').fill(label);
+  await choose(page, 'Format', '120 (roll film)');
+  await page.getByLabel('Film', { exact: true }).fill('Larkholm Pan 200');
+  await page.getByLabel('Speed').fill('200');
+  await page.getByLabel('Box date, year').fill('1971');
+  await choose(page, 'How sure is the date', 'Within a few years');
+  await choose(page, 'Kept in', /^Room/);
+  await choose(page, /^Exposure/, 'Exposed, as metered');
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: label })).toBeVisible();
+}
+
+/** All records of the bench, as the browser's database holds them. */
+export async function recordsOf(page: Page, bench: 'aetas' | 'aetas-demo'): Promise<Record<string, unknown[]>> {
+  return page.evaluate(
+    (name) =>
+      new Promise<Record<string, unknown[]>>((resolve, reject) => {
+        const request = indexedDB.open(name);
+        request.onerror = () => reject(request.error);
+        request.onsuccess = () => {
+          const db = request.result;
+          const tables = [...db.objectStoreNames].filter((table) => table !== 'safekeeping');
+          const found: Record<string, unknown[]> = {};
+          const transaction = db.transaction(tables);
+          for (const table of tables) {
+            const all = transaction.objectStore(table).getAll();
+            all.onsuccess = () => (found[table] = all.result);
+          }
+          transaction.oncomplete = () => {
+            db.close();
+            resolve(found);
+          };
+        };
+      }),
+    bench,
+  );
+}

@@ -1,0 +1,54 @@
+import { expect, test } from '@playwright/test';
+import { openDemo } from './bench';
+
+test('every place has its key, and ? lists them', async ({ page }) => {
+  await openDemo(page, '/log');
+  await page.keyboard.press('b');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('can go today');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.keyboard.press('l');
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'dim');
+  await page.keyboard.press('/');
+  await expect(page.getByLabel('Search')).toBeFocused();
+  await page.keyboard.type('reel b');
+  await expect(page.getByRole('status').first()).toHaveText('1 of 20');
+  await page.getByLabel('Search').blur();
+  await page.keyboard.press('n');
+  await expect(page.getByRole('heading', { name: 'What have you found?' })).toBeVisible();
+});
+
+test('a roll is planned and brought to the tank without a pointer', async ({ page }) => {
+  await openDemo(page, '/rolls/instruments');
+  await page.getByRole('button', { name: 'It is mixed' }).waitFor();
+  await page.keyboard.press('s');
+  await page.getByRole('button', { name: 'Go to the tank' }).waitFor();
+  await page.keyboard.press('s');
+  await expect(page.getByTestId('hands')).toHaveText('Ready: pre-soak');
+  await expect(page.getByRole('button', { name: 'Pre-soak is in: start' })).toBeEnabled();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: 'Develop: in early' })).toBeEnabled();
+  await page.getByRole('button', { name: 'Undo' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('hands')).toHaveText('Ready: pre-soak');
+});
+
+test('a list opens, moves and closes by keys', async ({ page }) => {
+  await openDemo(page, '/rolls/tin-3');
+  await page.getByRole('button', { name: 'Agitation' }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Agitation' })).toContainText('last 10 s of each minute');
+});
+
+test('no view scrolls sideways at 360 px', async ({ page }) => {
+  await page.setViewportSize({ width: 360, height: 780 });
+  for (const path of ['/', '/rolls', '/rolls/new', '/rolls/tin-3', '/rolls/portraits', '/rolls/barograph', '/log', '/handbook', '/records']) {
+    await openDemo(page, path);
+    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect(overflow, path).toBeLessThanOrEqual(0);
+  }
+});

@@ -1,0 +1,35 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4311;
+
+/** Debian's Chromium, cut off from everything but this machine. */
+export const chromium = {
+  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+};
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: chromium,
+    trace: 'retain-on-failure',
+    locale: 'en-GB',
+    timezoneId: 'UTC',
+  },
+  webServer: {
+    command: `node node_modules/next/dist/bin/next start --hostname 127.0.0.1 --port ${PORT}`,
+    url: `http://127.0.0.1:${PORT}/api/schema`,
+    reuseExistingServer: false,
+    env: { NEXT_TELEMETRY_DISABLED: '1' },
+    stdout: 'ignore',
+  },
+});

@@ -1,0 +1,80 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { ensureBuild } from './build.mjs';
+import { ensureChromium, ensurePackages, root, start, tool } from './shell.mjs';
+
+const PORT = 4312;
+const address = `http://127.0.0.1:${PORT}`;
+const folder = process.argv[2] ?? join(root, 'docs', 'screenshots');
+
+/** Morning at the hut; pictures are the same whenever they are taken. */
+const NOW = new Date('2026-11-24T12:05:00');
+
+const desk = { width: 1280, height: 800 };
+const phone = { width: 390, height: 844 };
+
+/** Every main view: its file, the size, the light, and how to get there. */
+const views = [
+  { file: 'bench-day', path: '/' },
+  { file: 'bench-phone', path: '/', size: phone },
+  { file: 'new-roll', path: '/rolls/new' },
+  { file: 'rolls', path: '/rolls' },
+  { file: 'roll-choose', path: '/rolls/tin-3', ready: chosen },
+  { file: 'roll-choose-dim', path: '/rolls/tin-3', light: 'dim', ready: chosen },
+  { file: 'roll-choose-phone', path: '/rolls/tin-3', size: phone, ready: chosen },
+  { file: 'roll-mix', path: '/rolls/instruments' },
+  { file: 'roll-run', path: '/rolls/portraits' },
+  { file: 'roll-judge', path: '/rolls/barograph' },
+  { file: 'roll-nitrate', path: '/rolls/reel-a' },
+  { file: 'tank-day', path: '/rolls/portraits', ready: atTank },
+  { file: 'tank-safe', path: '/rolls/portraits', light: 'safe', ready: atTank },
+  { file: 'tank-phone', path: '/rolls/portraits', size: phone, light: 'dim', ready: atTank },
+  { file: 'log', path: '/log' },
+  { file: 'handbook', path: '/handbook' },
+  { file: 'records', path: '/records' },
+];
+
+async function chosen(page) {
+  await page.getByTestId('band').waitFor();
+  await page.locator('canvas').waitFor();
+  await page.waitForTimeout(300);
+}
+
+async function atTank(page) {
+  await page.getByRole('button', { name: 'Go to the tank' }).click();
+  await page.getByRole('button', { name: 'Pre-soak is in: start' }).click();
+  await page.clock.runFor(62_000);
+  await page.getByRole('button', { name: 'Develop: it is in' }).click();
+  await page.clock.runFor(317_000);
+}
+
+ensurePackages();
+ensureBuild();
+mkdirSync(folder, { recursive: true });
+const server = start(tool('next'), ['start', '--hostname', '127.0.0.1', '--port', String(PORT)], { AETAS_DEMO: '1' }, 'ignore');
+try {
+  while (!(await fetch(address).catch(() => ({ ok: false }))).ok) await new Promise((resolve) => setTimeout(resolve, 150));
+  const browser = await chromium.launch({ executablePath: ensureChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync', '--no-first-run'] });
+  const wanted = process.argv.slice(3);
+  for (const view of views) {
+    if (wanted.length > 0 && !wanted.includes(view.file)) continue;
+    const context = await browser.newContext({ viewport: view.size ?? desk, locale: 'en-GB', timezoneId: 'UTC', reducedMotion: 'reduce' });
+    const page = await context.newPage();
+    page.on('pageerror', (error) => console.error(`${view.file}: ${error.message}`));
+    await page.clock.install({ time: NOW });
+    await page.addInitScript((light) => localStorage.setItem('aetas.light', light), view.light ?? 'day');
+    await page.goto(address + view.path);
+    await page.locator('main h1, main [role=timer]').first().waitFor();
+    await page.clock.runFor(500);
+    await page.waitForTimeout(400);
+    await view.ready?.(page);
+    await page.clock.runFor(500);
+    await page.screenshot({ path: join(folder, `${view.file}.png`) });
+    console.log(`${view.file}.png`);
+    await context.close();
+  }
+  await browser.close();
+} finally {
+  server.kill();
+}

@@ -1,0 +1,215 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { developerFamilyIds } from '../chemistry/developerFamilies';
+import { stockFamilyIds } from '../films/stockFamilies';
+import { purposeIds } from '../kinetics/targets';
+import { agitationSchoolIds } from '../schedule/agitationSchools';
+import { temperatureRate } from '../thermal/arrhenius';
+import { coffeeRequest, roomYears, sampleRequest } from '../testing/sampleRequest';
+import { Z80 } from './band';
+import { estimate, estimateFrom } from './estimate';
+import { gradientCurve } from './gradientCurve';
+import type { EstimateRequest, EstimateRequestInput } from './request';
+import { estimateSchema } from './result';
+
+const time = (part: Partial<EstimateRequestInput> = {}): number => estimate(sampleRequest(part)).timeMin;
+
+/** Valid requests of every kind. */
+const requests: fc.Arbitrary<EstimateRequest> = fc
+  .record({
+    familyId: fc.constantFrom(...stockFamilyIds),
+    years: fc.double({ min: 0, max: 90, noNaN: true }),
+    storageC: fc.double({ min: -18, max: 32, noNaN: true }),
+    yearsSd: fc.double({ min: 0, max: 20, noNaN: true }),
+    concentrate: fc.boolean(),
+    developerId: fc.constantFrom(...developerFamilyIds),
+    water: fc.double({ min: 0, max: 100, noNaN: true }),
+    coffee: fc.double({ min: 5, max: 90, noNaN: true }),
+    ascorbic: fc.double({ min: 0, max: 30, noNaN: true }),
+    bromide: fc.double({ min: 0, max: 2, noNaN: true }),
+    temperatureC: fc.double({ min: 10, max: 35, noNaN: true }),
+    agitationId: fc.constantFrom(...agitationSchoolIds),
+    extend: fc.boolean(),
+    liftCap: fc.boolean(),
+    purpose: fc.constantFrom(...purposeIds),
+    pushStops: fc.double({ min: -2, max: 3, noNaN: true }),
+    films: fc.integer({ min: 0, max: 4 }),
+    ageH: fc.double({ min: 0, max: 12, noNaN: true }),
+  })
+  .map((r) =>
+    sampleRequest({
+      film: { familyId: r.familyId, iso: 100 },
+      age: { storage: [{ years: r.years, temperatureC: r.storageC }], yearsSd: r.yearsSd },
+      developer: r.concentrate
+        ? { kind: 'concentrate', familyId: r.developerId, parts: { concentrate: 1, water: r.water } }
+        : { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: r.coffee }], ascorbicGPerL: r.ascorbic, sodaGPerL: 60 },
+      bromideGPerL: r.bromide,
+      temperatureC: r.temperatureC,
+      agitationId: r.agitationId,
+      strategy: { id: r.extend ? 'extend' : 'hold', liftCap: r.liftCap },
+      target: { purpose: r.purpose, pushStops: r.pushStops },
+      wear: { films: r.films, ageH: r.ageH, volumeMl: 500 },
+    }),
+  );
+
+describe('properties of every estimate', () => {
+  test('the ledger multiplies out to the time, its shares add up to one, and the band holds the time', () => {
+    fc.assert(
+      fc.property(requests, (request) => {
+        const answer = estimate(request);
+        const product = answer.ledger.reduce((running, row) => (row.ratio === null ? row.timeMin : running * row.ratio), 1);
+        expect(product / answer.timeMin).toBeCloseTo(1, 9);
+        expect(answer.ledger.reduce((sum, row) => sum + row.varianceShare, 0)).toBeCloseTo(1, 9);
+        expect(answer.band.lowMin).toBeLessThan(answer.timeMin);
+        expect(answer.band.highMin).toBeGreaterThan(answer.timeMin);
+        expect(answer.band.highMin / answer.timeMin).toBeCloseTo(Math.exp(Z80 * answer.lnSd), 9);
+      }),
+      { numRuns: 300 },
+    );
+  });
+  test('every number is finite and fits the published schema', () => {
+    fc.assert(
+      fc.property(requests, (request) => {
+        expect(estimateSchema.safeParse(estimate(request)).error?.issues ?? []).toEqual([]);
+      }),
+      { numRuns: 300 },
+    );
+  });
+  test('Extend never takes less than Hold, and within its cap never more than half as long again', () => {
+    fc.assert(
+      fc.property(requests, (request) => {
+        const hold = estimate({ ...request, strategy: { id: 'hold', liftCap: false } });
+        const extend = estimate({ ...request, strategy: { id: 'extend', liftCap: false } });
+        expect(extend.timeMin).toBeGreaterThanOrEqual(hold.timeMin * (1 - 1e-9));
+        expect(extend.timeMin).toBeLessThanOrEqual(hold.timeMin * 1.5 * (1 + 1e-9));
+      }),
+      { numRuns: 200 },
+    );
+  });
+});
+
+describe('each condition moves the time as its relation says', () => {
+  test('temperature by Arrhenius', () => expect(time({ temperatureC: 24 }) / time()).toBeCloseTo(1 / temperatureRate(24, 2.2), 9));
+  test('agitation by its rate factor', () => expect(time({ agitationId: 'continuous' }) / time()).toBeCloseTo(1 / 1.18, 9));
+  test('bromide by a sixth for each gram', () => expect(time({ bromideGPerL: 2 }) / time()).toBeCloseTo(1 + 2 / 6, 9));
+  test('less coffee takes longer, and more ascorbic acid shorter', () => {
+    const brew = (coffee: number, ascorbicGPerL: number) => ({ developer: { kind: 'improvised' as const, agents: [{ agentId: 'instant-coffee' as const, amountPerL: coffee }], ascorbicGPerL, sodaGPerL: 54 } });
+    expect(time(brew(20, 16))).toBeGreaterThan(time());
+    expect(time(brew(40, 24))).toBeLessThan(time());
+  });
+  test('a push takes longer and a pull shorter', () => {
+    expect(time({ target: { purpose: 'scan', pushStops: 1 } })).toBeGreaterThan(time());
+    expect(time({ target: { purpose: 'scan', pushStops: -1 } })).toBeLessThan(time());
+  });
+  test('a known time replaces the family value and narrows the band', () => {
+    const known = estimate(sampleRequest({ knownTime: { timeMin: 14.5, temperatureC: 20, source: 'own' } }));
+    expect(known.timeMin).toBeCloseTo(14.5, 9);
+    expect(known.lnSd).toBeLessThan(0.15);
+    expect(known.ledger[0]).toMatchObject({ id: 'base', source: 'user' });
+  });
+  test('a known time at another temperature is carried over by Arrhenius', () => {
+    expect(time({ knownTime: { timeMin: 10, temperatureC: 24, source: 'leaflet' } })).toBeCloseTo(10 * temperatureRate(24, 2.2), 9);
+  });
+});
+
+describe('honesty of the band', () => {
+  const lnSd = (part: Partial<EstimateRequestInput>): number => estimate(sampleRequest(part)).lnSd;
+  test('unknown age and storage widen it', () => {
+    const known: EstimateRequestInput['age'] = { storage: [{ years: 30, temperatureC: 21, temperatureSdC: 1 }], yearsSd: 0 };
+    const unknown: EstimateRequestInput['age'] = { storage: [{ years: 30, temperatureC: 19, temperatureSdC: 6 }], yearsSd: 15 };
+    expect(lnSd({ age: known })).toBeGreaterThan(lnSd({}));
+    expect(lnSd({ age: unknown })).toBeGreaterThan(lnSd({ age: known }));
+  });
+  test('beer is much less sure than coffee, stand than turning', () => {
+    const beer: EstimateRequestInput['developer'] = { kind: 'improvised', agents: [{ agentId: 'dark-beer', amountPerL: 900 }], ascorbicGPerL: 16, sodaGPerL: 54 };
+    expect(lnSd({ developer: beer })).toBeGreaterThan(2 * lnSd({}));
+    expect(lnSd({ agitationId: 'stand' })).toBeGreaterThan(lnSd({}));
+  });
+  test('soda far from the recipe widens it, since pH is not computed', () => {
+    const brew = (sodaGPerL: number): EstimateRequestInput['developer'] => ({ kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: 40 }], ascorbicGPerL: 16, sodaGPerL });
+    expect(lnSd({ developer: brew(20) })).toBeGreaterThan(lnSd({ developer: brew(50) }));
+  });
+});
+
+describe('old film', () => {
+  const old = roomYears(31);
+  test('Hold keeps the fresh-film time and says what gradient that leaves', () => {
+    const answer = estimate(sampleRequest({ age: old }));
+    expect(answer.timeMin).toBeCloseTo(time(), 9);
+    expect(answer.gradient.net).toBeLessThan(0.58);
+    expect(answer.gradient.met).toBe(false);
+    expect(answer.imageLossStops.value).toBeCloseTo(0.065 * 31, 9);
+    expect(answer.baseFogD.value).toBeGreaterThan(0.27);
+  });
+  test('Extend with the cap lifted meets the net gradient exactly', () => {
+    const answer = estimate(sampleRequest({ age: old, strategy: { id: 'extend', liftCap: true } }));
+    expect(answer.gradient.met).toBe(true);
+    expect(answer.gradient.net).toBeCloseTo(0.58, 6);
+  });
+  test('Extend stops at 15 % for each stop lost', () => {
+    const answer = estimate(sampleRequest({ age: old, strategy: { id: 'extend' } }));
+    expect(answer.gradient.capped).toBe(true);
+    expect(answer.timeMin / answer.freshTimeMin).toBeCloseTo(1 + 0.15 * 0.065 * 31, 6);
+  });
+  test('an unexposed roll gets an index below its speed, with a band', () => {
+    const { exposureIndex } = estimate(sampleRequest({ age: old }));
+    expect(exposureIndex.value).toBeCloseTo(400 / 2 ** (0.065 * 31), 6);
+    expect(exposureIndex.low).toBeLessThan(exposureIndex.value);
+    expect(exposureIndex.high).toBeLessThanOrEqual(400);
+  });
+  test('a fading latent image costs speed but not the index of fresh exposures', () => {
+    const found = estimate(sampleRequest({ age: { ...old, sinceExposure: [{ years: 30, temperatureC: 21 }] } }));
+    expect(found.imageLossStops.value).toBeCloseTo(0.065 * 31 + 0.9, 9);
+    expect(found.exposureIndex.value).toBeCloseTo(400 / 2 ** (0.065 * 31), 6);
+  });
+  test('an unreachable target is said so, with the best there is', () => {
+    const answer = estimate(sampleRequest({ film: { familyId: 'colour-negative-current', iso: 200 }, target: { purpose: 'diffusion', pushStops: 3 } }));
+    expect(answer.gradient.reachable).toBe(false);
+    expect(answer.gradient.bestReachable).toBeCloseTo(0.97 * 0.9, 9);
+    expect(Number.isFinite(answer.timeMin)).toBe(true);
+  });
+  test('the curve passes through the estimate', () => {
+    const request = sampleRequest({ age: old });
+    const answer = estimate(request);
+    const curve = gradientCurve(request, answer.timeMin, 2);
+    expect(curve.net.at(-1)).toBeCloseTo(answer.gradient.net, 9);
+    expect(curve.low.at(-1)).toBeLessThan(answer.gradient.net);
+    expect(curve.high.at(-1)).toBeGreaterThan(answer.gradient.net);
+  });
+});
+
+describe('bad input', () => {
+  const problems = (input: unknown): { path: string; message: string }[] => {
+    const answer = estimateFrom(input);
+    return answer.ok ? [] : answer.problems;
+  };
+  test.each<[string, unknown, string, RegExp]>([
+    ['no body', null, '', /./],
+    ['a negative temperature', { ...coffeeRequest, temperatureC: -3 }, 'temperatureC', /5 to 40 °C/],
+    ['not a number', { ...coffeeRequest, temperatureC: Number.NaN }, 'temperatureC', /5 to 40 °C/],
+    ['a text', { ...coffeeRequest, temperatureC: 'warm' }, 'temperatureC', /give a number/],
+    ['an unknown family', { ...coffeeRequest, film: { familyId: 'moon', iso: 100 } }, 'film.familyId', /choose one of/],
+    ['too much bromide', { ...coffeeRequest, bromideGPerL: 9 }, 'bromideGPerL', /0 to 2 g\/l/],
+    ['no agent', { ...coffeeRequest, developer: { kind: 'improvised', agents: [], ascorbicGPerL: 16, sodaGPerL: 54 } }, 'developer.agents', /no coffee, tea/],
+    ['too little soda', { ...coffeeRequest, developer: { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: 40 }], ascorbicGPerL: 16, sodaGPerL: 10 } }, 'developer.sodaGPerL', /use up 14 g\/l/],
+    ['no water and no concentrate', { ...coffeeRequest, developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 0, water: 0 } } }, 'developer.parts.concentrate', /0\.1 to 100/],
+    ['an unknown field', { ...coffeeRequest, colour: 'red' }, '', /colour/],
+    ['a bad year deep inside', { ...coffeeRequest, age: { storage: [{ years: -4, temperatureC: 20 }] } }, 'age.storage[0].years', /0 to 150/],
+  ])('%s names its path', (_what, input, path, sentence) => {
+    const found = problems(input);
+    expect(found.map((problem) => problem.path)).toContain(path);
+    expect(found.find((problem) => problem.path === path)?.message).toMatch(sentence);
+  });
+  test('whatever is sent, the answer is a problem or finite numbers', () => {
+    fc.assert(
+      fc.property(fc.object({ maxDepth: 3 }), fc.double(), (noise, number) => {
+        for (const input of [noise, { ...coffeeRequest, ...noise }, { ...coffeeRequest, temperatureC: number }]) {
+          const answer = estimateFrom(input);
+          if (answer.ok) expect(Number.isFinite(answer.value.timeMin)).toBe(true);
+          else expect(answer.problems.length).toBeGreaterThan(0);
+        }
+      }),
+      { numRuns: 400 },
+    );
+  });
+});

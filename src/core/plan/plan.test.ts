@@ -1,0 +1,164 @@
+import { describe, expect, test } from 'vitest';
+import { rollFormSchema, type RollForm } from '../films/rollForm';
+import { rollAge } from '../films/rollAge';
+import type { Brew, Plan, Roll, Run } from '../formats/records';
+import { estimate } from '../estimate/estimate';
+import { estimateRequestFor } from './estimateRequestFor';
+import { developerName, mixSheet } from './mixSheet';
+import { nextAction } from './nextAction';
+import { initialPlanForm, planFormOf, readPlanForm, type PlanForm } from './planForm';
+import { planFormInHand } from './planInHand';
+import { planFacts } from './planFacts';
+import { rollStanding } from './rollStages';
+
+const film = { familyId: 'pan-cubic-fast', formatId: '120' } as const;
+const form = initialPlanForm(film);
+const NOW = Date.UTC(2026, 10, 24, 12);
+const stamps = { id: 'x', createdMs: NOW, updatedMs: NOW };
+const roll: Roll = { ...stamps, label: 'Tin', stockId: 's', formatId: '120', expiredYear: 1971, expiredYearSd: 2, storageId: 'room', exposure: { state: 'unknown', year: null, index: null }, note: '' };
+const stock = { familyId: 'pan-cubic-fast', iso: 200, own: {} } as const;
+
+function read(part: Partial<PlanForm>, jugs: Brew[] = []) {
+  return readPlanForm({ ...form, ...part }, film, jugs);
+}
+function problemsOf(part: Partial<PlanForm>, jugs: Brew[] = []) {
+  const answer = read(part, jugs);
+  return answer.ok ? [] : answer.problems;
+}
+function choicesOf(part: Partial<PlanForm> = {}, jugs: Brew[] = []) {
+  const answer = read(part, jugs);
+  if (!answer.ok) throw new Error(answer.problems[0]?.message);
+  return answer.value;
+}
+
+describe('the plan’s form', () => {
+  test('opens valid, with a volume that covers the film', () => expect(choicesOf()).toMatchObject({ volumeMl: 500, temperatureC: 20, brewId: null }));
+  test.each<[string, Partial<PlanForm>, string, RegExp]>([
+    ['300 ml for 120', { volumeMl: 300 }, 'volumeMl', /300 ml does not cover 120 \(roll film\): it needs about 500 ml/],
+    ['a word for a temperature', { temperatureC: 'warm' }, 'temperatureC', /5 to 40 °C/],
+    ['an empty temperature', { temperatureC: '' }, 'temperatureC', /5 to 40 °C/],
+    ['too little soda', { sodaGPerL: 5 }, 'sodaGPerL', /Take more soda/],
+    ['no coffee', { agentPerL: 0 }, 'agentPerL', /no coffee/],
+    ['a mad amount of coffee', { agentPerL: 4000 }, 'agentPerL', /Instant coffee: give a number from 0 to 1000/],
+    ['water without concentrate', { developerKind: 'concentrate', concentrateParts: 0 }, 'concentrateParts', /0\.1 to 100/],
+    ['minus water', { developerKind: 'concentrate', waterParts: -9 }, 'waterParts', /0 to 1000/],
+    ['a known time of nothing', { knownTimeOn: true, knownTimeMin: '' }, 'knownTimeMin', /0\.5 to 180 min/],
+    ['a jug that was poured away', { developerKind: 'jug', brewId: 'gone' }, 'brewId', /no longer on the bench/],
+    ['an hour of fixing', { fixMin: 60 }, 'fixMin', /0\.5 to 30/],
+    ['a push of nine stops', { pushStops: 9 }, 'pushStops', /-3 to 3/],
+  ])('%s explains itself', (_what, part, path, sentence) => {
+    expect(problemsOf(part).find((problem) => problem.path === path)?.message ?? '').toMatch(sentence);
+  });
+  test('what is typed for the other developer does not get in the way', () => {
+    expect(problemsOf({ developerKind: 'concentrate', agentPerL: 'lots' })).toEqual([]);
+  });
+  test('a plan opens as the form it came from', () => {
+    const part: Partial<PlanForm> = { developerKind: 'concentrate', concentrateFamilyId: 'hydroquinone-syrup', waterParts: 31, knownTimeOn: true, knownTimeMin: 7, pushStops: 1 };
+    const plan: Plan = { ...stamps, rollId: 'x', pinned: null, ...choicesOf(part) };
+    expect(choicesOf(planFormOf(plan, form))).toEqual(choicesOf(part));
+  });
+  test('a broken draft is passed over, a good one is taken', () => {
+    const withStock = { ...stamps, name: 'Larkholm Pan 200', ...stock };
+    expect(planFormInHand(roll, withStock, undefined, { temperatureC: { evil: true } }).temperatureC).toBe(20);
+    expect(planFormInHand(roll, withStock, undefined, { temperatureC: '21,' }).temperatureC).toBe('21,');
+  });
+});
+
+describe('from roll and plan to a request', () => {
+  test('55 years in a room', () => {
+    const request = estimateRequestFor(roll, stock, choicesOf(), null, NOW);
+    expect(request.age.storage).toEqual([{ years: 55, temperatureC: 21, temperatureSdC: 2, humid: false }]);
+    expect(request.age.sinceExposure[0]?.years).toBe(55);
+  });
+  test('an undated roll is old to an unknown degree', () => {
+    expect(rollAge({ ...roll, expiredYear: null }, 2026)).toMatchObject({ storage: [{ years: 30 }], yearsSd: 15 });
+    const band = (r: Roll) => estimate(estimateRequestFor(r, stock, choicesOf(), null, NOW)).lnSd;
+    expect(band({ ...roll, expiredYear: null })).toBeGreaterThan(band({ ...roll, expiredYear: 1996, expiredYearSd: 0 }));
+  });
+  test('film in date has no age, film not exposed no fading', () => {
+    expect(rollAge({ ...roll, expiredYear: 2028, exposure: { state: 'unexposed', year: null, index: null } }, 2026)).toMatchObject({ storage: [], sinceExposure: [] });
+  });
+  test('a jug brings its age and use', () => {
+    const jug: Brew = { ...stamps, id: 'jug', name: 'Hut coffee', developer: choicesOf().developer, bromideGPerL: 1, volumeMl: 600, mixedMs: NOW - 2 * 3_600_000, films: 1 };
+    const choices = choicesOf({ developerKind: 'jug', brewId: 'jug' }, [jug]);
+    expect(choices).toMatchObject({ brewId: 'jug', bromideGPerL: 1 });
+    expect(estimateRequestFor(roll, stock, choices, jug, NOW).wear).toEqual({ ageH: 2, films: 1, volumeMl: 600 });
+  });
+});
+
+describe('what goes into the jug', () => {
+  test('half a litre of standard coffee: 27 g soda, 8 g ascorbic acid, 20 g coffee (common practice, halved)', () => {
+    const amounts = Object.fromEntries(mixSheet(choicesOf().developer, 1, 500).map(({ id, amount }) => [id, amount]));
+    expect(amounts).toMatchObject({ water: 375, soda: 27, ascorbic: 8, 'instant-coffee': 20, bromide: 0.5, 'top-up': 500 });
+  });
+  test('concentrate and water add up to the tank', () => {
+    const lines = mixSheet({ kind: 'concentrate', familyId: 'hydroquinone-syrup', parts: { concentrate: 1, water: 31 } }, 0, 500);
+    expect(lines.map(({ amount }) => amount)).toEqual([484.375, 15.625]);
+  });
+  test('beer is most of the liquid, so there is little water', () => {
+    const lines = mixSheet({ kind: 'improvised', agents: [{ agentId: 'dark-beer', amountPerL: 1000 }], ascorbicGPerL: 16, sodaGPerL: 54 }, 0, 500);
+    expect(lines.some(({ id }) => id === 'water' || id === 'top-up')).toBe(false);
+    expect(lines[0]).toMatchObject({ id: 'dark-beer', amount: 500, unit: 'ml' });
+  });
+  test('names', () => {
+    expect(developerName({ kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } })).toBe('Metol–hydroquinone borax powder, undiluted');
+    expect(developerName(choicesOf().developer)).toBe('Instant coffee, 40 g/l');
+  });
+  test('too little concentrate for a film is a fact for the cautions', () => {
+    const choices = choicesOf({ developerKind: 'concentrate', concentrateFamilyId: 'p-aminophenol', waterParts: 300 });
+    const { concentrate } = planFacts(film, choices);
+    expect(concentrate?.mlPerFilm).toBeLessThan(concentrate?.leastMl ?? 0);
+  });
+});
+
+describe('where a roll stands', () => {
+  const pinned = { atMs: NOW, timeMin: 12, lowMin: 9, highMin: 16, ledger: [] };
+  const plan: Plan = { ...stamps, rollId: 'x', pinned, ...choicesOf() };
+  const run: Run = { ...stamps, rollId: 'x', planId: 'x', brewId: null, developerName: 'Coffee', temperatureC: 20, pinned, steps: [{ kind: 'develop', name: 'Develop', instruction: '', durationS: 720, cues: [] }], events: [] };
+  const begun: Run = { ...run, events: [{ kind: 'begin', stepIndex: 0, atMs: NOW }] };
+  const hung: Run = { ...run, events: [...begun.events, { kind: 'finish', atMs: NOW + 1 }] };
+  const monochrome = { familyId: 'pan-cubic-fast' } as const;
+  const standing = (part: Partial<Roll>, p?: Plan, r?: Run) => rollStanding({ ...roll, ...part }, monochrome, p, r, undefined);
+
+  test.each<[string, ReturnType<typeof standing>, string]>([
+    ['undated', standing({ expiredYear: null }), 'Date it'],
+    ['unexposed', standing({ exposure: { state: 'unexposed', year: null, index: null } }), 'Expose it'],
+    ['known', standing({}), 'Choose a time'],
+    ['pinned', standing({}, plan), 'Mix the brew'],
+    ['mixed', standing({}, { ...plan, brewId: 'b' }), 'Go to the tank'],
+    ['hung', standing({}, { ...plan, brewId: 'b' }, hung), 'Judge it'],
+    ['nitrate', standing({ formatId: 'cine35', expiredYear: 1950 }), 'What to do'],
+  ])('%s', (_what, where, label) => expect(nextAction(where, false).label).toBe(label));
+  test('running', () => expect(nextAction(standing({}, plan, begun), true).label).toBe('Back to the tank'));
+  test('a test not taken is passed by, not done', () => expect(standing({}, plan).states.test).toBe('skipped'));
+  test('likely nitrate waits in every later stage', () => {
+    const { states, forbidden } = standing({ formatId: 'cine35', expiredYear: 1950 });
+    expect(forbidden).toBe(true);
+    expect(Object.values(states).filter((state) => state === 'waiting')).toHaveLength(6);
+  });
+});
+
+describe('the roll’s form', () => {
+  const schema = rollFormSchema(2026);
+  const good: RollForm = { label: 'Tin 3', stockName: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, formatId: '120', expiredYear: 1971, expiredYearSd: 0, storageId: 'room', exposureState: 'unknown', exposedYear: null, exposureIndex: null, note: '' };
+  const messages = (part: Partial<Record<keyof RollForm, unknown>>) => {
+    const parsed = schema.safeParse({ ...good, ...part });
+    return parsed.success ? [] : parsed.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
+  };
+  test('takes what is known', () => expect(messages({})).toEqual([]));
+  test.each<[Partial<Record<keyof RollForm, unknown>>, RegExp]>([
+    [{ label: '  ' }, /^label: Give the roll a name/],
+    [{ iso: 'fast' }, /^iso: Film speed: give a number/],
+    [{ expiredYear: 1700 }, /^expiredYear: Box date: give a year from 1889 to 2036/],
+    [{ expiredYear: 1971.5 }, /^expiredYear/],
+    [{ exposedYear: 2030 }, /^exposedYear: Exposed: give a year from 1889 to 2026/],
+    [{ expiredYear: 1990, exposedYear: 1950 }, /not made before about 1984, so it cannot have been exposed in 1950/],
+    [{ exposureState: 'unexposed', exposedYear: 1970 }, /marked as not exposed/],
+    [{ exposureIndex: -1 }, /^exposureIndex/],
+  ])('%j explains itself', (part, sentence) => expect(messages(part).join('\n')).toMatch(sentence));
+  test('film shot before its date, or long after it, is ordinary', () => {
+    expect(messages({ expiredYear: 1971, exposedYear: 1968 })).toEqual([]);
+    expect(messages({ expiredYear: 1971, exposedYear: 2026 })).toEqual([]);
+  });
+  test('a guessed date does not accuse', () => expect(messages({ expiredYear: 1990, expiredYearSd: 12, exposedYear: 1962 })).toEqual([]));
+});

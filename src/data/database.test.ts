@@ -1,0 +1,151 @@
+import 'fake-indexeddb/auto';
+import Dexie from 'dexie';
+import { beforeEach, describe, expect, test } from 'vitest';
+import type { Migration } from '@/core/formats/migrations';
+import type { Plan } from '@/core/formats/records';
+import { runProgress } from '@/core/schedule/runState';
+import { importRecords, wipeRecords } from './backups';
+import { mixBrewOf, pourAway } from './brews';
+import { AetasDatabase, database } from './database';
+import { demoRecords } from './demo/demoRecords';
+import { seedDemo } from './demo/seedDemo';
+import { keepDraft, readDraft } from './drafts';
+import { addRoll, changeRoll, removeRoll, rollFormOf } from './rolls';
+import { layOutRun, recordEvent } from './runs';
+import { allRecords, replaceRecords, undoLast } from './safekeeping';
+import { guardedWrite, storageTrouble } from './write';
+
+const NOW = Date.UTC(2026, 10, 24, 12);
+
+beforeEach(async () => {
+  await Promise.all(database().tables.map((table) => table.clear()));
+});
+
+async function planOfPortraits(): Promise<Plan> {
+  await replaceRecords(demoRecords(NOW));
+  const plan = await database().plans.get('plan-portraits');
+  if (plan === undefined) throw new Error('The demo has no plan for the portraits.');
+  return plan;
+}
+
+describe('rolls', () => {
+  const form = { label: 'Tin 9', stockName: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, formatId: '120', expiredYear: 1971, expiredYearSd: 0, storageId: 'room', exposureState: 'unknown', exposedYear: null, exposureIndex: null, note: '' } as const;
+  test('a new roll brings its stock once, and its draft goes', async () => {
+    await keepDraft('roll:new', { label: 'Tin' });
+    const first = await addRoll(form);
+    await addRoll({ ...form, label: 'Tin 10' });
+    expect(await database().stocks.count()).toBe(1);
+    expect(await readDraft('roll:new')).toBeUndefined();
+    expect(await database().rolls.get(first)).toMatchObject({ label: 'Tin 9', expiredYear: 1971 });
+  });
+  test('a change keeps the identity, and reads back as the form', async () => {
+    const id = await addRoll(form);
+    await changeRoll(id, { ...form, storageId: 'cellar' });
+    const roll = await database().rolls.get(id);
+    const stock = await database().stocks.get(roll?.stockId ?? '');
+    if (roll === undefined || stock === undefined) throw new Error('lost');
+    expect(rollFormOf(roll, stock)).toEqual({ ...form, storageId: 'cellar' });
+  });
+  test('taking a roll off is undone with all that hangs on it', async () => {
+    await replaceRecords(demoRecords(NOW));
+    const before = await allRecords();
+    await removeRoll('past-01');
+    expect(await database().verdicts.where({ rollId: 'past-01' }).count()).toBe(0);
+    await undoLast();
+    expect(await allRecords()).toEqual(before);
+  });
+});
+
+describe('runs', () => {
+  test('an event counts only for a tab that has seen all the others', async () => {
+    const runId = await layOutRun(await planOfPortraits());
+    expect(await recordEvent(runId, 0, { kind: 'begin', stepIndex: 0, atMs: NOW })).toBe(true);
+    const both = await Promise.all([1, 1].map((seen) => recordEvent(runId, seen, { kind: 'begin', stepIndex: 1, atMs: NOW + 60_000 })));
+    expect(both.filter(Boolean)).toHaveLength(1);
+    expect((await database().runs.get(runId))?.events).toHaveLength(2);
+  });
+  test('the film counts against its brew once the developer is in, and not when that is undone', async () => {
+    const plan = await planOfPortraits();
+    const runId = await layOutRun(plan);
+    const films = async () => (await database().brews.get(plan.brewId ?? ''))?.films;
+    await recordEvent(runId, 0, { kind: 'begin', stepIndex: 0, atMs: NOW });
+    expect(await films()).toBe(0);
+    await recordEvent(runId, 1, { kind: 'begin', stepIndex: 1, atMs: NOW });
+    expect(await films()).toBe(1);
+    await recordEvent(runId, 2, { kind: 'undo', atMs: NOW });
+    expect(await films()).toBe(0);
+    await recordEvent(runId, 3, { kind: 'begin', stepIndex: 1, atMs: NOW });
+    await recordEvent(runId, 4, { kind: 'begin', stepIndex: 2, atMs: NOW });
+    expect(await films()).toBe(1);
+  });
+  test('laying out twice does not double a run that has not begun', async () => {
+    const plan = await planOfPortraits();
+    expect(await layOutRun(plan)).toBe(await layOutRun(plan));
+  });
+  test('a run keeps its steps when the plan changes later', async () => {
+    const plan = await planOfPortraits();
+    const runId = await layOutRun(plan);
+    await database().plans.update(plan.id, { temperatureC: 24 });
+    const run = await database().runs.get(runId);
+    expect(run?.temperatureC).toBe(20);
+    expect(run && runProgress(run.steps, run.events).phase).toBe('ready');
+  });
+});
+
+describe('brews', () => {
+  test('mixing ties a brew to its plan; pouring away leaves the plan without one', async () => {
+    await replaceRecords(demoRecords(NOW));
+    const plan = await database().plans.get('plan-instruments');
+    if (plan === undefined) throw new Error('lost');
+    const brewId = await mixBrewOf(plan);
+    expect((await database().plans.get(plan.id))?.brewId).toBe(brewId);
+    const brew = await database().brews.get(brewId);
+    if (brew === undefined) throw new Error('lost');
+    await pourAway(brew);
+    expect((await database().plans.get(plan.id))?.brewId).toBeNull();
+  });
+});
+
+describe('large acts', () => {
+  test('wipe and undo, drafts included', async () => {
+    await replaceRecords(demoRecords(NOW));
+    const before = await allRecords();
+    await wipeRecords();
+    expect((await allRecords()).rolls).toEqual([]);
+    await undoLast();
+    expect(await allRecords()).toEqual(before);
+  });
+  test('import replaces all or nothing', async () => {
+    await replaceRecords(demoRecords(NOW));
+    const before = await allRecords();
+    const doubled = { ...before, rolls: [...before.rolls, ...before.rolls] };
+    await expect(importRecords(doubled)).rejects.toThrow();
+    expect(await allRecords()).toEqual(before);
+    expect(storageTrouble()).toMatch(/could not store/);
+    await guardedWrite(async () => undefined);
+    expect(storageTrouble()).toBeNull();
+  });
+  test('an emptied demo bench stays empty', async () => {
+    await seedDemo();
+    expect(await database().rolls.count()).toBe(20);
+    await wipeRecords();
+    await seedDemo();
+    expect(await database().rolls.count()).toBe(0);
+  });
+});
+
+describe('migrations of the browser database', () => {
+  test('a step rewrites the records of an older database', async () => {
+    const name = 'aetas-migration';
+    const old = new AetasDatabase(name, []);
+    await old.rolls.bulkAdd(demoRecords(NOW).rolls);
+    const label = (await old.rolls.get('tin-3'))?.label;
+    old.close();
+    const shout: Migration = { to: 2, name: 'labels are shouted', change: (raw) => ({ ...raw, rolls: (raw.rolls ?? []).map((roll) => ({ ...(roll as { label: string }), label: (roll as { label: string }).label.toUpperCase() })) }) };
+    const fresh = new AetasDatabase(name, [shout]);
+    expect((await fresh.rolls.get('tin-3'))?.label).toBe(label?.toUpperCase());
+    expect(await fresh.rolls.count()).toBe(20);
+    fresh.close();
+    await Dexie.delete(name);
+  });
+});
