@@ -22,6 +22,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: chromium,
     trace: 'retain-on-failure',
+    actionTimeout: 10_000,
     locale: 'en-GB',
     timezoneId: 'UTC',
   },

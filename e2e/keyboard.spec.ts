@@ -6,14 +6,14 @@ test('every place has its key, and ? lists them', async ({ page }) => {
   await page.keyboard.press('b');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('can go today');
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('dialog').getByRole('heading', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
   await page.keyboard.press('l');
   await expect(page.locator('html')).toHaveAttribute('data-light', 'dim');
   await page.keyboard.press('/');
   await expect(page.getByLabel('Search')).toBeFocused();
-  await page.keyboard.type('reel b');
+  await page.keyboard.type('snow line');
   await expect(page.getByRole('status').first()).toHaveText('1 of 20');
   await page.getByLabel('Search').blur();
   await page.keyboard.press('n');
@@ -38,7 +38,8 @@ test('a roll is planned and brought to the tank without a pointer', async ({ pag
 test('a list opens, moves and closes by keys', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3');
   await page.getByRole('button', { name: 'Agitation' }).focus();
-  await page.keyboard.press('Enter');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('listbox')).toBeFocused();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Agitation' })).toContainText('last 10 s of each minute');

@@ -1,6 +1,6 @@
 'use client';
 
-import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react';
+import { Field, Label, Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react';
 import { Check, ChevronDown } from 'lucide-react';
 import { FieldError } from './Field';
 
@@ -25,21 +25,18 @@ interface ChoiceProps<T extends string> {
 export function Choice<T extends string>({ id, label, value, options, onChange, hint, error }: ChoiceProps<T>) {
   const chosen = options.find((option) => option.value === value);
   return (
-    <div className="min-w-0">
+    <Field className="min-w-0">
       <div className="flex flex-wrap items-baseline justify-between gap-x-3">
-        <span id={`${id}-label`} className="font-[620]">
-          {label}
-        </span>
+        <Label className="font-[620]">{label}</Label>
         {hint && <span className="text-[13px] text-ink2">{hint}</span>}
       </div>
       <Listbox value={value} onChange={onChange}>
         <div className="relative mt-1">
-          <ListboxButton id={id} aria-labelledby={`${id}-label ${id}`} className="box flex items-center justify-between gap-3 text-left">
+          <ListboxButton id={id} className="box flex items-center justify-between gap-3 text-left">
             <span className="min-w-0 truncate">{chosen?.name ?? 'Choose'}</span>
             <ChevronDown aria-hidden size={18} className="shrink-0" />
           </ListboxButton>
           <ListboxOptions
-            aria-labelledby={`${id}-label`}
             className="absolute left-0 right-0 z-20 mt-1 max-h-80 overflow-y-auto border border-ink bg-sheet py-1 focus:outline-none"
           >
             {options.map((option) => (
@@ -59,6 +56,6 @@ export function Choice<T extends string>({ id, label, value, options, onChange, 
         </div>
       </Listbox>
       <FieldError id={id} error={error} />
-    </div>
+    </Field>
   );
 }

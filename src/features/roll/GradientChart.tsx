@@ -33,8 +33,8 @@ export default function GradientChart({ study }: { study: Study }) {
   const words = `Average gradient net of fog against minutes. At ${formatMinutes(estimate.timeMin)} it is ${estimate.gradient.net.toFixed(2)}; the target is ${estimate.gradient.target.toFixed(2)}.`;
   return (
     <figure>
-      <div className="h-[280px]" role="img" aria-label={words}>
-        <Line key={light} data={data} options={options} plugins={plugins} />
+      <div className="h-[280px]">
+        <Line key={light} aria-label={words} data={data} options={options} plugins={plugins} />
       </div>
       <details className="mt-1 text-[13px] text-ink2">
         <summary>The same as a table</summary>

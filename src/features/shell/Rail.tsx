@@ -74,7 +74,7 @@ function UnitSwitch() {
     <button
       type="button"
       className="min-h-7 py-1 text-ink2 hover:text-ink"
-      aria-label={`Units: ${metric ? '°C and ml' : '°F and fl oz'}. Switch to ${metric ? '°F and fl oz' : '°C and ml'}.`}
+      aria-label={`${metric ? '°C · ml' : '°F · fl oz'}: units. Switch to ${metric ? '°F and fl oz' : '°C and ml'}.`}
       onClick={() => void changeSettings(metric ? { temperature: 'F', volume: 'floz' } : { temperature: 'C', volume: 'ml' })}
     >
       {metric ? '°C · ml' : '°F · fl oz'}
