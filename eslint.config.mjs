@@ -52,7 +52,7 @@ export default tseslint.config(
   ...layers.map(importRule),
   {
     files: ['src/core/**/*.ts'],
-    ignores: ['src/core/**/*.test.ts', 'src/core/**/*.bench.ts'],
+    ignores: ['src/core/**/*.test.ts', 'src/core/**/*.long.ts', 'src/core/testing/**'],
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'navigator', 'fetch', 'localStorage', 'indexedDB', 'performance', 'crypto'],
       'no-restricted-syntax': [

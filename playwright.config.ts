@@ -10,13 +10,15 @@ export const chromium = {
 
 export default defineConfig({
   testDir: 'e2e',
+  // Crash sweeps are files of their own, and run alone.
+  testMatch: process.env.AETAS_LONG === '1' ? '**/*.long.ts' : '**/*.spec.ts',
   outputDir: 'test-results',
   fullyParallel: true,
   workers: 2,
   retries: 0,
   timeout: 60_000,
   expect: { timeout: 10_000 },
-  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  reporter: [['list'], ['json', { outputFile: process.env.AETAS_LONG === '1' ? 'test-results/browser-long.json' : 'test-results/browser.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },

@@ -4,8 +4,9 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
-    include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
+    // Soaks are files of their own, and run alone.
+    include: process.env.AETAS_LONG === '1' ? ['src/**/*.long.ts'] : ['src/**/*.test.ts'],
     environment: 'node',
-    benchmark: { include: ['src/**/*.bench.ts'] },
+    testTimeout: process.env.AETAS_LONG === '1' ? 600_000 : 20_000,
   },
 });

@@ -2,7 +2,8 @@ import type { Brew, Plan } from '@/core/formats/records';
 import { developerName } from '@/core/plan/mixSheet';
 import { database } from './database';
 import { keepSafe } from './safekeeping';
-import { guardedWrite, newStamps, putRecord } from './write';
+import { putRecord } from './putRecord';
+import { guardedWrite, newStamps } from './write';
 
 /**
  * Records that the brew of a plan was mixed now, and ties it to the plan.

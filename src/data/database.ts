@@ -1,6 +1,7 @@
 import Dexie, { type EntityTable } from 'dexie';
 import { latestVersion, migrate, migrations, type Migration, type RawRecords } from '@/core/formats/migrations';
-import { tableNames, type Brew, type Draft, type Plan, type Roll, type Run, type Settings, type Stock, type Verdict } from '@/core/formats/records';
+import type { Brew, Draft, Plan, Roll, Run, Settings, Stock, Verdict } from '@/core/formats/records';
+import { tableNames } from '@/core/formats/tables';
 import { benchName } from './benchName';
 
 /** All records as they were before something large, so that it can be undone. */

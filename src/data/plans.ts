@@ -1,7 +1,8 @@
 import type { Plan, Pinned } from '@/core/formats/records';
 import type { PlanChoices } from '@/core/plan/planForm';
 import { database } from './database';
-import { guardedWrite, newStamps, putRecord } from './write';
+import { putRecord } from './putRecord';
+import { guardedWrite, newStamps } from './write';
 
 /** Key of the draft of a roll's plan. */
 export function planDraftKey(rollId: string): string {

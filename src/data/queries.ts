@@ -1,7 +1,8 @@
 'use client';
 
 import { useLiveQuery } from 'dexie-react-hooks';
-import { defaultSettings, tableNames, type Brew, type Plan, type Roll, type Run, type Settings, type Stock, type TableName, type Verdict } from '@/core/formats/records';
+import type { Brew, Plan, Roll, Run, Settings, Stock, TableName, Verdict } from '@/core/formats/records';
+import { defaultSettings, tableNames } from '@/core/formats/tables';
 import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
 import { database, type Safekeeping } from './database';
 

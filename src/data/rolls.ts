@@ -3,7 +3,8 @@ import type { Roll, Stock } from '@/core/formats/records';
 import { database } from './database';
 import { dropDraft } from './drafts';
 import { keepSafe } from './safekeeping';
-import { guardedWrite, newStamps, putRecord } from './write';
+import { putRecord } from './putRecord';
+import { guardedWrite, newStamps } from './write';
 
 /** Key of the draft of a roll's form; 'new' for a roll that is not stored yet. */
 export function rollDraftKey(rollId: string): string {

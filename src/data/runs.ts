@@ -6,7 +6,8 @@ import { runProgress } from '@/core/schedule/runState';
 import { wetSteps } from '@/core/schedule/wetSteps';
 import { roundToPourable } from '@/core/units/duration';
 import { database } from './database';
-import { guardedWrite, newStamps, putRecord } from './write';
+import { putRecord } from './putRecord';
+import { guardedWrite, newStamps } from './write';
 
 /**
  * Lays out a run of a pinned plan. A run of this roll that has not begun is laid out again instead of doubled.

@@ -1,5 +1,6 @@
 import { writeBackup, readBackup } from '@/core/formats/backup';
-import { noRecords, tableNames, type Records } from '@/core/formats/records';
+import type { Records } from '@/core/formats/records';
+import { noRecords, tableNames } from '@/core/formats/tables';
 import { database } from './database';
 import { guardedWrite } from './write';
 

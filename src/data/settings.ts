@@ -1,6 +1,8 @@
-import { defaultSettings, type Settings } from '@/core/formats/records';
+import type { Settings } from '@/core/formats/records';
+import { defaultSettings } from '@/core/formats/tables';
 import { database } from './database';
-import { guardedWrite, putRecord } from './write';
+import { putRecord } from './putRecord';
+import { guardedWrite } from './write';
 
 /** Changes some of the bench's settings. */
 export async function changeSettings(change: Partial<Omit<Settings, 'id'>>): Promise<void> {

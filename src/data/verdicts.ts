@@ -2,7 +2,8 @@ import type { Run } from '@/core/formats/records';
 import type { VerdictValues } from '@/core/outcome/verdict';
 import { database } from './database';
 import { dropDraft } from './drafts';
-import { guardedWrite, newStamps, putRecord } from './write';
+import { putRecord } from './putRecord';
+import { guardedWrite, newStamps } from './write';
 
 /** Key of the draft of a run's verdict. */
 export function verdictDraftKey(runId: string): string {

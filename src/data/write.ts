@@ -1,6 +1,3 @@
-import { recordSchemas, type Records, type TableName } from '@/core/formats/records';
-import { database } from './database';
-
 /** Why the last write failed, in words for the user; null while writing works. */
 let trouble: string | null = null;
 const listeners = new Set<() => void>();
@@ -51,17 +48,6 @@ function errorNames(error: unknown): string[] {
   if (!(error instanceof Error)) return [];
   const inner = 'inner' in error ? error.inner : undefined;
   return [error.name, ...errorNames(inner)];
-}
-
-/**
- * Checks a record against its schema and stores it.
- * @param table table name
- * @param record the record
- * @throws ZodError for a record of the wrong shape: a programmer's error
- */
-export async function putRecord<T extends TableName>(table: T, record: Records[T][number]): Promise<void> {
-  recordSchemas[table].parse(record);
-  await database().table(table).put(record);
 }
 
 /** Stamps for a new record. */

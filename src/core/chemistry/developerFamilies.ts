@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** A class of bought developer. */
 export const developerFamilySchema = z.object({

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** A kitchen source of phenolic developing agents. */
 export const organicAgentSchema = z.object({

@@ -4,7 +4,8 @@ import { REFERENCE_COFFEE_BREW, SODA_LN_SD_PER_LN, type ImprovisedStrength } fro
 import type { Parts } from '../chemistry/dilution';
 import { radiationFog } from '../films/ageFog';
 import { effectiveAge, effectiveAgeLnSd } from '../films/effectiveAge';
-import { stockFamilies, type StockFamily } from '../films/stockFamilies';
+import { stockFamilies } from '../films/stockFamilies';
+import type { StockFamily } from '../films/stockFamilySchema';
 import { BASE_GRADIENT, targetGradient } from '../kinetics/targets';
 import { agitationSchools } from '../schedule/agitationSchools';
 import type { EstimateRequest } from './request';

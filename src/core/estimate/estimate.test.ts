@@ -1,61 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { developerFamilyIds } from '../chemistry/developerFamilies';
-import { stockFamilyIds } from '../films/stockFamilies';
-import { purposeIds } from '../kinetics/targets';
-import { agitationSchoolIds } from '../schedule/agitationSchools';
 import { temperatureRate } from '../thermal/arrhenius';
+import { anyRequest } from '../testing/anyRequest';
 import { coffeeRequest, roomYears, sampleRequest } from '../testing/sampleRequest';
 import { Z80 } from './band';
 import { estimate, estimateFrom } from './estimate';
 import { gradientCurve } from './gradientCurve';
-import type { EstimateRequest, EstimateRequestInput } from './request';
+import type { EstimateRequestInput } from './request';
 import { estimateSchema } from './result';
 
 const time = (part: Partial<EstimateRequestInput> = {}): number => estimate(sampleRequest(part)).timeMin;
 
-/** Valid requests of every kind. */
-const requests: fc.Arbitrary<EstimateRequest> = fc
-  .record({
-    familyId: fc.constantFrom(...stockFamilyIds),
-    years: fc.double({ min: 0, max: 90, noNaN: true }),
-    storageC: fc.double({ min: -18, max: 32, noNaN: true }),
-    yearsSd: fc.double({ min: 0, max: 20, noNaN: true }),
-    concentrate: fc.boolean(),
-    developerId: fc.constantFrom(...developerFamilyIds),
-    water: fc.double({ min: 0, max: 100, noNaN: true }),
-    coffee: fc.double({ min: 5, max: 90, noNaN: true }),
-    ascorbic: fc.double({ min: 0, max: 30, noNaN: true }),
-    bromide: fc.double({ min: 0, max: 2, noNaN: true }),
-    temperatureC: fc.double({ min: 10, max: 35, noNaN: true }),
-    agitationId: fc.constantFrom(...agitationSchoolIds),
-    extend: fc.boolean(),
-    liftCap: fc.boolean(),
-    purpose: fc.constantFrom(...purposeIds),
-    pushStops: fc.double({ min: -2, max: 3, noNaN: true }),
-    films: fc.integer({ min: 0, max: 4 }),
-    ageH: fc.double({ min: 0, max: 12, noNaN: true }),
-  })
-  .map((r) =>
-    sampleRequest({
-      film: { familyId: r.familyId, iso: 100 },
-      age: { storage: [{ years: r.years, temperatureC: r.storageC }], yearsSd: r.yearsSd },
-      developer: r.concentrate
-        ? { kind: 'concentrate', familyId: r.developerId, parts: { concentrate: 1, water: r.water } }
-        : { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: r.coffee }], ascorbicGPerL: r.ascorbic, sodaGPerL: 60 },
-      bromideGPerL: r.bromide,
-      temperatureC: r.temperatureC,
-      agitationId: r.agitationId,
-      strategy: { id: r.extend ? 'extend' : 'hold', liftCap: r.liftCap },
-      target: { purpose: r.purpose, pushStops: r.pushStops },
-      wear: { films: r.films, ageH: r.ageH, volumeMl: 500 },
-    }),
-  );
-
 describe('properties of every estimate', () => {
   test('the ledger multiplies out to the time, its shares add up to one, and the band holds the time', () => {
     fc.assert(
-      fc.property(requests, (request) => {
+      fc.property(anyRequest, (request) => {
         const answer = estimate(request);
         const product = answer.ledger.reduce((running, row) => (row.ratio === null ? row.timeMin : running * row.ratio), 1);
         expect(product / answer.timeMin).toBeCloseTo(1, 9);
@@ -69,7 +28,7 @@ describe('properties of every estimate', () => {
   });
   test('every number is finite and fits the published schema', () => {
     fc.assert(
-      fc.property(requests, (request) => {
+      fc.property(anyRequest, (request) => {
         expect(estimateSchema.safeParse(estimate(request)).error?.issues ?? []).toEqual([]);
       }),
       { numRuns: 300 },
@@ -77,7 +36,7 @@ describe('properties of every estimate', () => {
   });
   test('Extend never takes less than Hold, and within its cap never more than half as long again', () => {
     fc.assert(
-      fc.property(requests, (request) => {
+      fc.property(anyRequest, (request) => {
         const hold = estimate({ ...request, strategy: { id: 'hold', liftCap: false } });
         const extend = estimate({ ...request, strategy: { id: 'extend', liftCap: false } });
         expect(extend.timeMin).toBeGreaterThanOrEqual(hold.timeMin * (1 - 1e-9));

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { developerFamilyIds } from '../chemistry/developerFamilies';
 import { organicAgentIds } from '../chemistry/organicAgents';
 import { BROMIDE_LIMIT_G_PER_L } from '../chemistry/restrainer';

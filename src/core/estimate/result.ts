@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { cautionNoteSchema } from '../safety/cautionNote';
 import { ledgerRowIds } from './parameters';
 

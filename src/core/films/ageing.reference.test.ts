@@ -6,7 +6,8 @@ import { ageFog, radiationFog } from './ageFog';
 import { AGEING_Q10, effectiveAge, effectiveAgeLnSd, storageFactor } from './effectiveAge';
 import { gradientAfterAge } from './gradientAfterAge';
 import { latentImageLoss, speedLoss } from './speedLoss';
-import { stockFamilies, stockFamilyIds, stockFamilySchema } from './stockFamilies';
+import { stockFamilies, stockFamilyIds } from './stockFamilies';
+import { stockFamilySchema } from './stockFamilySchema';
 
 const room = (years: number) => [{ years, temperatureC: 21, humid: false }];
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { rollSchema, stockSchema } from '../formats/records';
 import { LONGEST_SHELF_YEARS } from './rollAge';
 

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** A bath or rinse between developer and fixer. */
 export const stopSchoolSchema = z.object({

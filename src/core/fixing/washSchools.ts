@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** A way of washing: changes of water with inversions, or minutes of running water. */
 export const washSchoolSchema = z.object({

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 export const wettingBathSchema = z.object({ name: z.string(), instruction: z.string(), durationS: z.number().nonnegative() });
 

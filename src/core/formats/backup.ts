@@ -1,8 +1,9 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { problemsFromZod } from '../problemsFromZod';
 import { failure, success, type Problem, type Result } from '../result';
 import { latestVersion, migrate, migrations, type Migration, type RawRecords } from './migrations';
-import { noRecords, recordSchemas, tableNames, type Records, type TableName } from './records';
+import { recordSchemas, type Records, type TableName } from './records';
+import { noRecords, tableNames } from './tables';
 
 /** What the first line of an exported file says it is. */
 export const BACKUP_FORMAT = 'aetas-records';

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { estimateRequestSchema, partsSchema } from '../estimate/request';
 import { ledgerRowSchema } from '../estimate/result';
 import { filmFormatIds } from '../films/filmFormats';
@@ -118,8 +118,6 @@ export const settingsSchema = z.strictObject({
 /** A form that was not finished: its fields as typed. */
 export const draftSchema = z.strictObject({ id, values: z.unknown(), updatedMs: instantMs });
 
-export const defaultSettings: Settings = { id: 'bench', temperature: 'C', volume: 'ml', sound: true };
-
 export type Stock = z.infer<typeof stockSchema>;
 export type Roll = z.infer<typeof rollSchema>;
 export type Brew = z.infer<typeof brewSchema>;
@@ -130,7 +128,7 @@ export type Pinned = z.infer<typeof pinnedSchema>;
 export type Draft = z.infer<typeof draftSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 
-/** Every table of records, by name. The database, the exported file and the import share this list. */
+/** Schema of every table's records. */
 export const recordSchemas = {
   settings: settingsSchema,
   stocks: stockSchema,
@@ -144,9 +142,3 @@ export const recordSchemas = {
 
 export type TableName = keyof typeof recordSchemas;
 export type Records = { [K in TableName]: z.infer<(typeof recordSchemas)[K]>[] };
-export const tableNames = Object.keys(recordSchemas) as TableName[];
-
-/** No records at all. */
-export function noRecords(): Records {
-  return { settings: [], stocks: [], rolls: [], brews: [], plans: [], runs: [], verdicts: [], drafts: [] };
-}

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** What the negative is for, and the average gradient that suits it. */
 export const purposeSchema = z.object({ name: z.string(), gradient: z.number().positive() });

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { developerFamilies, developerFamilyIds } from '../chemistry/developerFamilies';
 import { organicAgentIds, organicAgents } from '../chemistry/organicAgents';
 import { REFERENCE_COFFEE_BREW } from '../chemistry/improvisedStrength';

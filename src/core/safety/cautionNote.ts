@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** Where in the work a caution is shown: at the step where it bites. */
 export const cautionPlaces = ['identify', 'choose', 'mix', 'run', 'after'] as const;

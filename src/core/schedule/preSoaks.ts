@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 
 /** A bath before the developer. */
 export const preSoakSchema = z.object({

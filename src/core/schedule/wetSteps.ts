@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { stopSchoolIds, stopSchools } from '../fixing/stopSchools';
 import { washSchoolIds, washSchools } from '../fixing/washSchools';
 import { wettingBathIds, wettingBaths } from '../fixing/wettingBaths';

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { demoRecords } from './demoRecords';
 import { BACKUP_FORMAT, readBackup, writeBackup } from '@/core/formats/backup';
 import { latestVersion, migrate, migrations, type Migration } from '@/core/formats/migrations';
-import { tableNames } from '@/core/formats/records';
+import { tableNames } from '@/core/formats/tables';
 
 const records = demoRecords(Date.UTC(2026, 10, 24, 12));
 const text = writeBackup(records, '2026-11-24T12:00:00.000Z');

@@ -1,6 +1,7 @@
 import { estimate } from '@/core/estimate/estimate';
 import { filmFormats } from '@/core/films/filmFormats';
-import { defaultSettings, noRecords, type Brew, type Plan, type Records, type Roll, type Run, type Stock } from '@/core/formats/records';
+import type { Brew, Plan, Records, Roll, Run, Stock } from '@/core/formats/records';
+import { defaultSettings, noRecords } from '@/core/formats/tables';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
 import { developerName } from '@/core/plan/mixSheet';
 import { initialPlanForm, readPlanForm, type PlanForm } from '@/core/plan/planForm';

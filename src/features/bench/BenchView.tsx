@@ -1,14 +1,14 @@
 'use client';
 
-import { format } from 'date-fns';
+import { lightFormat } from 'date-fns';
 import Link from 'next/link';
 import { jugState } from '@/core/chemistry/jugState';
+import type { BenchTime } from '@/core/plan/benchTimes';
 import { nextAction } from '@/core/plan/nextAction';
 import { runProgress } from '@/core/schedule/runState';
 import { formatMinutes } from '@/core/units/duration';
-import { pourAway } from '@/data/brews';
 import { useBench, useLog, useSettings, type Bench, type LogEntry, type RollDossier } from '@/data/queries';
-import { contrastGrades } from '@/core/outcome/verdict';
+import { contrastGrades } from '@/core/outcome/grades';
 import { formatQuantity } from '@/core/units/quantity';
 import { rollShortLine } from '@/features/roll/rollWords';
 import { Empty, TinPicture } from '@/ui/Empty';
@@ -16,7 +16,7 @@ import { SmallRibbon } from '@/ui/Ribbon';
 import { classes } from '@/ui/classes';
 import { useNow } from '@/ui/useNow';
 import { benchHeadline } from './benchWords';
-import { useBenchTimes, type BenchTime } from './useBenchTimes';
+import { useBenchTimes } from './useBenchTimes';
 
 /** Everything in hand: rolls with their next action, jugs with what is left in them, the last thing learned. */
 export function BenchView() {
@@ -149,7 +149,7 @@ function Jugs({ brews, nowMs }: { brews: Bench['brews']; nowMs: number }) {
                 <span>
                   <b>{brew.name}</b> <span className="text-ink2">· {formatQuantity(brew.volumeMl, 'volume', units)}</span>
                 </span>
-                <button type="button" className="act-plain shrink-0 text-[13px] text-ink2" onClick={() => void pourAway(brew)}>
+                <button type="button" className="act-plain shrink-0 text-[13px] text-ink2" onClick={() => void import('@/data/brews').then(({ pourAway }) => pourAway(brew))}>
                   Pour away<span className="sr-only"> {brew.name}</span>
                 </button>
               </div>
@@ -169,7 +169,7 @@ function Jugs({ brews, nowMs }: { brews: Bench['brews']; nowMs: number }) {
 }
 
 function mixedWords(mixedMs: number, nowMs: number): string {
-  return format(mixedMs, nowMs - mixedMs < 20 * 3_600_000 ? 'HH:mm' : 'd MMM');
+  return lightFormat(mixedMs, nowMs - mixedMs < 20 * 3_600_000 ? 'HH:mm' : 'yyyy-MM-dd');
 }
 
 function LastJudged({ log }: { log: LogEntry[] | undefined }) {

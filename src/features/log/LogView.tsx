@@ -5,7 +5,7 @@ import { format } from 'date-fns';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { contrastGrades, fogGrades } from '@/core/outcome/verdict';
+import { contrastGrades, fogGrades } from '@/core/outcome/grades';
 import { runProgress } from '@/core/schedule/runState';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { useLog, type LogEntry } from '@/data/queries';

@@ -3,7 +3,8 @@
 import { format } from 'date-fns';
 import { useEffect, useRef, useState } from 'react';
 import type { Problem } from '@/core/result';
-import { tableNames, type Records } from '@/core/formats/records';
+import type { Records } from '@/core/formats/records';
+import { tableNames } from '@/core/formats/tables';
 import { benchName, chooseBench, type BenchName } from '@/data/benchName';
 import { importRecords, wipeRecords } from '@/data/backups';
 import { useLastSafekeeping, useRecordCounts } from '@/data/queries';

@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import type { Estimate } from '@/core/estimate/result';
 import { storagePresets } from '@/core/films/storagePresets';
 import { exposureStates } from '@/core/formats/records';
-import { contrastGrades, fogGrades } from '@/core/outcome/verdict';
+import { contrastGrades, fogGrades } from '@/core/outcome/grades';
 import { stages, type StageId } from '@/core/plan/rollStages';
 import { runProgress } from '@/core/schedule/runState';
 import { formatDuration, formatMinutes } from '@/core/units/duration';

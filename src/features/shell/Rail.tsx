@@ -3,7 +3,6 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useSettings } from '@/data/queries';
-import { changeSettings } from '@/data/settings';
 import { classes } from '@/ui/classes';
 import { lights, setLight, useLight, type Light } from '@/ui/light';
 
@@ -75,7 +74,7 @@ function UnitSwitch() {
       type="button"
       className="min-h-7 py-1 text-ink2 hover:text-ink"
       aria-label={`${metric ? '°C · ml' : '°F · fl oz'}: units. Switch to ${metric ? '°F and fl oz' : '°C and ml'}.`}
-      onClick={() => void changeSettings(metric ? { temperature: 'F', volume: 'floz' } : { temperature: 'C', volume: 'ml' })}
+      onClick={() => void import('@/data/settings').then(({ changeSettings }) => changeSettings(metric ? { temperature: 'F', volume: 'floz' } : { temperature: 'C', volume: 'ml' }))}
     >
       {metric ? '°C · ml' : '°F · fl oz'}
     </button>

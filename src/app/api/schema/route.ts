@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod';
 import { estimateRequestSchema } from '@/core/estimate/request';
 import { estimateSchema } from '@/core/estimate/result';
 

@@ -1,0 +1,104 @@
+import { gzipSync } from 'node:zlib';
+import { join } from 'node:path';
+import { all, create } from 'mathjs';
+import { chromium } from '@playwright/test';
+import { runnerImport } from 'vite';
+import { ensureBuild } from './build.mjs';
+import { ensureChromium, ensurePackages, root, start, tool } from './shell.mjs';
+
+/**
+ * Speed and size, measured on this machine and held against its own yardstick: mathjs evaluating the same closed form.
+ * Prints a table; exits non-zero when a limit is broken.
+ */
+const ROUNDS = 4000;
+const PORT = 4313;
+let broken = 0;
+
+function report(what, value, unit, limit) {
+  const ok = limit === undefined || value <= limit;
+  if (!ok) broken += 1;
+  console.log(`${what.padEnd(62)} ${value.toFixed(value < 10 ? 3 : 1).padStart(9)} ${unit.padEnd(3)} ${limit === undefined ? '' : `limit ${limit} ${unit} ${ok ? 'kept' : 'BROKEN'}`}`);
+}
+
+/** Median time of a call, ms, after a warm-up. */
+function medianMs(call) {
+  for (let round = 0; round < ROUNDS / 4; round++) call();
+  const times = [];
+  for (let round = 0; round < ROUNDS; round++) {
+    const from = performance.now();
+    call();
+    times.push(performance.now() - from);
+  }
+  return times.sort((a, b) => a - b)[ROUNDS / 2];
+}
+
+async function load(path) {
+  return (await runnerImport(join(root, path), { configFile: false, logLevel: 'error' })).module;
+}
+
+async function benchCore() {
+  const { estimate } = await load('src/core/estimate/estimate.ts');
+  const { sampleRequest, roomYears } = await load('src/core/testing/sampleRequest.ts');
+  const math = create(all);
+  const formula = math.compile(
+    '(0.06 * tb + log(G / (G - target)) / (log(G / (G - base)) / (tb * 0.94))) / (q10 ^ ((1 / 293.15 - 1 / (T + 273.15)) / (1 / 293.15 - 1 / 303.15)) * (P / 40.8) ^ 0.8 * ((A + 0.5) / 16.5) ^ 0.25 * agitation)',
+  );
+  const scope = { tb: 12.8, G: 1.15, base: 0.58, target: 0.62, q10: 2.2, T: 21, P: 38.8, A: 16, agitation: 1.06 };
+  const yardstick = medianMs(() => formula.evaluate(scope));
+  const fresh = sampleRequest();
+  const old = sampleRequest({ age: roomYears(31), strategy: { id: 'extend' } });
+  const freshMs = medianMs(() => estimate(fresh));
+  const oldMs = medianMs(() => estimate(old));
+  report('yardstick: one mathjs evaluation of the closed form, median', yardstick, 'ms');
+  report('estimate() of fresh film, median', freshMs, 'ms', 0.5);
+  report('estimate() of old film with Extend, median', oldMs, 'ms', 0.5);
+  report('  fresh, as a multiple of the yardstick', freshMs / yardstick, '×');
+  report('  old, as a multiple of the yardstick', oldMs / yardstick, '×');
+}
+
+async function benchBrowser() {
+  ensureBuild();
+  const address = `http://127.0.0.1:${PORT}`;
+  const server = start(tool('next'), ['start', '--hostname', '127.0.0.1', '--port', String(PORT)], {}, 'ignore');
+  try {
+    while (!(await fetch(address).catch(() => ({ ok: false }))).ok) await new Promise((resolve) => setTimeout(resolve, 150));
+    const html = await (await fetch(address)).text();
+    // Polyfills marked noModule are for browsers without modules: none that can run Aetas loads them.
+    const tags = [...html.matchAll(/<script[^>]*\bsrc="([^"]+\.js)"[^>]*>/g)].filter(([tag]) => !tag.includes('noModule'));
+    const scripts = [...new Set(tags.map(([, path]) => path))];
+    const sizes = await Promise.all(scripts.map(async (path) => gzipSync(Buffer.from(await (await fetch(address + path)).arrayBuffer())).length));
+    report(`Bench route: first-load JavaScript, gzipped, ${scripts.length} files`, sizes.reduce((sum, size) => sum + size, 0) / 1024, 'kB', 220);
+
+    const browser = await chromium.launch({ executablePath: ensureChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.addInitScript(() => localStorage.setItem('aetas.bench', 'demo'));
+    await page.goto(`${address}/rolls/tin-3`);
+    await page.locator('canvas').waitFor();
+    await page.waitForTimeout(1000);
+    await page.evaluate(() => {
+      window.longest = 0;
+      window.tasks = 0;
+      new PerformanceObserver((list) => {
+        for (const { duration } of list.getEntries()) {
+          window.tasks += 1;
+          window.longest = Math.max(window.longest, duration);
+        }
+      }).observe({ type: 'longtask' });
+    });
+    for (const [field, text] of [['temperatureC', '21.5'], ['agentPerL', '36.25'], ['sodaGPerL', '52.5'], ['volumeMl', '550'], ['pushStops', '0.5']]) {
+      await page.locator(`#${field}`).fill('');
+      await page.locator(`#${field}`).pressSequentially(text, { delay: 60 });
+    }
+    await page.waitForTimeout(500);
+    const { longest, tasks } = await page.evaluate(() => ({ longest: window.longest, tasks: window.tasks }));
+    report(`typing in the plan: longest task of ${tasks} over 50 ms`, longest, 'ms', 50);
+    await browser.close();
+  } finally {
+    server.kill();
+  }
+}
+
+ensurePackages();
+await benchCore();
+await benchBrowser();
+process.exit(broken === 0 ? 0 : 1);

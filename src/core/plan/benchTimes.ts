@@ -1,0 +1,43 @@
+import { estimate } from '../estimate/estimate';
+import type { Brew, Plan, Roll, Stock } from '../formats/records';
+import { estimateRequestFor } from './estimateRequestFor';
+import { readPlanForm } from './planForm';
+import { planFormInHand } from './planInHand';
+
+/** A time with its band, and whether it is decided. */
+export interface BenchTime {
+  rollId: string;
+  timeMin: number;
+  lowMin: number;
+  highMin: number;
+  pinned: boolean;
+}
+
+/** A roll with what decides its time. */
+export interface RollInHand {
+  roll: Roll;
+  stock: Stock;
+  plan: Plan | undefined;
+  planDraft: unknown;
+}
+
+/**
+ * The times of rolls as they stand: pinned, or estimated from the plan as last typed.
+ * @param rolls rolls with their plans
+ * @param jugs brews on the bench
+ * @param nowMs this instant, ms since the epoch
+ * @returns one entry for each roll that has a time; a roll whose form is not valid has none
+ */
+export function benchTimes(rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number): BenchTime[] {
+  return rolls.flatMap(({ roll, stock, plan, planDraft }): BenchTime[] => {
+    if (plan?.pinned) {
+      const { timeMin, lowMin, highMin } = plan.pinned;
+      return [{ rollId: roll.id, timeMin, lowMin, highMin, pinned: true }];
+    }
+    const choices = readPlanForm(planFormInHand(roll, stock, plan, planDraft), roll, jugs);
+    if (!choices.ok) return [];
+    const brew = jugs.find((jug) => jug.id === choices.value.brewId) ?? null;
+    const { timeMin, band } = estimate(estimateRequestFor(roll, stock, choices.value, brew, nowMs));
+    return [{ rollId: roll.id, timeMin, lowMin: band.lowMin, highMin: band.highMin, pinned: false }];
+  });
+}
