@@ -35,10 +35,11 @@ export function tool(name) {
 export function ensurePackages() {
   const installed = `${root}node_modules/.package-lock.json`;
   if (existsSync(installed) && statSync(installed).mtimeMs >= statSync(`${root}package-lock.json`).mtimeMs) return;
-  console.log('Installing packages (npm ci).');
-  const code = run('npm', ['ci', '--no-audit', '--no-fund']);
+  console.log('Installing packages.');
+  // Not `npm ci`: it refuses a lock file that lacks another platform's optional binaries.
+  const code = run('npm', ['install', '--no-save', '--no-audit', '--no-fund']);
   if (code !== 0) {
-    console.error('The packages could not be installed: npm ci failed. Check the network and the messages above, then try again.');
+    console.error('The packages could not be installed: npm install failed. Check the network and the messages above, then try again.');
     process.exit(code);
   }
 }
