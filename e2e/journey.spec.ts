@@ -156,7 +156,7 @@ test('a concentrate by dilution, an unexposed roll, and jugs that wear', async (
   await page.getByLabel('Water', { exact: true }).fill('63');
   await expect(page.getByText('Dilution 1+63')).toBeVisible();
   await page.getByRole('button', { name: /^Pin .* and mix$/ }).click();
-  await expect(page.getByRole('list', { name: 'What goes in, in order' })).toContainText('8 ml');
+  await expect(page.getByRole('list', { name: 'What goes in, in order' })).toContainText('7.8 ml');
   await page.getByRole('button', { name: 'It is mixed' }).click();
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(page.getByRole('region', { name: 'In the jugs' })).toContainText('Hydroquinone syrup concentrate 1+63');

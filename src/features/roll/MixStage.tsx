@@ -25,7 +25,7 @@ export function MixStage({ dossier: { roll, stock, plan, brew }, inHand, units }
                 {line.name}
                 {line.hint !== '' && <span className="block text-[13px] text-ink2">{line.hint}</span>}
               </span>
-              <span className="num text-[20px] whitespace-nowrap">{line.unit === 'g' ? `${formatNumber(line.amount, 1)} g` : formatQuantity(line.amount, 'volume', units)}</span>
+              <span className="num text-[20px] whitespace-nowrap">{line.unit === 'g' ? `${formatNumber(line.amount, 1)} g` : formatQuantity(line.amount, 'volume', units, line.amount < 100 ? 1 : undefined)}</span>
             </li>
           ))}
         </ol>

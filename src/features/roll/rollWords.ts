@@ -26,5 +26,5 @@ export function rollLine(roll: Roll, stock: Stock, thisYear: number): string {
 
 /** A shorter line for lists. */
 export function rollShortLine(roll: Roll, stock: Stock, thisYear: number): string {
-  return [stock.name, ageWords(roll, thisYear), exposureWords[roll.exposure.state]].join(' · ');
+  return [stock.name, ageWords(roll, thisYear).replace(' past its date', ''), exposureWords[roll.exposure.state]].join(' · ');
 }
