@@ -42,12 +42,14 @@ test('a form killed at any letter comes back with all but the last letters', asy
     await page.goto('/rolls/new');
     const note = page.getByLabel('Note');
     await note.fill('');
-    await note.pressSequentially(text.slice(0, letters));
+    // Faster than any hand.
+    await note.pressSequentially(text.slice(0, letters), { delay: 20 });
     await page.close({ runBeforeUnload: false });
     const next = await context.newPage();
     await next.goto('/rolls/new');
-    await expect.poll(async () => text.slice(0, letters).startsWith(await next.getByLabel('Note').inputValue())).toBe(true);
-    expect((await next.getByLabel('Note').inputValue()).length).toBeGreaterThanOrEqual(letters - 2);
+    const kept = await next.getByLabel('Note').inputValue();
+    expect(text.startsWith(kept)).toBe(true);
+    expect(kept.length).toBeGreaterThanOrEqual(letters - 2);
     await next.close();
   }
 });

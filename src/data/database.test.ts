@@ -9,7 +9,7 @@ import { mixBrewOf, pourAway } from './brews';
 import { AetasDatabase, database } from './database';
 import { demoRecords } from './demo/demoRecords';
 import { seedDemo } from './demo/seedDemo';
-import { keepDraft, readDraft } from './drafts';
+import { dropDraft, keepDraft, readDraft } from './drafts';
 import { addRoll, changeRoll, removeRoll, rollFormOf } from './rolls';
 import { layOutRun, recordEvent } from './runs';
 import { allRecords, replaceRecords, undoLast } from './safekeeping';
@@ -103,6 +103,19 @@ describe('brews', () => {
     if (brew === undefined) throw new Error('lost');
     await pourAway(brew);
     expect((await database().plans.get(plan.id))?.brewId).toBeNull();
+  });
+});
+
+describe('drafts', () => {
+  test('fast typing is kept to the last letter, in few writes', async () => {
+    const text = 'Behind the barograph';
+    await Promise.all([...text].map((_, index) => keepDraft('roll:new', { note: text.slice(0, index + 1) })));
+    expect(await readDraft('roll:new')).toEqual({ note: text });
+  });
+  test('a form that was finished does not come back', async () => {
+    await keepDraft('note:a', 'late');
+    await dropDraft('note:a');
+    expect(await readDraft('note:a')).toBeUndefined();
   });
 });
 

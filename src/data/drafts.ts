@@ -1,13 +1,30 @@
 import { database } from './database';
 import { guardedWrite } from './write';
 
+/** Forms whose latest fields wait for a write that is under way. */
+const waiting = new Map<string, unknown>();
+const writing = new Map<string, Promise<void>>();
+
 /**
- * Keeps a form as typed. Called on every change.
+ * Keeps a form as typed. Called on every change. While one write is under way only the latest fields wait, so that fast
+ * typing never queues up behind itself.
  * @param key which form
  * @param values its fields as typed
+ * @returns settles when these fields, or later ones, are stored
  */
-export async function keepDraft(key: string, values: unknown): Promise<void> {
-  await guardedWrite(() => database().drafts.put({ id: key, values, updatedMs: Date.now() }));
+export function keepDraft(key: string, values: unknown): Promise<void> {
+  waiting.set(key, values);
+  const under = writing.get(key) ?? writeWaiting(key).finally(() => writing.delete(key));
+  writing.set(key, under);
+  return under;
+}
+
+async function writeWaiting(key: string): Promise<void> {
+  while (waiting.has(key)) {
+    const values = waiting.get(key);
+    waiting.delete(key);
+    await guardedWrite(() => database().drafts.put({ id: key, values, updatedMs: Date.now() }));
+  }
 }
 
 /** The kept fields of a form, or undefined. */
@@ -17,5 +34,6 @@ export async function readDraft(key: string): Promise<unknown> {
 
 /** Forgets a form that was finished. */
 export async function dropDraft(key: string): Promise<void> {
+  waiting.delete(key);
   await database().drafts.delete(key);
 }
