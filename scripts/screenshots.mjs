@@ -20,6 +20,8 @@ const views = [
   { file: 'bench-phone', path: '/', size: phone },
   { file: 'new-roll', path: '/rolls/new' },
   { file: 'rolls', path: '/rolls' },
+  { file: 'roll-identify', path: '/rolls/tin-3#identify', ready: identified },
+  { file: 'roll-identify-phone', path: '/rolls/tin-3#identify', size: phone, light: 'dim', ready: identified },
   { file: 'roll-choose', path: '/rolls/tin-3', ready: chosen },
   { file: 'roll-choose-dim', path: '/rolls/tin-3', light: 'dim', ready: chosen },
   { file: 'roll-choose-phone', path: '/rolls/tin-3', size: phone, ready: chosen },
@@ -34,6 +36,12 @@ const views = [
   { file: 'handbook', path: '/handbook' },
   { file: 'records', path: '/records' },
 ];
+
+async function identified(page) {
+  await page.getByRole('heading', { name: 'When was it made?' }).waitFor();
+  await page.locator('#identify').evaluate((section) => section.scrollIntoView());
+  await page.waitForTimeout(300);
+}
 
 async function chosen(page) {
   await page.getByTestId('band').waitFor();

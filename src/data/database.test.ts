@@ -1,8 +1,8 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { beforeEach, describe, expect, test } from 'vitest';
-import type { Migration } from '@/core/formats/migrations';
-import type { Plan } from '@/core/formats/records';
+import { readBackup } from '@/core/formats/backup';
+import { rollSchema, type Plan } from '@/core/formats/records';
 import { runProgress } from '@/core/schedule/runState';
 import { importRecords, wipeRecords } from './backups';
 import { mixBrewOf, pourAway } from './brews';
@@ -10,7 +10,8 @@ import { AetasDatabase, database } from './database';
 import { demoRecords } from './demo/demoRecords';
 import { seedDemo } from './demo/seedDemo';
 import { dropDraft, keepDraft, readDraft } from './drafts';
-import { addRoll, changeRoll, removeRoll, rollFormOf } from './rolls';
+import { stayAt } from '@/core/films/storageStay';
+import { addRoll, changeDossier, changeRoll, removeRoll, rollFormOf } from './rolls';
 import { layOutRun, recordEvent } from './runs';
 import { allRecords, replaceRecords, undoLast } from './safekeeping';
 import { guardedWrite, storageTrouble } from './write';
@@ -29,22 +30,25 @@ async function planOfPortraits(): Promise<Plan> {
 }
 
 describe('rolls', () => {
-  const form = { label: 'Tin 9', stockName: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, formatId: '120', expiredYear: 1971, expiredYearSd: 0, storageId: 'room', exposureState: 'unknown', exposedYear: null, exposureIndex: null, note: '' } as const;
+  const form = { label: 'Tin 9', stockName: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, formatId: '120', expiredYear: 1971, dateSlackYears: 0, storageId: 'room', exposureState: 'unknown', exposedYear: null, exposureIndex: null, note: '' } as const;
   test('a new roll brings its stock once, and its draft goes', async () => {
     await keepDraft('roll:new', { label: 'Tin' });
     const first = await addRoll(form);
     await addRoll({ ...form, label: 'Tin 10' });
     expect(await database().stocks.count()).toBe(1);
     expect(await readDraft('roll:new')).toBeUndefined();
-    expect(await database().rolls.get(first)).toMatchObject({ label: 'Tin 9', expiredYear: 1971 });
+    expect(await database().rolls.get(first)).toMatchObject({ label: 'Tin 9', hints: [{ kind: 'stamp', year: 1971, slackYears: 0 }], storage: [{ placeId: 'room' }] });
   });
   test('a change keeps the identity, and reads back as the form', async () => {
     const id = await addRoll(form);
-    await changeRoll(id, { ...form, storageId: 'cellar' });
+    await changeRoll(id, { ...form, label: 'Tin 9, dusted', exposureState: 'known' });
+    await changeDossier(id, { storage: [stayAt('room', 1990), stayAt('cellar')] });
     const roll = await database().rolls.get(id);
     const stock = await database().stocks.get(roll?.stockId ?? '');
     if (roll === undefined || stock === undefined) throw new Error('lost');
-    expect(rollFormOf(roll, stock)).toEqual({ ...form, storageId: 'cellar' });
+    expect(rollFormOf(roll, stock)).toEqual({ ...form, label: 'Tin 9, dusted', exposureState: 'known', expiredYear: null });
+    expect(roll.hints).toEqual([{ kind: 'stamp', year: 1971, slackYears: 0 }]);
+    expect(roll.storage.map(({ untilYear }) => untilYear)).toEqual([1990, null]);
   });
   test('taking a roll off is undone with all that hangs on it', async () => {
     await replaceRecords(demoRecords(NOW));
@@ -148,17 +152,25 @@ describe('large acts', () => {
 });
 
 describe('migrations of the browser database', () => {
-  test('a step rewrites the records of an older database', async () => {
+  /** A roll as version 1 stored it. */
+  const oldRoll = { id: 'old', createdMs: NOW, updatedMs: NOW, label: 'Tin 1', stockId: 's', formatId: 'sheet45', expiredYear: 1971, expiredYearSd: 2, storageId: 'cellar', exposure: { state: 'unknown', year: null, index: null }, note: '' };
+
+  test('a database of version 1 opens with its rolls as dossiers', async () => {
     const name = 'aetas-migration';
     const old = new AetasDatabase(name, []);
-    await old.rolls.bulkAdd(demoRecords(NOW).rolls);
-    const label = (await old.rolls.get('tin-3'))?.label;
+    await old.table('rolls').bulkAdd([oldRoll, { ...oldRoll, id: 'undated', formatId: '120', expiredYear: null, storageId: 'attic' }]);
     old.close();
-    const shout: Migration = { to: 2, name: 'labels are shouted', change: (raw) => ({ ...raw, rolls: (raw.rolls ?? []).map((roll) => ({ ...(roll as { label: string }), label: (roll as { label: string }).label.toUpperCase() })) }) };
-    const fresh = new AetasDatabase(name, [shout]);
-    expect((await fresh.rolls.get('tin-3'))?.label).toBe(label?.toUpperCase());
-    expect(await fresh.rolls.count()).toBe(20);
+    const fresh = new AetasDatabase(name);
+    const rolls = await fresh.rolls.toArray();
+    for (const roll of rolls) expect(rollSchema.safeParse(roll).error?.issues ?? []).toEqual([]);
+    expect(rolls[0]).toMatchObject({ label: 'Tin 1', formatId: 'sheet-4x5', hints: [{ kind: 'stamp', year: 1971, slackYears: 3 }], storage: [{ placeId: 'cellar', temperatureC: 12, untilYear: null }] });
+    expect(rolls[1]).toMatchObject({ hints: [], storage: [{ placeId: 'attic' }] });
     fresh.close();
     await Dexie.delete(name);
+  });
+  test('a file of version 1 takes the same step', () => {
+    const stock = { id: 's', createdMs: NOW, updatedMs: NOW, name: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, own: {} };
+    const read = readBackup(JSON.stringify({ format: 'aetas-records', version: 1, exportedAt: '2026-11-24', records: { stocks: [stock], rolls: [oldRoll] } }));
+    expect(read.ok && read.value.rolls[0]?.hints).toEqual([{ kind: 'stamp', year: 1971, slackYears: 3 }]);
   });
 });

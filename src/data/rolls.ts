@@ -1,4 +1,6 @@
+import { soundCondition } from '@/core/films/conditionFacts';
 import type { RollForm } from '@/core/films/rollForm';
+import { stayAt } from '@/core/films/storageStay';
 import type { Roll, Stock } from '@/core/formats/records';
 import { database } from './database';
 import { dropDraft } from './drafts';
@@ -21,7 +23,8 @@ export async function addRoll(form: RollForm): Promise<string> {
     const stamps = newStamps();
     await db.transaction('rw', db.rolls, db.stocks, db.drafts, async () => {
       const stockId = await stockFor(form);
-      await putRecord('rolls', { ...stamps, ...rollFields(form), stockId });
+      const hints: Roll['hints'] = form.expiredYear === null ? [] : [{ kind: 'stamp', year: form.expiredYear, slackYears: form.dateSlackYears }];
+      await putRecord('rolls', { ...stamps, ...rollFields(form), stockId, hints, storage: [stayAt(form.storageId)], xrayPasses: 0, condition: soundCondition });
       await dropDraft(rollDraftKey('new'));
     });
     void globalThis.navigator?.storage?.persist?.();
@@ -29,7 +32,7 @@ export async function addRoll(form: RollForm): Promise<string> {
   });
 }
 
-/** Stores what changed about a roll, and forgets the draft. */
+/** Stores what changed about a roll's basics, and forgets the draft; its age, storage and condition stay. */
 export async function changeRoll(rollId: string, form: RollForm): Promise<void> {
   await guardedWrite(async () => {
     const db = database();
@@ -39,6 +42,17 @@ export async function changeRoll(rollId: string, form: RollForm): Promise<void> 
       const stockId = await stockFor(form);
       await putRecord('rolls', { ...before, ...rollFields(form), stockId, updatedMs: Date.now() });
       await dropDraft(rollDraftKey(rollId));
+    });
+  });
+}
+
+/** Stores a part of a roll's dossier as it changes. */
+export async function changeDossier(rollId: string, part: Partial<Pick<Roll, 'hints' | 'storage' | 'xrayPasses' | 'condition'>>): Promise<void> {
+  await guardedWrite(async () => {
+    const db = database();
+    await db.transaction('rw', db.rolls, async () => {
+      const before = await db.rolls.get(rollId);
+      if (before !== undefined) await putRecord('rolls', { ...before, ...part, updatedMs: Date.now() });
     });
   });
 }
@@ -66,9 +80,9 @@ export function rollFormOf(roll: Roll, stock: Stock): RollForm {
     familyId: stock.familyId,
     iso: stock.iso,
     formatId: roll.formatId,
-    expiredYear: roll.expiredYear,
-    expiredYearSd: roll.expiredYearSd,
-    storageId: roll.storageId,
+    expiredYear: null,
+    dateSlackYears: 0,
+    storageId: roll.storage[0]?.placeId ?? 'unknown',
     exposureState: roll.exposure.state,
     exposedYear: roll.exposure.year,
     exposureIndex: roll.exposure.index,
@@ -76,13 +90,10 @@ export function rollFormOf(roll: Roll, stock: Stock): RollForm {
   };
 }
 
-function rollFields(form: RollForm): Omit<Roll, 'id' | 'createdMs' | 'updatedMs' | 'stockId'> {
+function rollFields(form: RollForm): Pick<Roll, 'label' | 'formatId' | 'exposure' | 'note'> {
   return {
     label: form.label,
     formatId: form.formatId,
-    expiredYear: form.expiredYear,
-    expiredYearSd: form.expiredYearSd,
-    storageId: form.storageId,
     exposure: { state: form.exposureState, year: form.exposedYear, index: form.exposureIndex },
     note: form.note,
   };

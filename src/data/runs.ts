@@ -1,4 +1,4 @@
-import { filmFormats } from '@/core/films/filmFormats';
+import { filmEquivalents } from '@/core/films/filmFormats';
 import type { Plan, Run } from '@/core/formats/records';
 import { developerName } from '@/core/plan/mixSheet';
 import type { RunEvent } from '@/core/schedule/runEvents';
@@ -66,7 +66,7 @@ async function countFilm(before: Run, after: Run): Promise<void> {
   const db = database();
   const [brew, roll] = await Promise.all([db.brews.get(after.brewId), db.rolls.get(after.rollId)]);
   if (brew === undefined || roll === undefined) return;
-  const films = Math.max(0, brew.films + change * filmFormats[roll.formatId].filmEquivalents);
+  const films = Math.max(0, brew.films + change * filmEquivalents(roll.formatId));
   await putRecord('brews', { ...brew, films, updatedMs: after.updatedMs });
 }
 

@@ -4,8 +4,10 @@ import { REFERENCE_COFFEE_BREW, SODA_LN_SD_PER_LN, type ImprovisedStrength } fro
 import type { Parts } from '../chemistry/dilution';
 import { radiationFog } from '../films/ageFog';
 import { effectiveAge, effectiveAgeLnSd } from '../films/effectiveAge';
+import { ageRoll } from '../films/rollDating';
 import { stockFamilies } from '../films/stockFamilies';
 import type { StockFamily } from '../films/stockFamilySchema';
+import { xrayFog } from '../films/xrayFog';
 import { BASE_GRADIENT, targetGradient } from '../kinetics/targets';
 import { agitationSchools } from '../schedule/agitationSchools';
 import type { EstimateRequest } from './request';
@@ -38,7 +40,6 @@ export interface Conditions {
   agitation: { rateFactor: number; lnSd: number };
   ageRoomYears: number;
   ageLnSd: number;
-  calendarYears: number;
   latentRoomYears: number;
   radiationD: number;
   strategy: { id: 'hold' | 'extend'; liftCap: boolean };
@@ -54,7 +55,7 @@ export function resolveConditions(request: EstimateRequest): Conditions {
   const film = { ...stockFamilies[request.film.familyId], ...request.film.own };
   const { developer, knownTime } = request;
   const school = agitationSchools[request.agitationId];
-  const calendarYears = request.age.storage.reduce((sum, segment) => sum + segment.years, 0);
+  const ageing = resolveAge(request.age);
   return {
     film,
     iso: request.film.iso,
@@ -84,13 +85,25 @@ export function resolveConditions(request: EstimateRequest): Conditions {
     wears: developer.kind === 'improvised',
     temperatureC: request.temperatureC,
     agitation: { rateFactor: school.rateFactor, lnSd: school.rateLnSd },
-    ageRoomYears: effectiveAge(request.age.storage),
-    ageLnSd: effectiveAgeLnSd(request.age.storage, request.age.yearsSd),
-    calendarYears,
+    ageRoomYears: ageing.roomYears,
+    ageLnSd: ageing.lnSd,
     latentRoomYears: effectiveAge(request.age.sinceExposure),
-    radiationD: radiationFog(request.film.iso, calendarYears),
+    radiationD: radiationFog(request.film.iso, ageing.calendarYears) + xrayFog(request.film.iso, request.age.xrayPasses),
     strategy: request.strategy,
     targetGradient: targetGradient(request.target.purpose, request.target.pushStops),
+  };
+}
+
+/** Age from a distribution of years where there is one, else from plain stretches of storage. */
+function resolveAge(age: EstimateRequest['age']): { roomYears: number; lnSd: number; calendarYears: number } {
+  if (age.dated !== undefined) {
+    const { years, roomYears, roomYearsLnSd } = ageRoll(age.dated.made, age.dated.stays, age.dated.nowYear);
+    return { roomYears, lnSd: roomYearsLnSd, calendarYears: years };
+  }
+  return {
+    roomYears: effectiveAge(age.storage),
+    lnSd: effectiveAgeLnSd(age.storage, age.yearsSd),
+    calendarYears: age.storage.reduce((sum, segment) => sum + segment.years, 0),
   };
 }
 

@@ -1,5 +1,6 @@
 import { estimate } from './estimate';
 import { gradientCurve, type GradientCurve } from './gradientCurve';
+import { narrowingFacts, type NarrowingFact } from './narrowingFacts';
 import type { EstimateRequest } from './request';
 import type { Estimate } from './result';
 
@@ -8,6 +9,8 @@ export interface Study {
   request: EstimateRequest;
   estimate: Estimate;
   curve: GradientCurve;
+  /** Facts about the roll that would narrow the band, the best first. */
+  missing: NarrowingFact[];
 }
 
 /** How far the curve goes beyond the band, as a multiple of its upper end. Source: our choice. */
@@ -19,5 +22,5 @@ const CURVE_MARGIN = 1.25;
  */
 export function study(request: EstimateRequest): Study {
   const answer = estimate(request);
-  return { request, estimate: answer, curve: gradientCurve(request, answer.band.highMin * CURVE_MARGIN) };
+  return { request, estimate: answer, curve: gradientCurve(request, answer.band.highMin * CURVE_MARGIN), missing: narrowingFacts(request) };
 }

@@ -1,15 +1,23 @@
 import * as z from 'zod';
 
-/** What the thin plan needs to know about a film format. */
+/** A film format: its size, when it was made, and how to get developer over it. */
 export const filmFormatSchema = z.object({
   name: z.string(),
+  /** Width of the film, mm. */
+  widthMm: z.number().positive(),
+  /** Usual length of one piece, mm. */
+  lengthMm: z.number().positive(),
+  /** What a piece usually holds. */
+  frames: z.string(),
+  /** First and last year of manufacture; null while it is still made. */
+  yearsMade: z.object({ from: z.number().int(), to: z.number().int().nullable() }),
   /** Liquid that covers one piece on its reel or in its tray, ml. */
   coverVolumeMl: z.number().positive(),
-  /** Area of one usual piece in units of 80 square inches, the area of one 36-exposure 35 mm film. */
-  filmEquivalents: z.number().positive(),
   /** 35 mm cine stock before the mid-1950s may be on nitrate base. */
   mayBeNitrate: z.boolean(),
-  /** How people cope when no usual reel fits; empty where one does. */
+  /** Paper that lies on the film and may stick to it. */
+  paperBacked: z.boolean(),
+  /** How people cope when no usual reel takes it; empty where one does. */
   coping: z.string(),
 });
 

@@ -1,31 +1,36 @@
 import type { EstimateRequestInput } from '../estimate/request';
 import type { Roll } from '../formats/records';
-import { storagePresets } from './storagePresets';
+import { dateRoll, FRESH_YEARS } from './rollDating';
+import type { StockFamilyId } from './stockFamilies';
+import { plainStay } from './storageStay';
+import { stayParts } from './storageHistory';
 
-/** Years since the box date, and their spread, of a roll that nobody can date. Source: our estimate. */
-export const UNDATED_YEARS = { median: 30, sd: 15 } as const;
-
-/** Years before the box date in which film was made, at most. Source: common practice (shelf time of 2–4 years) with a margin. */
-export const LONGEST_SHELF_YEARS = 6;
+/** Years and their spread of a roll whose hints contradict each other. Source: our estimate. */
+export const CONTRADICTED_YEARS = { median: 30, sd: 15 } as const;
 
 type Age = NonNullable<EstimateRequestInput['age']>;
-type RollHistory = Pick<Roll, 'expiredYear' | 'expiredYearSd' | 'storageId' | 'exposure'>;
+
+/** What of a roll decides its age. */
+export type RollHistory = Pick<Roll, 'formatId' | 'hints' | 'storage' | 'xrayPasses' | 'exposure'>;
 
 /**
- * Age of a roll as the estimator wants it: calendar years since the box date at one kind of storage.
+ * Age of a roll as the estimator wants it: the whole distribution of its year, and its storage.
  * @param roll what is known of the roll
- * @param thisYear calendar year of the estimate
- * @returns storage, its doubt in years, and the storage since exposure for film exposed long ago
- * @example rollAge({ expiredYear: 1971, expiredYearSd: 2, storageId: 'room', … }, 2026) // 55 years at 21 °C
+ * @param familyId its stock family
+ * @param nowYear this year
+ * @returns the distribution carried by the request; for contradicting hints a wide guess in its place
  */
-export function rollAge(roll: RollHistory, thisYear: number): Age {
-  const { temperatureC, temperatureSdC, humid } = storagePresets[roll.storageId];
-  const kept = (years: number): Age['storage'] => (years <= 0 ? [] : [{ years, temperatureC, temperatureSdC, humid }]);
-  const years = roll.expiredYear === null ? UNDATED_YEARS.median : Math.max(0, thisYear - roll.expiredYear);
-  const exposedYear = roll.exposure.year ?? (roll.exposure.state === 'unexposed' ? thisYear : thisYear - years);
-  return {
-    storage: kept(years),
-    yearsSd: roll.expiredYear === null ? UNDATED_YEARS.sd : roll.expiredYearSd,
-    sinceExposure: kept(thisYear - exposedYear),
-  };
+export function rollAge(roll: RollHistory, familyId: StockFamilyId, nowYear: number): Age {
+  const stays = roll.storage.map(plainStay);
+  const window = dateRoll({ formatId: roll.formatId, familyId, hints: roll.hints }, nowYear);
+  const begin = window.ok ? window.meanYear + FRESH_YEARS : nowYear - CONTRADICTED_YEARS.median;
+  const exposedYear = roll.exposure.year ?? (roll.exposure.state === 'unexposed' ? nowYear : begin);
+  const since = stayParts(stays, exposedYear, nowYear)
+    .map(({ years }, index) => ({ ...stays[index], years }))
+    .filter(({ years }) => years > 0)
+    .map(({ years, temperatureC = 21, temperatureSdC = 2, humid = false }) => ({ years, temperatureC, temperatureSdC, humid }));
+  const common = { sinceExposure: since, xrayPasses: roll.xrayPasses };
+  if (window.ok) return { ...common, dated: { made: [...window.years], stays, nowYear } };
+  const last = stays.at(-1);
+  return { ...common, storage: [{ years: CONTRADICTED_YEARS.median, temperatureC: last?.temperatureC ?? 19, temperatureSdC: 6 }], yearsSd: CONTRADICTED_YEARS.sd };
 }

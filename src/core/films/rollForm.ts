@@ -1,12 +1,14 @@
 import * as z from 'zod';
 import { rollSchema, stockSchema } from '../formats/records';
-import { LONGEST_SHELF_YEARS } from './rollAge';
+import { FIRST_FILM_YEAR } from './filmYears';
+import { storagePresetIds } from './storagePresets';
+import { SHELF_YEARS } from './yearHints';
 
-/** Year before which roll film was not sold. Source: common practice, no source. */
-export const FIRST_FILM_YEAR = 1889;
+/** Years by which a box date may be misread, and how a user says so. */
+export const dateDoubts = { '0': 'Read off the box', '3': 'Within a few years', '7': 'The decade is right', '17': 'A guess' } as const;
 
-/** Spreads of a box date that a user can choose from, years. */
-export const dateDoubts = { '0': 'Read off the box', '2': 'Within a few years', '5': 'The decade is right', '12': 'A guess' } as const;
+/** Margin beyond the usual shelf time before a date is called impossible, years. Source: our choice. */
+const SHELF_MARGIN_YEARS = 2;
 
 /**
  * Schema of the roll form: what a user says about a roll and its stock.
@@ -26,8 +28,8 @@ export function rollFormSchema(thisYear: number) {
       iso: stockSchema.shape.iso,
       formatId: rollSchema.shape.formatId,
       expiredYear: year('Box date', thisYear + 10),
-      expiredYearSd: rollSchema.shape.expiredYearSd,
-      storageId: rollSchema.shape.storageId,
+      dateSlackYears: z.number().int().min(0).max(30),
+      storageId: z.enum(storagePresetIds),
       exposureState: rollSchema.shape.exposure.shape.state,
       exposedYear: year('Exposed', thisYear),
       exposureIndex: z.number('Exposure index: give an ISO number from 0.1 to 25600, or leave it empty.').min(0.1, 'Exposure index: give 0.1 or more.').max(25600, 'Exposure index: give 25600 or less.').nullable(),
@@ -38,7 +40,7 @@ export function rollFormSchema(thisYear: number) {
         context.addIssue({ code: 'custom', path: ['exposedYear'], message: 'The roll is marked as not exposed: empty this year, or say that it was exposed.' });
       }
       if (roll.expiredYear === null || roll.exposedYear === null) return;
-      const earliest = roll.expiredYear - LONGEST_SHELF_YEARS - Math.ceil(2 * roll.expiredYearSd);
+      const earliest = roll.expiredYear - SHELF_YEARS.most - SHELF_MARGIN_YEARS - roll.dateSlackYears;
       if (roll.exposedYear < earliest) {
         context.addIssue({
           code: 'custom',

@@ -1,16 +1,10 @@
-/** Records as read from an older database or file: of an unknown shape until they are checked. */
-export type RawRecords = Record<string, unknown[]>;
+import { rollDossiers } from './migrations/rollDossiers';
+import type { Migration, RawRecords } from './migration';
 
-/** One named step from a record shape to the next. The database and exported files take the same steps. */
-export interface Migration {
-  /** Version of the shape that the step produces; steps are numbered 2, 3, … without gaps. */
-  to: number;
-  name: string;
-  change: (records: RawRecords) => RawRecords;
-}
+export type { Migration, RawRecords } from './migration';
 
 /** Every change of the record shape so far, oldest first. Version 1 is the first shape, so there is no step to it. */
-export const migrations: readonly Migration[] = [];
+export const migrations: readonly Migration[] = [rollDossiers];
 
 /**
  * Version of the record shape after a list of steps.

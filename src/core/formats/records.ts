@@ -3,7 +3,9 @@ import { estimateRequestSchema, partsSchema } from '../estimate/request';
 import { ledgerRowSchema } from '../estimate/result';
 import { filmFormatIds } from '../films/filmFormats';
 import { stockFamilyIds } from '../films/stockFamilies';
-import { storagePresetIds } from '../films/storagePresets';
+import { conditionSchema } from '../films/condition';
+import { storageStaySchema } from '../films/storageStaySchema';
+import { userHintSchema } from '../films/userHint';
 import { verdictValuesSchema } from '../outcome/verdict';
 import { runEventSchema } from '../schedule/runEvents';
 import { wetChoiceSchema, wetStepSchema } from '../schedule/wetSteps';
@@ -32,11 +34,12 @@ export const rollSchema = z.strictObject({
   label: z.string().min(1).max(120),
   stockId: id,
   formatId: z.enum(filmFormatIds),
-  /** Year on the box; null when unknown. */
-  expiredYear: z.number().int().nullable(),
-  /** Standard deviation of that year. */
-  expiredYearSd: z.number().min(0).max(60),
-  storageId: z.enum(storagePresetIds),
+  /** What the user knows about when it was made. */
+  hints: z.array(userHintSchema).max(20),
+  /** Where it lay, in order of time, from manufacture to now. */
+  storage: z.array(storageStaySchema).min(1).max(20),
+  xrayPasses: z.number().int().min(0).max(200),
+  condition: conditionSchema,
   exposure: z.strictObject({
     state: z.enum(Object.keys(exposureStates) as [ExposureState, ...ExposureState[]]),
     year: z.number().int().nullable(),

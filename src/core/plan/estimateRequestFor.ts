@@ -1,7 +1,7 @@
 import { completeRequest } from '../estimate/estimate';
 import type { EstimateRequest } from '../estimate/request';
-import { rollAge } from '../films/rollAge';
-import type { Brew, Roll, Stock } from '../formats/records';
+import { rollAge, type RollHistory } from '../films/rollAge';
+import type { Brew, Stock } from '../formats/records';
 import type { PlanChoices } from './planForm';
 
 /** Milliseconds in an hour. */
@@ -19,7 +19,7 @@ const OLDEST_BREW_H = 48;
  * @param nowMs instant at which the brew is poured, ms since the epoch
  */
 export function estimateRequestFor(
-  roll: Pick<Roll, 'expiredYear' | 'expiredYearSd' | 'storageId' | 'exposure'>,
+  roll: RollHistory,
   stock: Pick<Stock, 'familyId' | 'iso' | 'own'>,
   choices: PlanChoices,
   brew: Brew | null,
@@ -27,7 +27,7 @@ export function estimateRequestFor(
 ): EstimateRequest {
   return completeRequest({
     film: { familyId: stock.familyId, iso: stock.iso, own: stock.own },
-    age: rollAge(roll, new Date(nowMs).getFullYear()),
+    age: rollAge(roll, stock.familyId, new Date(nowMs).getFullYear()),
     developer: choices.developer,
     bromideGPerL: choices.bromideGPerL,
     wear: {

@@ -1,8 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { rollFormSchema, type RollForm } from '../films/rollForm';
+import { soundCondition } from '../films/conditionFacts';
 import { rollAge } from '../films/rollAge';
+import { stayAt } from '../films/storageStay';
 import type { Brew, Plan, Roll, Run } from '../formats/records';
 import { estimate } from '../estimate/estimate';
+import { narrowingFacts } from '../estimate/narrowingFacts';
 import { estimateRequestFor } from './estimateRequestFor';
 import { developerName, mixSheet } from './mixSheet';
 import { nextAction } from './nextAction';
@@ -11,11 +14,11 @@ import { planFormInHand } from './planInHand';
 import { planFacts } from './planFacts';
 import { rollStanding } from './rollStages';
 
-const film = { familyId: 'pan-cubic-fast', formatId: '120' } as const;
+const film = { familyId: 'pan-cubic-fast', formatId: '120', condition: soundCondition } as const;
 const form = initialPlanForm(film);
 const NOW = Date.UTC(2026, 10, 24, 12);
 const stamps = { id: 'x', createdMs: NOW, updatedMs: NOW };
-const roll: Roll = { ...stamps, label: 'Tin', stockId: 's', formatId: '120', expiredYear: 1971, expiredYearSd: 2, storageId: 'room', exposure: { state: 'unknown', year: null, index: null }, note: '' };
+const roll: Roll = { ...stamps, label: 'Tin', stockId: 's', formatId: '120', hints: [{ kind: 'stamp', year: 1971, slackYears: 3 }], storage: [stayAt('room')], xrayPasses: 0, condition: soundCondition, exposure: { state: 'unknown', year: null, index: null }, note: '' };
 const stock = { familyId: 'pan-cubic-fast', iso: 200, own: {} } as const;
 
 function read(part: Partial<PlanForm>, jugs: Brew[] = []) {
@@ -65,18 +68,33 @@ describe('the plan’s form', () => {
 });
 
 describe('from roll and plan to a request', () => {
-  test('55 years in a room', () => {
+  test('the whole distribution of the year goes into the request, and its storage', () => {
     const request = estimateRequestFor(roll, stock, choicesOf(), null, NOW);
-    expect(request.age.storage).toEqual([{ years: 55, temperatureC: 21, temperatureSdC: 2, humid: false }]);
-    expect(request.age.sinceExposure[0]?.years).toBe(55);
+    expect(request.age.dated?.made.map(({ year }) => year)).toEqual([1964, 1965, 1966, 1967, 1968, 1969, 1970, 1971, 1972]);
+    expect(request.age.dated?.made.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 12);
+    expect(request.age.dated?.stays).toEqual([{ temperatureC: 21, temperatureSdC: 2, humid: false, untilYear: null }]);
+    expect(request.age.sinceExposure[0]?.years).toBeCloseTo(55, 9);
+    expect(estimate(request).effectiveAge.value).toBeCloseTo(55, 9);
   });
   test('an undated roll is old to an unknown degree', () => {
-    expect(rollAge({ ...roll, expiredYear: null }, 2026)).toMatchObject({ storage: [{ years: 30 }], yearsSd: 15 });
-    const band = (r: Roll) => estimate(estimateRequestFor(r, stock, choicesOf(), null, NOW)).lnSd;
-    expect(band({ ...roll, expiredYear: null })).toBeGreaterThan(band({ ...roll, expiredYear: 1996, expiredYearSd: 0 }));
+    const band = (hints: Roll['hints']) => estimate(estimateRequestFor({ ...roll, hints }, stock, choicesOf(), null, NOW)).lnSd;
+    expect(band([])).toBeGreaterThan(band([{ kind: 'stamp', year: 1984, slackYears: 0 }]));
+  });
+  test('hints that contradict each other leave a wide guess', () => {
+    const hints: Roll['hints'] = [{ kind: 'stamp', year: 1960, slackYears: 0 }, { kind: 'use', what: 'The camera', from: 1990, to: 1999 }];
+    expect(rollAge({ ...roll, hints }, 'pan-cubic-fast', 2026)).toMatchObject({ storage: [{ years: 30 }], yearsSd: 15 });
+  });
+  test('what would narrow the band most is named with the band it would leave', () => {
+    const facts = (part: Partial<Roll>) => narrowingFacts(estimateRequestFor({ ...roll, ...part }, stock, choicesOf(), null, NOW)).map(({ id }) => id);
+    expect(facts({ hints: [] })[0]).toBe('date');
+    expect(facts({ storage: [stayAt('unknown')] })[0]).toBe('storage');
+    expect(facts({ hints: [{ kind: 'stamp', year: 2030, slackYears: 0 }] })).toEqual([]);
   });
   test('film in date has no age, film not exposed no fading', () => {
-    expect(rollAge({ ...roll, expiredYear: 2028, exposure: { state: 'unexposed', year: null, index: null } }, 2026)).toMatchObject({ storage: [], sinceExposure: [] });
+    const fresh: Roll = { ...roll, hints: [{ kind: 'stamp', year: 2030, slackYears: 0 }], exposure: { state: 'unexposed', year: null, index: null } };
+    const request = estimateRequestFor(fresh, stock, choicesOf(), null, NOW);
+    expect(estimate(request).effectiveAge.value).toBe(0);
+    expect(request.age.sinceExposure).toEqual([]);
   });
   test('a jug brings its age and use', () => {
     const jug: Brew = { ...stamps, id: 'jug', name: 'Hut coffee', developer: choicesOf().developer, bromideGPerL: 1, volumeMl: 600, mixedMs: NOW - 2 * 3_600_000, films: 1 };
@@ -121,18 +139,18 @@ describe('where a roll stands', () => {
   const standing = (part: Partial<Roll>, p?: Plan, r?: Run) => rollStanding({ ...roll, ...part }, monochrome, p, r, undefined);
 
   test.each<[string, ReturnType<typeof standing>, string]>([
-    ['undated', standing({ expiredYear: null }), 'Date it'],
+    ['undated', standing({ hints: [] }), 'Date it'],
     ['unexposed', standing({ exposure: { state: 'unexposed', year: null, index: null } }), 'Expose it'],
     ['known', standing({}), 'Choose a time'],
     ['pinned', standing({}, plan), 'Mix the brew'],
     ['mixed', standing({}, { ...plan, brewId: 'b' }), 'Go to the tank'],
     ['hung', standing({}, { ...plan, brewId: 'b' }, hung), 'Judge it'],
-    ['nitrate', standing({ formatId: 'cine35', expiredYear: 1950 }), 'What to do'],
+    ['nitrate', standing({ formatId: 'cine35', hints: [{ kind: 'stamp', year: 1950, slackYears: 0 }] }), 'What to do'],
   ])('%s', (_what, where, label) => expect(nextAction(where, false).label).toBe(label));
   test('running', () => expect(nextAction(standing({}, plan, begun), true).label).toBe('Back to the tank'));
   test('a test not taken is passed by, not done', () => expect(standing({}, plan).states.test).toBe('skipped'));
   test('likely nitrate waits in every later stage', () => {
-    const { states, forbidden } = standing({ formatId: 'cine35', expiredYear: 1950 });
+    const { states, forbidden } = standing({ formatId: 'cine35', hints: [{ kind: 'stamp', year: 1950, slackYears: 0 }] });
     expect(forbidden).toBe(true);
     expect(Object.values(states).filter((state) => state === 'waiting')).toHaveLength(6);
   });
@@ -140,7 +158,7 @@ describe('where a roll stands', () => {
 
 describe('the roll’s form', () => {
   const schema = rollFormSchema(2026);
-  const good: RollForm = { label: 'Tin 3', stockName: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, formatId: '120', expiredYear: 1971, expiredYearSd: 0, storageId: 'room', exposureState: 'unknown', exposedYear: null, exposureIndex: null, note: '' };
+  const good: RollForm = { label: 'Tin 3', stockName: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, formatId: '120', expiredYear: 1971, dateSlackYears: 0, storageId: 'room', exposureState: 'unknown', exposedYear: null, exposureIndex: null, note: '' };
   const messages = (part: Partial<Record<keyof RollForm, unknown>>) => {
     const parsed = schema.safeParse({ ...good, ...part });
     return parsed.success ? [] : parsed.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
@@ -160,5 +178,5 @@ describe('the roll’s form', () => {
     expect(messages({ expiredYear: 1971, exposedYear: 1968 })).toEqual([]);
     expect(messages({ expiredYear: 1971, exposedYear: 2026 })).toEqual([]);
   });
-  test('a guessed date does not accuse', () => expect(messages({ expiredYear: 1990, expiredYearSd: 12, exposedYear: 1962 })).toEqual([]));
+  test('a guessed date does not accuse', () => expect(messages({ expiredYear: 1990, dateSlackYears: 24, exposedYear: 1962 })).toEqual([]));
 });

@@ -1,6 +1,8 @@
 import { concentrateFraction } from '../chemistry/dilution';
 import { developerFamilies } from '../chemistry/developerFamilies';
-import { filmFormats, type FilmFormatId } from '../films/filmFormats';
+import type { Condition } from '../films/condition';
+import { expectsRemJet } from '../films/conditionFacts';
+import { filmEquivalents, type FilmFormatId } from '../films/filmFormats';
 import { stockFamilies, type StockFamilyId } from '../films/stockFamilies';
 import { stopSchools } from '../fixing/stopSchools';
 import type { CautionFacts } from '../safety/cautions';
@@ -8,15 +10,15 @@ import type { PlanChoices } from './planForm';
 
 /**
  * What the caution table needs to know about a plan for a roll.
- * @param film family and format of the roll
+ * @param film family, format and condition of the roll
  * @param choices what the plan decides
  */
-export function planFacts(film: { familyId: StockFamilyId; formatId: FilmFormatId }, choices: PlanChoices): CautionFacts {
+export function planFacts(film: { familyId: StockFamilyId; formatId: FilmFormatId; condition: Condition }, choices: PlanChoices): CautionFacts {
   const { developer } = choices;
   const improvised = developer.kind === 'improvised';
   const family = developer.kind === 'concentrate' ? developerFamilies[developer.familyId] : null;
   return {
-    remJet: stockFamilies[film.familyId].remJet,
+    remJet: expectsRemJet(film.condition, stockFamilies[film.familyId].remJet),
     temperatureC: choices.temperatureC,
     alkalineDeveloper: improvised || family?.alkaline === true,
     powders: improvised,
@@ -28,7 +30,7 @@ export function planFacts(film: { familyId: StockFamilyId; formatId: FilmFormatI
     concentrate:
       developer.kind === 'concentrate'
         ? {
-            mlPerFilm: (concentrateFraction(developer.parts) * choices.volumeMl) / filmFormats[film.formatId].filmEquivalents,
+            mlPerFilm: (concentrateFraction(developer.parts) * choices.volumeMl) / filmEquivalents(film.formatId),
             leastMl: developerFamilies[developer.familyId].leastConcentrateMl ?? 0,
           }
         : undefined,

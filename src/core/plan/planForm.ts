@@ -4,6 +4,8 @@ import { organicAgentIds, organicAgents } from '../chemistry/organicAgents';
 import { REFERENCE_COFFEE_BREW } from '../chemistry/improvisedStrength';
 import { estimateRequestSchema, partsSchema } from '../estimate/request';
 import { planSchema, type Brew, type Plan } from '../formats/records';
+import type { Condition } from '../films/condition';
+import { expectsRemJet, wantsLongSoak } from '../films/conditionFacts';
 import { filmFormats, type FilmFormatId } from '../films/filmFormats';
 import { stockFamilies, type StockFamilyId } from '../films/stockFamilies';
 import { usualFixMin } from '../fixing/fixTime';
@@ -54,12 +56,17 @@ const TANK_STEP_ML = 50;
 
 /**
  * The form as it first opens for a film.
- * @param film stock family and format of the roll
+ * @param film stock family, format and condition of the roll
  * @returns the standard coffee brew at 20 °C, Hold, for scanning
  */
-export function initialPlanForm(film: { familyId: StockFamilyId; formatId: FilmFormatId }): PlanForm {
+export function initialPlanForm(film: { familyId: StockFamilyId; formatId: FilmFormatId; condition: Condition }): PlanForm {
   const fixMin = usualFixMin(film.familyId);
-  const wet = usualWetChoice({ remJet: stockFamilies[film.familyId].remJet, fixMin, carbonateBrew: true });
+  const wet = usualWetChoice({
+    remJet: expectsRemJet(film.condition, stockFamilies[film.familyId].remJet),
+    longSoak: wantsLongSoak(film.condition),
+    fixMin,
+    carbonateBrew: true,
+  });
   return {
     developerKind: 'improvised',
     agentId: 'instant-coffee',

@@ -1,3 +1,5 @@
+import { expectsRemJet } from '../films/conditionFacts';
+import { earliestYear } from '../films/rollDating';
 import { stockFamilies } from '../films/stockFamilies';
 import type { Plan, Roll, Run, Stock, Verdict } from '../formats/records';
 import { mayBeNitrate } from '../safety/nitrate';
@@ -52,7 +54,7 @@ export function rollStanding(
   const started = run !== undefined;
   const finished = started && runProgress(run.steps, run.events).phase === 'finished';
   const past: Record<StageId, 'done' | 'skipped' | null> = {
-    identify: roll.expiredYear !== null ? 'done' : pinned ? 'skipped' : null,
+    identify: roll.hints.length > 0 ? 'done' : pinned ? 'skipped' : null,
     expose: roll.exposure.state !== 'unexposed' ? 'done' : started ? 'skipped' : null,
     choose: pinned ? 'done' : null,
     test: pinned ? 'skipped' : null,
@@ -67,9 +69,10 @@ export function rollStanding(
 
 /**
  * Whether a roll may be on nitrate base, and so may not be planned.
- * @param roll format and box date of the roll
+ * @param roll format, hints and condition of the roll
  * @param stock family of its stock
  */
-export function rollForbidden(roll: Pick<Roll, 'formatId' | 'expiredYear'>, stock: Pick<Stock, 'familyId'>): boolean {
-  return mayBeNitrate(roll.formatId, roll.expiredYear, stockFamilies[stock.familyId].remJet);
+export function rollForbidden(roll: Pick<Roll, 'formatId' | 'hints' | 'condition'>, stock: Pick<Stock, 'familyId'>): boolean {
+  const madeFrom = earliestYear({ formatId: roll.formatId, familyId: stock.familyId, hints: roll.hints });
+  return mayBeNitrate(roll.formatId, madeFrom, expectsRemJet(roll.condition, stockFamilies[stock.familyId].remJet));
 }

@@ -5,8 +5,8 @@ import type { CautionNote, CautionPlace } from './cautionNote';
 /** What is known when cautions are looked up. Anything left out keeps its rules silent. */
 export interface CautionFacts {
   formatId?: FilmFormatId;
-  /** Year on the box; null when nobody knows it. */
-  boxYear?: number | null;
+  /** Earliest year in which the film can have been made. */
+  madeFromYear?: number;
   remJet?: boolean;
   temperatureC?: number;
   ageRoomYears?: number;
@@ -37,7 +37,7 @@ export const cautionRules: readonly CautionRule[] = [
     at: 'identify',
     severity: 'stop',
     text: `35 mm cine film from before ${NITRATE_BEFORE_YEAR} may be on nitrate base. It burns fiercely, even under water, and cannot be put out. Do not process it, do not warm it, do not burn a sample. Keep it cool, alone and in a vented tin, and ask a film archive or the fire service.`,
-    when: (f) => f.formatId !== undefined && f.boxYear !== undefined && mayBeNitrate(f.formatId, f.boxYear, f.remJet === true),
+    when: (f) => f.formatId !== undefined && f.madeFromYear !== undefined && mayBeNitrate(f.formatId, f.madeFromYear, f.remJet === true),
   },
   {
     id: 'cold',

@@ -43,7 +43,7 @@ describe('when hands move (common practice, worked by hand)', () => {
 });
 
 describe('wet steps', () => {
-  const choice = usualWetChoice({ remJet: false, fixMin: 4, carbonateBrew: true });
+  const choice = usualWetChoice({ remJet: false, longSoak: false, fixMin: 4, carbonateBrew: true });
   test('coffee: pre-soak, develop, three rinses, fix, 5-10-20, wetting bath', () => {
     const steps = wetSteps(930, 'ten-each-minute', choice);
     expect(steps.map((step) => step.kind)).toEqual(['pre-soak', 'develop', 'stop', 'stop', 'stop', 'fix', 'wash', 'wash', 'wash', 'wetting']);
@@ -51,9 +51,12 @@ describe('wet steps', () => {
     expect(steps.find((step) => step.name === 'Wash 3 of 3')?.instruction).toContain('20 times');
   });
   test('a black backing gets its alkaline pre-bath', () => {
-    const steps = wetSteps(600, 'stand', usualWetChoice({ remJet: true, fixMin: 6, carbonateBrew: false }));
+    const steps = wetSteps(600, 'stand', usualWetChoice({ remJet: true, longSoak: false, fixMin: 6, carbonateBrew: false }));
     expect(steps[0]?.name).toBe('Alkaline pre-bath');
     expect(steps.some((step) => step.name === 'Acid stop')).toBe(true);
+  });
+  test('brittle film soaks for six minutes', () => {
+    expect(wetSteps(600, 'stand', usualWetChoice({ remJet: false, longSoak: true, fixMin: 6, carbonateBrew: true }))[0]?.durationS).toBe(360);
   });
   test('every school makes valid steps', () => {
     for (const stopId of stopSchoolIds) {
@@ -73,7 +76,7 @@ describe('wet steps', () => {
 });
 
 describe('a run from its events', () => {
-  const steps = wetSteps(600, 'ten-each-minute', usualWetChoice({ remJet: false, fixMin: 4, carbonateBrew: true }));
+  const steps = wetSteps(600, 'ten-each-minute', usualWetChoice({ remJet: false, longSoak: false, fixMin: 4, carbonateBrew: true }));
   const at = (seconds: number): number => 1_000_000_000_000 + seconds * 1000;
   const begin = (stepIndex: number, seconds: number): RunEvent => ({ kind: 'begin', stepIndex, atMs: at(seconds) });
   const undo: RunEvent = { kind: 'undo', atMs: at(999) };

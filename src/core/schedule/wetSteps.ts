@@ -79,9 +79,9 @@ function washStepsOf(choice: WetChoice): WetStep[] {
  * @param film what matters of the film and its brew
  * @returns common-practice defaults
  */
-export function usualWetChoice(film: { remJet: boolean; fixMin: number; carbonateBrew: boolean }): WetChoice {
+export function usualWetChoice(film: { remJet: boolean; longSoak: boolean; fixMin: number; carbonateBrew: boolean }): WetChoice {
   return {
-    preSoakId: film.remJet ? 'rem-jet' : 'one-minute',
+    preSoakId: film.remJet ? 'rem-jet' : film.longSoak ? 'six-minutes' : 'one-minute',
     stopId: film.carbonateBrew ? 'three-rinses' : 'acid',
     fixMin: film.fixMin,
     washId: '5-10-20',

@@ -1,5 +1,6 @@
 import { estimate } from '@/core/estimate/estimate';
-import { filmFormats } from '@/core/films/filmFormats';
+import { soundCondition } from '@/core/films/conditionFacts';
+import { filmEquivalents } from '@/core/films/filmFormats';
 import type { Brew, Plan, Records, Roll, Run, Stock } from '@/core/formats/records';
 import { defaultSettings, noRecords } from '@/core/formats/tables';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
@@ -34,10 +35,10 @@ function addRoll(hut: HutRoll, nowMs: number, index: number, records: Records): 
   const stock = records.stocks.find(({ id }) => id === `stock-${hut.stock}`) as Stock;
   const startMs = Math.round(nowMs - (hut.daysAgo ?? 0) * DAY_MS);
   const stamps = { createdMs: startMs - 60 * MINUTE_MS, updatedMs: startMs - index * MINUTE_MS };
-  const roll: Roll = { id: hut.id, ...stamps, stockId: stock.id, ...hut.roll };
+  const roll: Roll = { id: hut.id, ...stamps, stockId: stock.id, xrayPasses: 0, condition: soundCondition, ...hut.roll };
   records.rolls.push(roll);
   if (hut.plan === undefined) return;
-  const form: PlanForm = { ...initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId }), ...hut.plan };
+  const form: PlanForm = { ...initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }), ...hut.plan };
   if (hut.reached === 'draft') {
     records.drafts.push({ id: `plan:${roll.id}`, values: form, updatedMs: stamps.updatedMs });
     return;
@@ -75,7 +76,7 @@ function brewOf(plan: Plan, roll: Roll, mixedMs: number, used: boolean): Brew {
     bromideGPerL: plan.bromideGPerL,
     volumeMl: plan.volumeMl,
     mixedMs: Math.round(mixedMs),
-    films: used ? filmFormats[roll.formatId].filmEquivalents : 0,
+    films: used ? filmEquivalents(roll.formatId) : 0,
   };
 }
 

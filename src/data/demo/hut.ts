@@ -1,4 +1,7 @@
 import type { StockFamilyId } from '@/core/films/stockFamilies';
+import type { StoragePresetId } from '@/core/films/storagePresets';
+import { stayAt } from '@/core/films/storageStay';
+import type { UserHint } from '@/core/films/userHint';
 import type { Roll } from '@/core/formats/records';
 import type { PlanForm } from '@/core/plan/planForm';
 import type { VerdictValues } from '@/core/outcome/verdict';
@@ -24,7 +27,7 @@ export const hutStocks: Record<string, { name: string; familyId: StockFamilyId; 
 export interface HutRoll {
   id: string;
   stock: keyof typeof hutStocks;
-  roll: Pick<Roll, 'label' | 'formatId' | 'expiredYear' | 'expiredYearSd' | 'storageId' | 'exposure' | 'note'>;
+  roll: Pick<Roll, 'label' | 'formatId' | 'exposure' | 'note' | 'hints' | 'storage'> & Partial<Pick<Roll, 'condition' | 'xrayPasses'>>;
   /** Choices that differ from the form as it first opens. */
   plan?: Partial<PlanForm>;
   /** How far the work went; `draft` keeps the plan as typed only. */
@@ -34,6 +37,7 @@ export interface HutRoll {
   verdict?: VerdictValues;
 }
 
+const stamp = (year: number, slackYears = 0): UserHint => ({ kind: 'stamp', year, slackYears });
 const exposed = (state: Roll['exposure']['state'], year: number | null = null, index: number | null = null): Roll['exposure'] => ({ state, year, index });
 const asWanted = (note: string, part: Partial<VerdictValues> = {}): VerdictValues => ({ contrast: 0, fog: 'slight', shadows: 'open', evenness: 'even', defects: [], note, ...part });
 const coffee: Partial<PlanForm> = { developerKind: 'improvised' };
@@ -45,28 +49,28 @@ export const hutRolls: readonly HutRoll[] = [
   {
     id: 'tin-3',
     stock: 'larkholm',
-    roll: { label: 'Tin 3, cloud studies', formatId: '120', expiredYear: 1971, expiredYearSd: 2, storageId: 'cellar', exposure: exposed('unknown'), note: 'Behind the barograph, in a biscuit tin. “Ci, Cs, 14 h” in pencil on the paper.' },
+    roll: { label: 'Tin 3, cloud studies', formatId: '120', hints: [stamp(1971, 3), { kind: 'use', what: 'The hut was manned', from: 1954, to: 1985 }], storage: [stayAt('room', 1985), stayAt('cellar')], exposure: exposed('unknown'), note: 'Behind the barograph, in a biscuit tin. “Ci, Cs, 14 h” in pencil on the paper.' },
     plan: { ...coffee, strategyId: 'extend' },
     reached: 'draft',
   },
   {
     id: 'portraits',
     stock: 'halvard',
-    roll: { label: 'Portraits, winter crew', formatId: '135', expiredYear: 1999, expiredYearSd: 0, storageId: 'cellar', exposure: exposed('known', 2026, 200), note: 'Shot last week in the hut kitchen, at 200.' },
+    roll: { label: 'Portraits, winter crew', formatId: '135', hints: [stamp(1999)], storage: [stayAt('cellar')], exposure: exposed('known', 2026, 200), note: 'Shot last week in the hut kitchen, at 200.' },
     plan: { ...coffee, ...ownTime(14.5) },
     reached: 'mixed',
   },
   {
     id: 'instruments',
     stock: 'larkholmFine',
-    roll: { label: 'Instrument readings', formatId: '127', expiredYear: 1966, expiredYearSd: 2, storageId: 'unknown', exposure: exposed('mixed'), note: 'Dials and tables by window light.' },
+    roll: { label: 'Instrument readings', formatId: '127', hints: [stamp(1966, 3), { kind: 'story', what: 'The old observer is in the pictures', year: 1964, slackYears: 4 }], storage: [stayAt('unknown')], exposure: exposed('mixed'), note: 'Dials and tables by window light.' },
     plan: { ...aminophenol, bromideGPerL: 1 },
     reached: 'pinned',
   },
   {
     id: 'barograph',
     stock: 'morkedal',
-    roll: { label: 'Barograph, 1988', formatId: '135', expiredYear: 1990, expiredYearSd: 0, storageId: 'room', exposure: exposed('known', 1988, 100), note: 'The storm week, drum and needle.' },
+    roll: { label: 'Barograph, 1988', formatId: '135', hints: [stamp(1990)], storage: [stayAt('room')], exposure: exposed('known', 1988, 100), note: 'The storm week, drum and needle.' },
     plan: { ...coffee },
     reached: 'hung',
     daysAgo: 0.12,
@@ -74,34 +78,34 @@ export const hutRolls: readonly HutRoll[] = [
   {
     id: 'mast',
     stock: 'solbrekk',
-    roll: { label: 'Rime on the mast', formatId: '126', expiredYear: 1968, expiredYearSd: 2, storageId: 'attic', exposure: exposed('unknown'), note: 'Colour film of a process that is gone; black-and-white is what is left.' },
+    roll: { label: 'Rime on the mast', formatId: '126', hints: [stamp(1968, 3)], storage: [stayAt('attic')], exposure: exposed('unknown'), note: 'Colour film of a process that is gone; black-and-white is what is left.', condition: { backing: 'absent', signs: ['stuck-paper'] } },
     plan: { developerKind: 'improvised', agentId: 'dark-beer', agentPerL: 900, sodaGPerL: 60, ascorbicGPerL: 20, bromideGPerL: 1 },
     reached: 'draft',
   },
   {
     id: 'summit',
     stock: 'tveitlund',
-    roll: { label: 'For the summit panorama', formatId: '120', expiredYear: 1978, expiredYearSd: 0, storageId: 'fridge', exposure: exposed('unexposed'), note: 'Still sealed. For a clear morning.' },
+    roll: { label: 'For the summit panorama', formatId: '120', hints: [stamp(1978)], storage: [stayAt('fridge')], exposure: exposed('unexposed'), note: 'Still sealed. For a clear morning.' },
     reached: 'roll',
   },
   {
     id: 'reel-b',
     stock: 'ravnholt',
-    roll: { label: 'Reel B, snow line', formatId: 'cine16', expiredYear: null, expiredYearSd: 0, storageId: 'unknown', exposure: exposed('unknown'), note: 'Black on the back. No can, no label.' },
+    roll: { label: 'Reel B, snow line', formatId: 'cine16', hints: [], storage: [stayAt('unknown')], exposure: exposed('unknown'), note: 'Black on the back. No can, no label.', condition: { backing: 'present', signs: [] } },
     reached: 'roll',
   },
   {
     id: 'reel-a',
     stock: 'ravnholtGrey',
-    roll: { label: 'Reel A, before 1952', formatId: 'cine35', expiredYear: 1951, expiredYearSd: 2, storageId: 'unknown', exposure: exposed('unknown'), note: 'Smells sweet. Kept apart, lid ajar.' },
+    roll: { label: 'Reel A, before 1952', formatId: 'cine35', hints: [stamp(1951, 3)], storage: [stayAt('unknown')], exposure: exposed('unknown'), note: 'Smells sharp. Kept apart, lid ajar.', condition: { backing: 'absent', signs: ['shrunken'] } },
     reached: 'roll',
   },
 ];
 
-const past = (id: string, label: string, stock: HutRoll['stock'], daysAgo: number, expiredYear: number, storageId: Roll['storageId'], plan: Partial<PlanForm>, verdict: VerdictValues): HutRoll => ({
+const past = (id: string, label: string, stock: HutRoll['stock'], daysAgo: number, expiredYear: number, storageId: StoragePresetId, plan: Partial<PlanForm>, verdict: VerdictValues): HutRoll => ({
   id,
   stock,
-  roll: { label, formatId: '135', expiredYear, expiredYearSd: 0, storageId, exposure: exposed('known', null, null), note: '' },
+  roll: { label, formatId: '135', hints: [stamp(expiredYear)], storage: [stayAt(storageId)], exposure: exposed('known', null, null), note: '' },
   plan,
   reached: 'judged',
   daysAgo,

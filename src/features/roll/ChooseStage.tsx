@@ -56,7 +56,7 @@ export function ChooseStage({ dossier, plan, jugs, units }: { dossier: RollDossi
               <PlanLedger study={study} units={units} />
             </div>
             <div className="mt-4">
-              <CautionList cautions={[...study.estimate.cautions, ...cautionsFor({ concentrate: planFacts({ familyId: dossier.stock.familyId, formatId: dossier.roll.formatId }, choices).concentrate }, 'choose')]} />
+              <CautionList cautions={[...study.estimate.cautions, ...cautionsFor({ concentrate: planFacts({ familyId: dossier.stock.familyId, formatId: dossier.roll.formatId, condition: dossier.roll.condition }, choices).concentrate }, 'choose')]} />
             </div>
             <PinRow dossier={dossier} plan={plan} pinnedPlan={pinnedPlan} />
           </>

@@ -14,7 +14,7 @@ import type { PlanInHand } from './usePlanForm';
 export function MixStage({ dossier: { roll, stock, plan, brew }, inHand, units }: { dossier: RollDossier; inHand: PlanInHand; units: UnitChoice }) {
   if (plan === undefined || plan.pinned === null) return <p className="pt-2 text-ink2">Pin a time first; the amounts follow from it.</p>;
   const lines = mixSheet(plan.developer, plan.bromideGPerL, plan.volumeMl);
-  const cautions = cautionsFor(planFacts({ familyId: stock.familyId, formatId: roll.formatId }, plan), 'mix');
+  const cautions = cautionsFor(planFacts({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }, plan), 'mix');
   return (
     <div className="grid gap-x-12 gap-y-6 pt-3 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
       <div>

@@ -14,6 +14,7 @@ import { useSettings } from '@/data/queries';
 import { Choice } from '@/ui/Choice';
 import { Field, describedBy } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
+import { CassetteCode } from './CassetteCode';
 
 /** An empty roll form. */
 const emptyRoll: RollValues = {
@@ -23,7 +24,7 @@ const emptyRoll: RollValues = {
   iso: stockFamilies['pan-cubic-fast'].usualIso,
   formatId: '135',
   expiredYear: null,
-  expiredYearSd: 0,
+  dateSlackYears: 0,
   storageId: 'unknown',
   exposureState: 'unknown',
   exposedYear: null,
@@ -52,11 +53,13 @@ interface RollFormProps {
   initial?: RollValues;
   /** Label of the button. */
   action: string;
+  /** Leaves out age and keeping, where the dossier has its own place for them. */
+  basicsOnly?: boolean;
   onSave: (values: RollValues) => Promise<void>;
 }
 
 /** What is known about a roll. Every change is kept as typed, at once. */
-export function RollForm({ draftKey, initial = emptyRoll, action, onSave }: RollFormProps) {
+export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = false, onSave }: RollFormProps) {
   const [start, setStart] = useState<RollValues | null>(null);
   const initialRef = useRef(initial);
   useEffect(() => {
@@ -66,10 +69,10 @@ export function RollForm({ draftKey, initial = emptyRoll, action, onSave }: Roll
     });
   }, [draftKey]);
   if (start === null) return <p aria-busy="true">Opening the form.</p>;
-  return <RollFields draftKey={draftKey} start={start} action={action} onSave={onSave} />;
+  return <RollFields draftKey={draftKey} start={start} action={action} basicsOnly={basicsOnly} onSave={onSave} />;
 }
 
-function RollFields({ draftKey, start, action, onSave }: { draftKey: string; start: RollValues; action: string; onSave: (values: RollValues) => Promise<void> }) {
+function RollFields({ draftKey, start, action, basicsOnly, onSave }: { draftKey: string; start: RollValues; action: string; basicsOnly: boolean; onSave: (values: RollValues) => Promise<void> }) {
   const units = useSettings();
   const schema = useMemo(() => rollFormSchema(new Date().getFullYear()), []);
   const { control, register, handleSubmit, subscribe, setValue, getValues, formState } = useForm<RollValues>({ defaultValues: start, resolver: zodResolver(schema), mode: 'onTouched' });
@@ -104,16 +107,19 @@ function RollFields({ draftKey, start, action, onSave }: { draftKey: string; sta
           )}
         />
         <NumberField control={control} errors={errors} name="iso" label="Speed" kind="iso" units={units} range={[0.1, 25600]} />
+        <CassetteCode onSpeed={(iso) => setValue('iso', iso, { shouldDirty: true, shouldValidate: true })} />
       </Group>
-      <Group title="Its age and keeping">
-        <NumberField control={control} errors={errors} name="expiredYear" label="Box date, year" kind="year" units={units} optional hint="if known" />
-        <Controller
-          control={control}
-          name="expiredYearSd"
-          render={({ field }) => <Choice id="expiredYearSd" label="How sure is the date" options={doubtOptions} value={String(field.value)} onChange={(value) => field.onChange(Number(value))} />}
-        />
-        <Controller control={control} name="storageId" render={({ field }) => <Choice id="storageId" label="Kept in" options={storageOptions(units)} value={field.value} onChange={field.onChange} />} />
-      </Group>
+      {!basicsOnly && (
+        <Group title="Its age and keeping">
+          <NumberField control={control} errors={errors} name="expiredYear" label="Box date, year" kind="year" units={units} optional hint="if known" />
+          <Controller
+            control={control}
+            name="dateSlackYears"
+            render={({ field }) => <Choice id="dateSlackYears" label="How sure is the date" options={doubtOptions} value={String(field.value)} onChange={(value) => field.onChange(Number(value))} />}
+          />
+          <Controller control={control} name="storageId" render={({ field }) => <Choice id="storageId" label="Kept in" options={storageOptions(units)} value={field.value} onChange={field.onChange} />} />
+        </Group>
+      )}
       <Group title="Its exposure">
         <Controller control={control} name="exposureState" render={({ field }) => <Choice id="exposureState" label="Exposure" options={exposureOptions} value={field.value} onChange={field.onChange} />} />
         <NumberField control={control} errors={errors} name="exposedYear" label="Exposed, year" kind="year" units={units} optional hint="if known" />

@@ -50,7 +50,7 @@ function Dossier({ dossier, jugs }: { dossier: RollDossier; jugs: readonly Brew[
   const estimate = plan.study?.estimate ?? null;
 
   const body: Record<StageId, React.ReactNode> = {
-    identify: <IdentifyStage dossier={dossier} onDone={() => close('identify')} />,
+    identify: <IdentifyStage dossier={dossier} study={standing.forbidden ? null : plan.study} units={units} nowYear={thisYear} onDone={() => close('identify')} />,
     expose: <ExposeStage dossier={dossier} estimate={estimate} />,
     choose: <ChooseStage dossier={dossier} plan={plan} jugs={jugs} units={units} />,
     test: <TestStage study={plan.study} units={units} />,

@@ -1,6 +1,5 @@
 import { format } from 'date-fns';
 import type { Estimate } from '@/core/estimate/result';
-import { storagePresets } from '@/core/films/storagePresets';
 import { exposureStates } from '@/core/formats/records';
 import { contrastGrades, fogGrades } from '@/core/outcome/grades';
 import { stages, type StageId } from '@/core/plan/rollStages';
@@ -10,7 +9,7 @@ import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { developerName } from '@/core/plan/mixSheet';
 import type { RollDossier } from '@/data/queries';
 import { rangeWords } from './ledgerWords';
-import { ageWords } from './rollWords';
+import { ageWords, storageWords } from './rollWords';
 
 /** Each stage in one line. */
 export function stageSummary(id: StageId, dossier: RollDossier, estimate: Estimate | null, units: UnitChoice, thisYear: number): string {
@@ -19,8 +18,8 @@ export function stageSummary(id: StageId, dossier: RollDossier, estimate: Estima
   switch (id) {
     case 'identify':
       return [
-        ageWords(roll, thisYear),
-        storagePresets[roll.storageId].name.toLowerCase(),
+        ageWords(roll, dossier.stock, thisYear),
+        storageWords(roll),
         ...(estimate === null
           ? []
           : [

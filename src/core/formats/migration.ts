@@ -1,0 +1,10 @@
+/** Records as read from an older database or file: of an unknown shape until they are checked. */
+export type RawRecords = Record<string, unknown[]>;
+
+/** One named step from a record shape to the next. The database and exported files take the same steps. */
+export interface Migration {
+  /** Version of the shape that the step produces; steps are numbered 2, 3, … without gaps. */
+  to: number;
+  name: string;
+  change: (records: RawRecords) => RawRecords;
+}
