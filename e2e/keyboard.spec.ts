@@ -47,7 +47,7 @@ test('a list opens, moves and closes by keys', async ({ page }) => {
 
 test('no view scrolls sideways at 360 px', async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 780 });
-  for (const path of ['/', '/rolls', '/rolls/new', '/rolls/tin-3', '/rolls/portraits', '/rolls/barograph', '/log', '/handbook', '/records']) {
+  for (const path of ['/', '/rolls', '/rolls/new', '/rolls/tin-3', '/exposure', '/rolls/portraits/dark', '/rolls/portraits', '/rolls/barograph', '/log', '/handbook', '/records']) {
     await openDemo(page, path);
     const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
     expect(overflow, path).toBeLessThanOrEqual(0);

@@ -1,5 +1,7 @@
 'use client';
 
+import { useState } from 'react';
+import type { Condition } from '@/core/films/condition';
 import { backings, conditionSigns, expectsRemJet, type Backing, type ConditionSign } from '@/core/films/conditionFacts';
 import { familyRecognition } from '@/core/films/familyRecognition';
 import { filmFormats, fitsUsualReel } from '@/core/films/filmFormats';
@@ -12,11 +14,16 @@ const backingOptions = (Object.keys(backings) as Backing[]).map((value) => ({ va
 
 /** How the film lies there, what it is by its family, and what that asks of the work. */
 export function ConditionPanel({ dossier: { roll, stock } }: { dossier: RollDossier }) {
-  const { condition } = roll;
+  const [condition, setCondition] = useState(roll.condition);
+  const change = (part: Partial<Condition>): void => {
+    const next = { ...condition, ...part };
+    setCondition(next);
+    void changeDossier(roll.id, { condition: next }).catch(() => undefined);
+  };
   const family = stockFamilies[stock.familyId];
   const known = familyRecognition[stock.familyId];
   const format = filmFormats[roll.formatId];
-  const tick = (sign: ConditionSign, on: boolean): void => void changeDossier(roll.id, { condition: { ...condition, signs: on ? [...condition.signs, sign] : condition.signs.filter((other) => other !== sign) } });
+  const tick = (sign: ConditionSign, on: boolean): void => change({ signs: on ? [...condition.signs, sign] : condition.signs.filter((other) => other !== sign) });
   const facts = [
     ['How to tell the family', known.recognise],
     ['Its process', known.process],
@@ -36,7 +43,7 @@ export function ConditionPanel({ dossier: { roll, stock } }: { dossier: RollDoss
       </dl>
       <div className="mt-4 grid gap-x-6 gap-y-4 sm:grid-cols-2">
         <div>
-          <Choice id="backing" label="Back of the film" value={condition.backing} options={backingOptions} onChange={(backing) => void changeDossier(roll.id, { condition: { ...condition, backing } })} />
+          <Choice id="backing" label="Back of the film" value={condition.backing} options={backingOptions} onChange={(backing) => change({ backing })} />
           <p className="mt-1 text-[13px] text-ink2">
             {expectsRemJet(condition, family.remJet)
               ? 'Counts as rem-jet: an alkaline pre-bath with hard shaking, rinsing until clear, and a last wipe. To tell: a drop of washing-soda water on the leader, then rub; black comes off.'

@@ -89,10 +89,10 @@ function WindowTimeline({ roll, familyId, nowYear }: { roll: RollDossier['roll']
       <div className="relative mt-3" role="img" aria-label={`Timeline of the hints. ${words}`}>
         {window.ok && <div className="absolute inset-y-0 border-x-2 border-chem bg-band" style={{ left: `${at(window.from)}%`, right: `${100 - at(window.to + 1)}%` }} />}
         {hints.map((hint) => (
-          <div key={hint.id} className="relative h-7">
-            <div className="absolute top-3 h-[3px] bg-ink2" style={{ left: `${at(hint.from)}%`, right: `${100 - at(hint.to + 1)}%` }} />
-            <div className="absolute top-[9px] h-[9px] bg-ink2" style={{ left: `${at(hint.coreFrom)}%`, right: `${100 - at(hint.coreTo + 1)}%` }} />
-            <span className="absolute top-0 left-0 max-w-full truncate bg-ground pr-2 text-[12px]">{hint.name}</span>
+          <div key={hint.id} className="relative h-9">
+            <div className="absolute top-[24px] h-[3px] bg-ink2" style={{ left: `${at(hint.from)}%`, right: `${100 - at(hint.to + 1)}%` }} />
+            <div className="absolute top-[21px] h-[9px] bg-ink2" style={{ left: `${at(hint.coreFrom)}%`, right: `${100 - at(hint.coreTo + 1)}%` }} />
+            <span className="absolute top-0 left-0 max-w-full truncate text-[12px]">{hint.name}</span>
           </div>
         ))}
         {window.ok && (

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import type { Estimate } from '@/core/estimate/result';
 import type { RollDossier } from '@/data/queries';
 import { changeRoll, rollFormOf } from '@/data/rolls';
@@ -21,7 +22,7 @@ export function ExposeStage({ dossier: { roll, stock }, estimate }: { dossier: R
     <div className="space-y-4 pt-2">
       {estimate !== null && (
         <p className="max-w-[70ch]">
-          Age has cost speed. Shoot it at <b className="num">ISO {rangeWords(estimate.exposureIndex, 0)}</b>, and bracket a stop either way on the first frames.
+          Age has cost speed. Shoot it at <b className="num">ISO {rangeWords(estimate.exposureIndex, 0)}</b>, and bracket a stop either way on the first frames. For long exposures and filters, see <Link href="/exposure">Exposure</Link>.
         </p>
       )}
       <button

@@ -82,7 +82,8 @@ function useOpenStages(atHand: StageId | null): { isOpen: (id: StageId) => boole
   const [before, setBefore] = useState(atHand);
   if (before !== atHand) {
     setBefore(atHand);
-    setChosen({});
+    // Hints are typed one after the other: the stage that the first of them completes stays open.
+    setChosen({ identify: chosen.identify ?? before === 'identify' });
   }
   useEffect(() => {
     const follow = (): void => {

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { stopSchoolIds, stopSchools } from '@/core/fixing/stopSchools';
 import { washSchoolIds, washSchools } from '@/core/fixing/washSchools';
@@ -61,9 +62,14 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
             </li>
           ))}
         </ol>
-        <button type="button" className="act act-primary mt-4" disabled={choices === null} data-next-step onClick={() => void start()}>
-          {run === undefined || run.events.length === 0 ? 'Go to the tank' : 'Run it again'}
-        </button>
+        <div className="mt-4 flex flex-wrap items-center gap-4">
+          <button type="button" className="act act-primary" disabled={choices === null} data-next-step onClick={() => void start()}>
+            {run === undefined || run.events.length === 0 ? 'Go to the tank' : 'Run it again'}
+          </button>
+          <Link href={`/rolls/${roll.id}/dark`} className="act">
+            Lights-out card
+          </Link>
+        </div>
       </div>
       <div className="space-y-6">
         <div className="grid gap-x-5 gap-y-4 sm:grid-cols-2">

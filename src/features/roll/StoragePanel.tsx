@@ -123,7 +123,7 @@ function StayLine({ form, madeYear, nowYear, onMove }: { form: readonly TypedSta
         {form.map((stay, index) => (
           <div
             key={index}
-            className={`absolute inset-y-1 overflow-hidden border-l border-ground px-2 text-[13px] leading-7 whitespace-nowrap ${Number(stay.temperatureC) > 24 ? 'bg-heat text-ground' : 'bg-hair text-ink'}`}
+            className={`absolute inset-y-1 overflow-hidden border border-edge px-2 text-[13px] leading-7 whitespace-nowrap ${Number(stay.temperatureC) > 24 ? 'bg-heat text-ground' : 'bg-sheet text-ink'}`}
             style={{ left: `${timelinePercent(scale, startOf(index))}%`, right: `${100 - timelinePercent(scale, ends[index] ?? nowYear)}%` }}
           >
             {storagePresets[stay.placeId].name}

@@ -1,0 +1,108 @@
+import { expect, test, type Page } from '@playwright/test';
+import { addRoll, openDemo, recordsOf } from './bench';
+
+async function openIdentify(page: Page, rollId: string): Promise<void> {
+  await openDemo(page, `/rolls/${rollId}#identify`);
+  await expect(page.getByRole('heading', { name: 'When was it made?' })).toBeVisible();
+}
+
+test('hints narrow the age, contradictions are named, and half-typed hints survive a reload', async ({ page }) => {
+  await openIdentify(page, 'reel-b');
+  await expect(page.getByText('To know when it was made would narrow it most')).toBeVisible();
+  await page.getByRole('button', { name: 'A box date' }).click();
+  await page.getByRole('textbox', { name: 'Year', exact: true }).fill('198');
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Year', exact: true })).toHaveValue('198');
+  await page.getByRole('textbox', { name: 'Year', exact: true }).fill('1984');
+  await expect(page.getByText('Made between 1980 and 1982, most likely about 1981.')).toBeVisible();
+  await page.getByRole('button', { name: 'Years of use' }).click();
+  await page.getByLabel('Of what').fill('Camera');
+  await page.getByLabel('From').fill('1955');
+  await page.getByLabel('To', { exact: true }).fill('1960');
+  await expect(page.getByText('These cannot both be true: Box date 1984 and Camera, 1955–1960.')).toBeVisible();
+  await page.getByRole('button', { name: 'Remove Years of use' }).click();
+  await expect(page.getByText('Made between 1980 and 1982')).toBeVisible();
+});
+
+test('storage is a history: places follow each other, and their ends move by keys and by dragging', async ({ page }) => {
+  await openIdentify(page, 'tin-3');
+  const handle = page.getByRole('slider', { name: 'End of stay 1' });
+  await handle.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(handle).toHaveAttribute('aria-valuenow', '1986');
+  await page.keyboard.press('PageUp');
+  await expect(handle).toHaveAttribute('aria-valuenow', '1996');
+  const before = await page.getByText(/room-years in 55 calendar years/).textContent();
+  const box = await handle.boundingBox();
+  if (box === null) throw new Error('The handle is not in view.');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 200, box.y + 10, { steps: 5 });
+  await page.mouse.up();
+  await expect.poll(async () => Number(await handle.getAttribute('aria-valuenow'))).toBeGreaterThan(2000);
+  await expect(page.getByText(/room-years in 55 calendar years/)).not.toHaveText(before ?? '');
+  await page.getByRole('textbox', { name: 'About' }).first().fill('200');
+  await expect(page.getByText('Temperature: give 60 °C or less.')).toBeVisible();
+  await page.getByRole('textbox', { name: 'About' }).first().fill('22');
+  await page.getByRole('button', { name: 'It moved' }).click();
+  await expect(page.getByRole('slider')).toHaveCount(2);
+  const { rolls } = await recordsOf(page, 'aetas-demo');
+  const stored = (rolls as { id: string; storage: { temperatureC: number }[] }[]).find(({ id }) => id === 'tin-3');
+  expect(stored?.storage[0]?.temperatureC).toBe(22);
+  expect(stored?.storage).toHaveLength(3);
+});
+
+test('the speed is read off the cassette', async ({ page }) => {
+  await page.goto('/rolls/new');
+  await page.getByText('Read the speed off the cassette').click();
+  await expect(page.getByText('one of the last two squares is always bare')).toBeVisible();
+  for (const square of [2, 3, 5]) await page.getByRole('button', { name: `Row 1, square ${square}: paint` }).click();
+  for (const square of [4, 5, 6]) await page.getByRole('button', { name: `Row 2, square ${square}: paint` }).click();
+  await expect(page.getByText('ISO 200, 36 exposures, tolerates +3.0 / −1.0 stops')).toBeVisible();
+  await page.getByRole('button', { name: 'Take ISO 200' }).click();
+  await expect(page.getByLabel('Speed')).toHaveValue('200');
+});
+
+test('signs of age change the run', async ({ page }) => {
+  await addRoll(page, 'Brittle tin');
+  await page.getByRole('button', { name: /^Identify/ }).click();
+  await page.getByLabel('Brittle').check();
+  await expect(page.getByText('pre-soak 6 minutes; never bend it back')).toBeVisible();
+  await page.reload();
+  await page.getByRole('button', { name: /^Pin .* and mix$/ }).click();
+  await page.getByRole('button', { name: 'It is mixed' }).click();
+  await expect(page.getByRole('list', { name: 'Wet steps' })).toContainText('6:00');
+});
+
+test('the exposure calculator goes from meter to shutter, and keeps what was typed', async ({ page }) => {
+  await page.goto('/exposure');
+  await page.getByLabel('The meter says').fill('10');
+  await expect(page.getByTestId('expose')).toHaveText('20 s');
+  await page.getByLabel('Fit to two frames of my own').check();
+  await page.getByLabel('Frame 1, metered').fill('10');
+  await page.getByLabel('came out right at').first().fill('40');
+  await expect(page.getByTestId('expose')).toHaveText('40 s');
+  await page.reload();
+  await expect(page.getByLabel('Frame 1, metered')).toHaveValue('10');
+  await page.getByLabel('The meter says').fill('soon');
+  await expect(page.getByText('Metered time: give a number of seconds above 0.')).toBeVisible();
+});
+
+test('the lights-out card is practised by any key, and in the dark the screen is black', async ({ page }) => {
+  await page.addInitScript(() => {
+    const spoken: string[] = [];
+    Object.assign(window, { spoken });
+    Object.defineProperty(window, 'speechSynthesis', { value: { cancel: () => undefined, speak: ({ text }: { text: string }) => spoken.push(text) } });
+    Object.assign(window, { SpeechSynthesisUtterance: class { constructor(readonly text: string) {} } });
+  });
+  await openDemo(page, '/rolls/portraits/dark');
+  await expect(page.getByText('Reel, set to 35 mm and dry')).toBeVisible();
+  await page.getByRole('button', { name: 'Practise with a dummy' }).click();
+  await expect(page.getByText('Pry the flat end off the cassette.')).toBeVisible();
+  await page.keyboard.press('x');
+  await expect(page.getByTestId('dark-count')).toHaveText('2 of 6');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Read it to me in the dark' }).click();
+  await page.keyboard.press('Enter');
+  expect(await page.evaluate(() => (window as unknown as { spoken: string[] }).spoken.at(-1))).toContain('clip both corners');
+});

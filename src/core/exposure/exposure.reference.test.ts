@@ -1,0 +1,56 @@
+import { linearRegression, linearRegressionLine } from 'simple-statistics';
+import { describe, expect, test } from 'vitest';
+import { stockFamilyIds } from '../films/stockFamilies';
+import { emptyExposureForm, readExposure } from './exposureForm';
+import { filterFactor, filters } from './filters';
+import { longExposure } from './longExposure';
+import { correctedTime, fitExponent, usualExponent } from './reciprocity';
+
+describe('reciprocity, p-model (common practice: t^1.3 beyond a second)', () => {
+  test.each([
+    [0.5, 0.5],
+    [1, 1],
+    [2, 2.46],
+    [10, 19.95],
+    [60, 204.9],
+  ])('%d s metered is %d s at p = 1.3', (metered, corrected) => expect(correctedTime(metered, 1.3)).toBeCloseTo(corrected, 1));
+  test('continuous at a second, and never shorter than metered', () => {
+    expect(correctedTime(1.0001, 1.3)).toBeCloseTo(1, 3);
+    for (const id of stockFamilyIds) expect(usualExponent(id)).toBeGreaterThanOrEqual(1);
+  });
+  test('worked example: 10 s right at 20 s and 100 s right at 400 s give p = 1.301', () => {
+    const fit = fitExponent([{ meteredS: 10, rightS: 20 }, { meteredS: 100, rightS: 400 }]);
+    expect(fit.ok && fit.value).toBeCloseTo(1.301, 3);
+  });
+  test('exact frames give their exponent back, as a statistics library’s line in log–log does', () => {
+    const frames = [2, 8, 30, 120].map((meteredS) => ({ meteredS, rightS: meteredS ** 1.27 }));
+    const fit = fitExponent(frames);
+    const line = linearRegressionLine(linearRegression(frames.map(({ meteredS, rightS }) => [Math.log(meteredS), Math.log(rightS)])));
+    expect(fit.ok && fit.value).toBeCloseTo(1.27, 10);
+    expect(fit.ok && fit.value).toBeCloseTo(line(1) - line(0), 10);
+  });
+  test('frames that say nothing are explained', () => {
+    expect(fitExponent([]).ok).toBe(false);
+    expect(fitExponent([{ meteredS: 0.5, rightS: 0.7 }]).ok).toBe(false);
+    expect(fitExponent([{ meteredS: 20, rightS: 10 }])).toMatchObject({ ok: false, problems: [{ path: 'frames' }] });
+  });
+});
+
+describe('from the meter to the shutter', () => {
+  test('hand-worked: 1 s at 400, film at 100, yellow filter, p 1.3: 4 s, 8 s, 14.9 s', () => {
+    const answer = longExposure({ meteredS: 1, meterIndex: 400, filmIndex: 100, filterStops: 1, exponent: 1.3 });
+    expect(answer.forIndexS).toBe(4);
+    expect(answer.forFilterS).toBeCloseTo(8, 9);
+    expect(answer.exposeS).toBeCloseTo(14.93, 2);
+    expect(answer.reciprocityStops).toBeCloseTo(0.9, 9);
+  });
+  test('yellow doubles, orange quadruples (common practice)', () => {
+    expect(filterFactor(filters.yellow.stops)).toBeCloseTo(2, 12);
+    expect(filterFactor(filters.orange.stops)).toBeCloseTo(4, 12);
+  });
+  test('the calculator names what is wrong', () => {
+    expect(readExposure(emptyExposureForm).ok).toBe(true);
+    const wrong = readExposure({ ...emptyExposureForm, meteredS: 'long', filmIndex: -1, ownFrames: true });
+    expect(wrong.ok ? [] : wrong.problems.map(({ path }) => path)).toEqual(['meteredS', 'filmIndex', 'frames']);
+  });
+});

@@ -1,0 +1,31 @@
+import { describe, expect, test } from 'vitest';
+import { soundCondition } from '../films/conditionFacts';
+import { filmFormatIds } from '../films/filmFormats';
+import { lightsOutCard } from './lightsOut';
+
+describe('the lights-out card', () => {
+  test('every format has things in reach and steps that say what fingers feel', () => {
+    for (const id of filmFormatIds) {
+      const card = lightsOutCard(id, soundCondition);
+      expect(card.inReach.length).toBeGreaterThanOrEqual(2);
+      expect(card.steps.length).toBeGreaterThanOrEqual(2);
+      for (const { act, feel } of card.steps) {
+        expect(act).toMatch(/\.$/);
+        expect(feel).toMatch(/\.$/);
+      }
+    }
+  });
+  test('roll film goes in by its taped end, and the reel is set to its width', () => {
+    const card = lightsOutCard('127', soundCondition);
+    expect(card.steps.map(({ feel }) => feel).join(' ')).toContain('This end goes in first');
+    expect(card.inReach).toContain('Reel, set to 46 mm and dry');
+  });
+  test('what no reel takes is see-sawed', () => {
+    const card = lightsOutCard('116', soundCondition);
+    expect(card.inReach.join(' ')).not.toContain('Reel');
+    expect(card.warnings[0]).toMatch(/see-saw/);
+  });
+  test('the state of the roll is said before the light goes out', () => {
+    expect(lightsOutCard('120', { backing: 'unknown', signs: ['stuck-paper', 'brittle'] }).warnings).toHaveLength(2);
+  });
+});

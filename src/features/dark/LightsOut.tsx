@@ -1,0 +1,77 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { lightsOutCard } from '@/core/loading/lightsOut';
+import { useDossier } from '@/data/queries';
+import { DarkRun } from './DarkRun';
+
+/** What to lay out, do and feel while the light is off: to read, to print, to practise, to be read aloud. */
+export function LightsOut({ rollId }: { rollId: string }) {
+  const dossier = useDossier(rollId);
+  const [mode, setMode] = useState<'card' | 'practice' | 'dark'>('card');
+  if (dossier === undefined) return <p aria-busy="true">Looking for the roll.</p>;
+  if (dossier === null) return <h1>This roll is not on the bench.</h1>;
+  if (dossier.standing.forbidden) {
+    return (
+      <>
+        <h1>This roll is not to be opened here.</h1>
+        <p className="mt-2">
+          It may be on nitrate base. <Link href={`/rolls/${rollId}#identify`}>What to do</Link>
+        </p>
+      </>
+    );
+  }
+  const { roll } = dossier;
+  const card = lightsOutCard(roll.formatId, roll.condition);
+  if (mode !== 'card') return <DarkRun card={card} dark={mode === 'dark'} onEnd={() => setMode('card')} />;
+  return (
+    <div className="max-w-[860px]">
+      <p className="no-print text-[13px] text-ink2">
+        <Link href={`/rolls/${rollId}`}>{roll.label}</Link>
+      </p>
+      <h1>{card.title}</h1>
+      {card.warnings.length > 0 && (
+        <ul className="mt-3 border-l-4 border-heat pl-3">
+          {card.warnings.map((warning) => (
+            <li key={warning}>{warning}</li>
+          ))}
+        </ul>
+      )}
+      <h2 className="mt-5">In reach, from left to right</h2>
+      <ol className="mt-2 flex flex-wrap gap-x-2 gap-y-1">
+        {card.inReach.map((thing, index) => (
+          <li key={thing} className="border border-edge px-2.5 py-1">
+            <span className="num mr-1.5 text-ink2">{index + 1}</span>
+            {thing}
+          </li>
+        ))}
+      </ol>
+      <h2 className="mt-5">With the light off</h2>
+      <ol className="mt-1">
+        {card.steps.map(({ act, feel, snag }, index) => (
+          <li key={act} className="rule-row grid gap-x-4 sm:grid-cols-[28px_1fr_1fr]">
+            <span className="num text-ink2">{index + 1}</span>
+            <span>{act}</span>
+            <span className="text-[14px]">
+              {feel}
+              {snag !== '' && <span className="block text-ink2">{snag}</span>}
+            </span>
+          </li>
+        ))}
+      </ol>
+      <p className="rule-row text-[14px]">Telephone face down or out of the room, lamps off their timers, door locked. A screen is a lamp too.</p>
+      <div className="no-print mt-2 flex flex-wrap gap-3">
+        <button type="button" className="act act-primary" onClick={() => setMode('practice')}>
+          Practise with a dummy
+        </button>
+        <button type="button" className="act" onClick={() => setMode('dark')}>
+          Read it to me in the dark
+        </button>
+        <button type="button" className="act" onClick={() => window.print()}>
+          Print the card
+        </button>
+      </div>
+    </div>
+  );
+}
