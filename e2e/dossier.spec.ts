@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { PNG } from 'pngjs';
 import { addRoll, openDemo, recordsOf } from './bench';
 
 async function openIdentify(page: Page, rollId: string): Promise<void> {
@@ -105,4 +106,36 @@ test('the lights-out card is practised by any key, and in the dark the screen is
   await page.getByRole('button', { name: 'Read it to me in the dark' }).click();
   await page.keyboard.press('Enter');
   expect(await page.evaluate(() => (window as unknown as { spoken: string[] }).spoken.at(-1))).toContain('clip both corners');
+});
+
+test('photographs are reduced, HEIC and broken files are refused with a reason, and taking away is undone', async ({ page }) => {
+  await openIdentify(page, 'tin-3');
+  const large = PNG.sync.write(new PNG({ width: 2400, height: 1800, colorType: 2 }), { deflateLevel: 1 });
+  const input = page.getByLabel('Photographs of the roll');
+  await input.setInputFiles({ name: 'box.png', mimeType: 'image/png', buffer: large });
+  const picture = page.getByRole('img', { name: 'Photograph box.png' });
+  await expect(picture).toHaveAttribute('width', '1600');
+  await expect(picture).toHaveAttribute('height', '1200');
+  await input.setInputFiles([
+    { name: 'phone.heic', mimeType: 'image/heic', buffer: Buffer.from('\0\0\0\x18ftypheic\0\0\0\0mif1') },
+    { name: 'cut.png', mimeType: 'image/png', buffer: large.subarray(0, 40) },
+  ]);
+  await expect(page.getByText('phone.heic: This is a HEIC picture')).toBeVisible();
+  await expect(page.getByText('cut.png: The picture is damaged or was cut off.')).toBeVisible();
+  await page.getByRole('button', { name: 'Take away box.png' }).click();
+  await expect(picture).toBeHidden();
+  await page.getByRole('button', { name: 'Put box.png back' }).click();
+  await page.reload();
+  await expect(picture).toBeVisible();
+  expect((await recordsOf(page, 'aetas-demo')).photos).toHaveLength(1);
+});
+
+test('frames are noted line by line and survive a reload', async ({ page }) => {
+  await openDemo(page, '/rolls/tin-3#expose');
+  await page.getByRole('button', { name: 'Note a frame' }).click();
+  await page.getByLabel('Metered of line 1').fill('1/60, f/8');
+  await page.getByLabel('Remark of line 1').fill('yellow filter');
+  await page.reload();
+  await expect(page.getByLabel('Remark of line 1')).toHaveValue('yellow filter');
+  await expect(page.getByLabel('Frame of line 1')).toHaveValue('1');
 });

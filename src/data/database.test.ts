@@ -10,6 +10,7 @@ import { AetasDatabase, database } from './database';
 import { demoRecords } from './demo/demoRecords';
 import { seedDemo } from './demo/seedDemo';
 import { dropDraft, keepDraft, readDraft } from './drafts';
+import { dropPhoto, keepPhoto, restorePhoto } from './photos';
 import { stayAt } from '@/core/films/storageStay';
 import { addRoll, changeDossier, changeRoll, removeRoll, rollFormOf } from './rolls';
 import { layOutRun, recordEvent } from './runs';
@@ -123,6 +124,28 @@ describe('drafts', () => {
   });
 });
 
+describe('photographs', () => {
+  const jpeg = 'data:image/jpeg;base64,/9j/4AAQ';
+  test('kept with the roll, taken away and put back, and gone with the roll', async () => {
+    await replaceRecords(demoRecords(NOW));
+    await keepPhoto('tin-3', { name: 'box.jpg', widthPx: 1600, heightPx: 1200, jpeg });
+    const [photo] = await database().photos.toArray();
+    const gone = await dropPhoto(photo?.id ?? '');
+    expect(await database().photos.count()).toBe(0);
+    if (gone === undefined) throw new Error('lost');
+    await restorePhoto(gone);
+    expect(await database().photos.toArray()).toEqual([photo]);
+    await removeRoll('tin-3');
+    expect(await database().photos.count()).toBe(0);
+    await undoLast();
+    expect(await database().photos.toArray()).toEqual([photo]);
+  });
+  test('what is no JPEG is not stored', async () => {
+    await expect(keepPhoto('tin-3', { name: 'x', widthPx: 10, heightPx: 10, jpeg: 'javascript:alert(1)' })).rejects.toThrow();
+    expect(await database().photos.count()).toBe(0);
+  });
+});
+
 describe('large acts', () => {
   test('wipe and undo, drafts included', async () => {
     await replaceRecords(demoRecords(NOW));
@@ -161,6 +184,7 @@ describe('migrations of the browser database', () => {
     await old.table('rolls').bulkAdd([oldRoll, { ...oldRoll, id: 'undated', formatId: '120', expiredYear: null, storageId: 'attic' }]);
     old.close();
     const fresh = new AetasDatabase(name);
+    expect(await fresh.photos.count()).toBe(0);
     const rolls = await fresh.rolls.toArray();
     for (const roll of rolls) expect(rollSchema.safeParse(roll).error?.issues ?? []).toEqual([]);
     expect(rolls[0]).toMatchObject({ label: 'Tin 1', formatId: 'sheet-4x5', hints: [{ kind: 'stamp', year: 1971, slackYears: 3 }], storage: [{ placeId: 'cellar', temperatureC: 12, untilYear: null }] });

@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable } from 'dexie';
 import { latestVersion, migrate, migrations, type Migration, type RawRecords } from '@/core/formats/migrations';
-import type { Brew, Draft, Plan, Roll, Run, Settings, Stock, Verdict } from '@/core/formats/records';
+import type { Brew, Draft, Photo, Plan, Roll, Run, Settings, Stock, Verdict } from '@/core/formats/records';
 import { tableNames } from '@/core/formats/tables';
 import { benchName } from './benchName';
 
@@ -25,6 +25,15 @@ const indexes = {
   safekeeping: '++id',
 };
 
+/** Tables that a version of the shape added, with their columns. */
+const laterIndexes: Record<number, Record<string, string>> = { 3: { photos: 'id, rollId' } };
+
+/** Tables of records that a version has. */
+function tablesAt(version: number): string[] {
+  const later = Object.entries(laterIndexes).flatMap(([since, tables]) => (Number(since) > version ? Object.keys(tables) : []));
+  return tableNames.filter((table) => !later.includes(table));
+}
+
 /** The bench's records in the browser. */
 export class AetasDatabase extends Dexie {
   declare settings: EntityTable<Settings, 'id'>;
@@ -35,6 +44,7 @@ export class AetasDatabase extends Dexie {
   declare runs: EntityTable<Run, 'id'>;
   declare verdicts: EntityTable<Verdict, 'id'>;
   declare drafts: EntityTable<Draft, 'id'>;
+  declare photos: EntityTable<Photo, 'id'>;
   declare safekeeping: EntityTable<Safekeeping, 'id'>;
 
   /**
@@ -46,12 +56,13 @@ export class AetasDatabase extends Dexie {
     this.version(1).stores(indexes);
     for (const step of steps) {
       this.version(step.to)
-        .stores({})
+        .stores(laterIndexes[step.to] ?? {})
         .upgrade(async (transaction) => {
           const raw: RawRecords = {};
-          for (const table of tableNames) raw[table] = await transaction.table(table).toArray();
+          const tables = tablesAt(step.to);
+          for (const table of tables) raw[table] = await transaction.table(table).toArray();
           const changed = migrate(raw, step.to - 1, steps.slice(0, step.to - 1));
-          for (const table of tableNames) {
+          for (const table of tables) {
             await transaction.table(table).clear();
             await transaction.table(table).bulkAdd(changed[table] ?? []);
           }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { Brew, Plan, Roll, Run, Settings, Stock, TableName, Verdict } from '@/core/formats/records';
+import type { Brew, Photo, Plan, Roll, Run, Settings, Stock, TableName, Verdict } from '@/core/formats/records';
 import { defaultSettings, tableNames } from '@/core/formats/tables';
 import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
 import { database, type Safekeeping } from './database';
@@ -84,6 +84,11 @@ export function useRun(runId: string): { run: Run; roll: Roll } | null | undefin
     const roll = run === undefined ? undefined : await db.rolls.get(run.rollId);
     return run === undefined || roll === undefined ? null : { run, roll };
   }, [runId]);
+}
+
+/** Photographs of a roll, oldest first; undefined while they load. */
+export function usePhotos(rollId: string): Photo[] | undefined {
+  return useLiveQuery(() => database().photos.where({ rollId }).sortBy('createdMs'), [rollId]);
 }
 
 /** A line of the log: a run, what it ran, and how it was judged. */

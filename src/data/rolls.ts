@@ -24,7 +24,7 @@ export async function addRoll(form: RollForm): Promise<string> {
     await db.transaction('rw', db.rolls, db.stocks, db.drafts, async () => {
       const stockId = await stockFor(form);
       const hints: Roll['hints'] = form.expiredYear === null ? [] : [{ kind: 'stamp', year: form.expiredYear, slackYears: form.dateSlackYears }];
-      await putRecord('rolls', { ...stamps, ...rollFields(form), stockId, hints, storage: [stayAt(form.storageId)], xrayPasses: 0, condition: soundCondition });
+      await putRecord('rolls', { ...stamps, ...rollFields(form), stockId, hints, storage: [stayAt(form.storageId)], xrayPasses: 0, condition: soundCondition, frames: [] });
       await dropDraft(rollDraftKey('new'));
     });
     void globalThis.navigator?.storage?.persist?.();
@@ -47,7 +47,7 @@ export async function changeRoll(rollId: string, form: RollForm): Promise<void> 
 }
 
 /** Stores a part of a roll's dossier as it changes. */
-export async function changeDossier(rollId: string, part: Partial<Pick<Roll, 'hints' | 'storage' | 'xrayPasses' | 'condition'>>): Promise<void> {
+export async function changeDossier(rollId: string, part: Partial<Pick<Roll, 'hints' | 'storage' | 'xrayPasses' | 'condition' | 'frames'>>): Promise<void> {
   await guardedWrite(async () => {
     const db = database();
     await db.transaction('rw', db.rolls, async () => {
@@ -63,11 +63,12 @@ export async function removeRoll(rollId: string): Promise<void> {
     const db = database();
     const label = (await db.rolls.get(rollId))?.label ?? '';
     await keepSafe(`removing “${label}”`);
-    await db.transaction('rw', db.rolls, db.plans, db.runs, db.verdicts, async () => {
+    await db.transaction('rw', db.rolls, db.plans, db.runs, db.verdicts, db.photos, async () => {
       await db.rolls.delete(rollId);
       await db.plans.where({ rollId }).delete();
       await db.runs.where({ rollId }).delete();
       await db.verdicts.where({ rollId }).delete();
+      await db.photos.where({ rollId }).delete();
     });
   });
 }

@@ -3,8 +3,10 @@ import { estimateRequestSchema, partsSchema } from '../estimate/request';
 import { ledgerRowSchema } from '../estimate/result';
 import { filmFormatIds } from '../films/filmFormats';
 import { stockFamilyIds } from '../films/stockFamilies';
+import { frameSchema } from '../exposure/frame';
 import { conditionSchema } from '../films/condition';
 import { storageStaySchema } from '../films/storageStaySchema';
+import { PHOTO_EDGE_PX } from './photoSize';
 import { userHintSchema } from '../films/userHint';
 import { verdictValuesSchema } from '../outcome/verdict';
 import { runEventSchema } from '../schedule/runEvents';
@@ -46,6 +48,8 @@ export const rollSchema = z.strictObject({
     /** Index at which it was or will be exposed; null when unknown. */
     index: z.number().positive().nullable(),
   }),
+  /** Frames as noted, where somebody noted them. */
+  frames: z.array(frameSchema).max(100),
   note: z.string().max(5000),
 });
 
@@ -110,6 +114,20 @@ export const runSchema = z.strictObject({
 /** The judgement of one run. */
 export const verdictSchema = z.strictObject({ ...stamps, runId: id, rollId: id, ...verdictValuesSchema.shape });
 
+/** The most that a photograph may weigh as text, characters. */
+const PHOTO_TEXT_LIMIT = 6_000_000;
+
+/** A photograph of the roll or its box, reduced; the original is not kept. */
+export const photoSchema = z.strictObject({
+  ...stamps,
+  rollId: id,
+  name: z.string().max(200),
+  widthPx: z.number().int().positive().max(PHOTO_EDGE_PX),
+  heightPx: z.number().int().positive().max(PHOTO_EDGE_PX),
+  /** JPEG as a data address. */
+  jpeg: z.string().startsWith('data:image/jpeg;base64,', 'A photograph must be a JPEG data address.').max(PHOTO_TEXT_LIMIT),
+});
+
 /** How the user reads quantities and lights the bench. */
 export const settingsSchema = z.strictObject({
   id: z.literal('bench'),
@@ -128,6 +146,7 @@ export type Plan = z.infer<typeof planSchema>;
 export type Run = z.infer<typeof runSchema>;
 export type Verdict = z.infer<typeof verdictSchema>;
 export type Pinned = z.infer<typeof pinnedSchema>;
+export type Photo = z.infer<typeof photoSchema>;
 export type Draft = z.infer<typeof draftSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -141,6 +160,7 @@ export const recordSchemas = {
   runs: runSchema,
   verdicts: verdictSchema,
   drafts: draftSchema,
+  photos: photoSchema,
 } as const;
 
 export type TableName = keyof typeof recordSchemas;

@@ -18,7 +18,7 @@ const film = { familyId: 'pan-cubic-fast', formatId: '120', condition: soundCond
 const form = initialPlanForm(film);
 const NOW = Date.UTC(2026, 10, 24, 12);
 const stamps = { id: 'x', createdMs: NOW, updatedMs: NOW };
-const roll: Roll = { ...stamps, label: 'Tin', stockId: 's', formatId: '120', hints: [{ kind: 'stamp', year: 1971, slackYears: 3 }], storage: [stayAt('room')], xrayPasses: 0, condition: soundCondition, exposure: { state: 'unknown', year: null, index: null }, note: '' };
+const roll: Roll = { ...stamps, label: 'Tin', stockId: 's', formatId: '120', hints: [{ kind: 'stamp', year: 1971, slackYears: 3 }], storage: [stayAt('room')], xrayPasses: 0, condition: soundCondition, frames: [], exposure: { state: 'unknown', year: null, index: null }, note: '' };
 const stock = { familyId: 'pan-cubic-fast', iso: 200, own: {} } as const;
 
 function read(part: Partial<PlanForm>, jugs: Brew[] = []) {

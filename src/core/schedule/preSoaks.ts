@@ -14,7 +14,8 @@ export const preSoaks = {
   'rem-jet': {
     name: 'Alkaline, for a black backing',
     baths: [
-      { name: 'Alkaline pre-bath', instruction: 'Shake hard until the minute is over', durationS: 60 },
+      // Common practice: a spoon of washing soda a litre; the figure is our estimate.
+      { name: 'Alkaline pre-bath', instruction: 'Water with 20 g/l washing soda: shake hard until the minute is over', durationS: 60 },
       { name: 'Rinse until clear', instruction: 'Fill, shake, pour out, until the water runs clear', durationS: 120 },
     ],
   },

@@ -52,7 +52,8 @@ describe('wet steps', () => {
   });
   test('a black backing gets its alkaline pre-bath', () => {
     const steps = wetSteps(600, 'stand', usualWetChoice({ remJet: true, longSoak: false, fixMin: 6, carbonateBrew: false }));
-    expect(steps[0]?.name).toBe('Alkaline pre-bath');
+    expect(steps[0]).toMatchObject({ name: 'Alkaline pre-bath', instruction: expect.stringContaining('20 g/l washing soda') });
+    expect(steps.some((step) => step.name === 'Wipe the back')).toBe(true);
     expect(steps.some((step) => step.name === 'Acid stop')).toBe(true);
   });
   test('brittle film soaks for six minutes', () => {

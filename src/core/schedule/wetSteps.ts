@@ -40,6 +40,9 @@ export type WetStep = z.infer<typeof wetStepSchema>;
 /** Seconds that one inversion of a tank takes. Source: our estimate. */
 const SECONDS_PER_INVERSION = 2.5;
 
+/** Black that the pre-bath left behind comes off wet. Source: common practice, no source. */
+const LAST_WIPE = { name: 'Wipe the back', instruction: 'Draw the shiny side through wet fingers or a soft sponge until it stays clear', durationS: 60 };
+
 /** Agitation in the fixer. Source: common practice, no source. */
 const FIX_AGITATION = agitationSchools['ten-each-minute'];
 
@@ -61,6 +64,7 @@ export function wetSteps(developS: number, agitationId: AgitationSchoolId, choic
     ...stopSchools[choice.stopId].baths.map((bath) => still('stop', bath)),
     { kind: 'fix', name: 'Fix', instruction: FIX_AGITATION.gesture, durationS: fixS, cues: agitationCues(FIX_AGITATION, fixS) },
     ...washStepsOf(choice),
+    ...(choice.preSoakId === 'rem-jet' ? [still('wash', LAST_WIPE)] : []),
     ...(wetting.durationS > 0 ? [still('wetting', { ...wetting, name: 'Wetting bath' })] : []),
   ];
 }

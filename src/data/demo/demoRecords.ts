@@ -35,7 +35,7 @@ function addRoll(hut: HutRoll, nowMs: number, index: number, records: Records): 
   const stock = records.stocks.find(({ id }) => id === `stock-${hut.stock}`) as Stock;
   const startMs = Math.round(nowMs - (hut.daysAgo ?? 0) * DAY_MS);
   const stamps = { createdMs: startMs - 60 * MINUTE_MS, updatedMs: startMs - index * MINUTE_MS };
-  const roll: Roll = { id: hut.id, ...stamps, stockId: stock.id, xrayPasses: 0, condition: soundCondition, ...hut.roll };
+  const roll: Roll = { id: hut.id, ...stamps, stockId: stock.id, xrayPasses: 0, condition: soundCondition, frames: [], ...hut.roll };
   records.rolls.push(roll);
   if (hut.plan === undefined) return;
   const form: PlanForm = { ...initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }), ...hut.plan };

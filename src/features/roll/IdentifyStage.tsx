@@ -13,6 +13,7 @@ import { CautionList } from '@/ui/CautionList';
 import { ConditionPanel } from './ConditionPanel';
 import { DatingPanel } from './DatingPanel';
 import { MissingFacts } from './MissingFacts';
+import { PhotosPanel } from './PhotosPanel';
 import { RollForm } from './RollForm';
 import { StoragePanel } from './StoragePanel';
 
@@ -35,6 +36,7 @@ export function IdentifyStage({ dossier, study, units, nowYear, onDone }: { doss
       <DatingPanel dossier={dossier} units={units} nowYear={nowYear} />
       <StoragePanel dossier={dossier} units={units} nowYear={nowYear} />
       <ConditionPanel dossier={dossier} />
+      <PhotosPanel rollId={roll.id} />
       <RollForm
         draftKey={rollDraftKey(roll.id)}
         initial={rollFormOf(roll, stock)}
