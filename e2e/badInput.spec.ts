@@ -3,8 +3,11 @@ import { addRoll, openDemo } from './bench';
 
 test('fields say their range and unit, and impossible combinations explain themselves', async ({ page }) => {
   await page.goto('/rolls/new');
+  await page.getByText('My own numbers for this film').click();
+  await page.getByLabel('Largest gradient').fill('99');
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
-  await expect(page.getByText('Give the roll a name you will know it by.')).toBeVisible();
+  await expect(page.getByText('Largest gradient: give a number from 0.3 to 6.')).toBeVisible();
+  await page.getByLabel('Largest gradient').fill('');
   await page.getByLabel('Box date, year').fill('1990');
   await page.getByLabel('Exposed, year').fill('1950');
   await page.getByLabel('Name of the roll').fill('Impossible');

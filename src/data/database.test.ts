@@ -11,6 +11,7 @@ import { demoRecords } from './demo/demoRecords';
 import { seedDemo } from './demo/seedDemo';
 import { dropDraft, keepDraft, readDraft } from './drafts';
 import { dropPhoto, keepPhoto, restorePhoto } from './photos';
+import { noOwnPriors } from '@/core/films/rollForm';
 import { stayAt } from '@/core/films/storageStay';
 import { addRoll, changeDossier, changeRoll, removeRoll, rollFormOf } from './rolls';
 import { layOutRun, recordEvent } from './runs';
@@ -31,7 +32,7 @@ async function planOfPortraits(): Promise<Plan> {
 }
 
 describe('rolls', () => {
-  const form = { label: 'Tin 9', stockName: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, formatId: '120', expiredYear: 1971, dateSlackYears: 0, storageId: 'room', exposureState: 'unknown', exposedYear: null, exposureIndex: null, note: '' } as const;
+  const form = { label: 'Tin 9', stockName: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, formatId: '120', expiredYear: 1971, dateSlackYears: 0, storageId: 'room', exposureState: 'unknown', exposedYear: null, exposureIndex: null, note: '', own: noOwnPriors } as const;
   test('a new roll brings its stock once, and its draft goes', async () => {
     await keepDraft('roll:new', { label: 'Tin' });
     const first = await addRoll(form);
@@ -39,6 +40,13 @@ describe('rolls', () => {
     expect(await database().stocks.count()).toBe(1);
     expect(await readDraft('roll:new')).toBeUndefined();
     expect(await database().rolls.get(first)).toMatchObject({ label: 'Tin 9', hints: [{ kind: 'stamp', year: 1971, slackYears: 0 }], storage: [{ placeId: 'room' }] });
+  });
+  test('names may stay empty, and own numbers go with the stock', async () => {
+    const id = await addRoll({ ...form, label: '', stockName: '', own: { ...noOwnPriors, referenceTimeMin: 11 } });
+    const roll = await database().rolls.get(id);
+    const stock = await database().stocks.get(roll?.stockId ?? '');
+    expect(roll?.label).toBe('A roll of 120 (roll film)');
+    expect(stock).toMatchObject({ name: 'Unknown film', own: { referenceTimeMin: 11 } });
   });
   test('a change keeps the identity, and reads back as the form', async () => {
     const id = await addRoll(form);

@@ -16,7 +16,7 @@ export interface RollDossier {
   run: Run | undefined;
   verdict: Verdict | undefined;
   standing: RollStanding;
-  /** The plan's form as last typed; undefined when it was never opened. */
+  /** The plan's form as last typed; undefined when it was never opened, or when drafts were not asked for. */
   planDraft: unknown;
 }
 
@@ -27,7 +27,7 @@ export interface Bench {
   stocks: Stock[];
 }
 
-async function readBench(): Promise<Bench> {
+async function readBench(withDrafts: boolean): Promise<Bench> {
   const db = database();
   const [rolls, stocks, plans, brews, runs, verdicts, drafts] = await Promise.all([
     db.rolls.toArray(),
@@ -36,7 +36,7 @@ async function readBench(): Promise<Bench> {
     db.brews.orderBy('mixedMs').reverse().toArray(),
     db.runs.orderBy('createdMs').toArray(),
     db.verdicts.toArray(),
-    db.drafts.toArray(),
+    withDrafts ? db.drafts.toArray() : [],
   ]);
   const stockById = new Map(stocks.map((stock) => [stock.id, stock]));
   const brewById = new Map(brews.map((brew) => [brew.id, brew]));
@@ -66,14 +66,19 @@ async function readBench(): Promise<Bench> {
   return { dossiers: dossiers.sort((a, b) => b.roll.updatedMs - a.roll.updatedMs), brews, stocks };
 }
 
-/** The whole bench; undefined while it loads. */
+/** The whole bench, with plans as last typed; undefined while it loads. */
 export function useBench(): Bench | undefined {
-  return useLiveQuery(readBench);
+  return useLiveQuery(() => readBench(true));
+}
+
+/** The bench without what is being typed, so that typing does not read it all again; undefined while it loads. */
+export function useSettledBench(): Bench | undefined {
+  return useLiveQuery(() => readBench(false));
 }
 
 /** One roll with what hangs on it; undefined while it loads, null when there is no such roll. */
 export function useDossier(rollId: string): RollDossier | null | undefined {
-  return useLiveQuery(async () => (await readBench()).dossiers.find(({ roll }) => roll.id === rollId) ?? null, [rollId]);
+  return useLiveQuery(async () => (await readBench(false)).dossiers.find(({ roll }) => roll.id === rollId) ?? null, [rollId]);
 }
 
 /** One run with its roll; undefined while it loads, null when there is no such run. */

@@ -1,5 +1,6 @@
 import { soundCondition } from '@/core/films/conditionFacts';
-import type { RollForm } from '@/core/films/rollForm';
+import { filmFormats } from '@/core/films/filmFormats';
+import { noOwnPriors, type RollForm } from '@/core/films/rollForm';
 import { stayAt } from '@/core/films/storageStay';
 import type { Roll, Stock } from '@/core/formats/records';
 import { database } from './database';
@@ -88,12 +89,13 @@ export function rollFormOf(roll: Roll, stock: Stock): RollForm {
     exposedYear: roll.exposure.year,
     exposureIndex: roll.exposure.index,
     note: roll.note,
+    own: { ...noOwnPriors, ...stock.own },
   };
 }
 
 function rollFields(form: RollForm): Pick<Roll, 'label' | 'formatId' | 'exposure' | 'note'> {
   return {
-    label: form.label,
+    label: form.label || `A roll of ${filmFormats[form.formatId].name}`,
     formatId: form.formatId,
     exposure: { state: form.exposureState, year: form.exposedYear, index: form.exposureIndex },
     note: form.note,
@@ -102,13 +104,18 @@ function rollFields(form: RollForm): Pick<Roll, 'label' | 'formatId' | 'exposure
 
 async function stockFor(form: RollForm): Promise<string> {
   const db = database();
+  const name = form.stockName || 'Unknown film';
+  const own = Object.fromEntries(Object.entries(form.own).filter(([, value]) => value !== null));
   const same = await db.stocks
     .where('name')
-    .equals(form.stockName)
+    .equals(name)
     .filter((stock) => stock.familyId === form.familyId && stock.iso === form.iso)
     .first();
-  if (same !== undefined) return same.id;
-  const stock: Stock = { ...newStamps(), name: form.stockName, familyId: form.familyId, iso: form.iso, own: {} };
+  if (same !== undefined) {
+    await putRecord('stocks', { ...same, own, updatedMs: Date.now() });
+    return same.id;
+  }
+  const stock: Stock = { ...newStamps(), name, familyId: form.familyId, iso: form.iso, own };
   await putRecord('stocks', stock);
   return stock.id;
 }

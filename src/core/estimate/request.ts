@@ -39,6 +39,9 @@ const filmSchema = z.strictObject({
       referenceTimeMin: within('Reference time', 0.5, 120, 'min'),
       freshBaseFogD: within('Fresh base + fog', 0, 2, 'D'),
       maximumDensityD: within('Largest density', 1, 6, 'D'),
+      speedLossStopsPerYear: within('Speed lost a room-year', 0, 1, 'stops'),
+      fogDPerYear: within('Fog a room-year', 0, 0.2, 'D'),
+      gradientLossPerYear: within('Gradient lost a room-year', 0, 0.1),
     })
     .partial()
     .default({}),

@@ -7,6 +7,20 @@ import { SHELF_YEARS } from './yearHints';
 /** Years by which a box date may be misread, and how a user says so. */
 export const dateDoubts = { '0': 'Read off the box', '3': 'Within a few years', '7': 'The decade is right', '17': 'A guess' } as const;
 
+/** Schemas of a stock's own numbers. */
+const ownPriors = stockSchema.shape.own.unwrap().shape;
+
+/** Own numbers of a stock that has none. */
+export const noOwnPriors = {
+  maximumGradient: null,
+  referenceTimeMin: null,
+  freshBaseFogD: null,
+  maximumDensityD: null,
+  speedLossStopsPerYear: null,
+  fogDPerYear: null,
+  gradientLossPerYear: null,
+};
+
 /** Margin beyond the usual shelf time before a date is called impossible, years. Source: our choice. */
 const SHELF_MARGIN_YEARS = 2;
 
@@ -22,8 +36,9 @@ export function rollFormSchema(thisYear: number) {
   };
   return z
     .strictObject({
-      label: z.string().trim().min(1, 'Give the roll a name you will know it by.').max(120, 'Keep the name under 120 characters.'),
-      stockName: z.string().trim().min(1, 'Name the film as its box or rim does, or call it “unknown film”.').max(120, 'Keep the name under 120 characters.'),
+      /** Both names may stay empty; the roll is then called by its format, the film unknown. */
+      label: z.string().trim().max(120, 'Keep the name under 120 characters.'),
+      stockName: z.string().trim().max(120, 'Keep the name under 120 characters.'),
       familyId: stockSchema.shape.familyId,
       iso: stockSchema.shape.iso,
       formatId: rollSchema.shape.formatId,
@@ -34,6 +49,15 @@ export function rollFormSchema(thisYear: number) {
       exposedYear: year('Exposed', thisYear),
       exposureIndex: z.number('Exposure index: give an ISO number from 0.1 to 25600, or leave it empty.').min(0.1, 'Exposure index: give 0.1 or more.').max(25600, 'Exposure index: give 25600 or less.').nullable(),
       note: rollSchema.shape.note,
+      own: z.strictObject({
+        maximumGradient: ownPriors.maximumGradient.unwrap().nullable(),
+        referenceTimeMin: ownPriors.referenceTimeMin.unwrap().nullable(),
+        freshBaseFogD: ownPriors.freshBaseFogD.unwrap().nullable(),
+        maximumDensityD: ownPriors.maximumDensityD.unwrap().nullable(),
+        speedLossStopsPerYear: ownPriors.speedLossStopsPerYear.unwrap().nullable(),
+        fogDPerYear: ownPriors.fogDPerYear.unwrap().nullable(),
+        gradientLossPerYear: ownPriors.gradientLossPerYear.unwrap().nullable(),
+      }),
     })
     .superRefine((roll, context) => {
       if (roll.exposureState === 'unexposed' && roll.exposedYear !== null) {
@@ -53,5 +77,7 @@ export function rollFormSchema(thisYear: number) {
 
 export type RollForm = z.infer<ReturnType<typeof rollFormSchema>>;
 
+const scalar = z.union([z.string(), z.number(), z.null()]);
+
 /** A roll's form as typed: whatever its fields hold. A draft that does not read as this is passed over. */
-export const rollDraftSchema = z.record(z.string(), z.union([z.string(), z.number(), z.null()]));
+export const rollDraftSchema = z.record(z.string(), z.union([scalar, z.record(z.string(), scalar)]));

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { rollFormSchema, type RollForm } from '../films/rollForm';
+import { noOwnPriors, rollFormSchema, type RollForm } from '../films/rollForm';
 import { soundCondition } from '../films/conditionFacts';
 import { rollAge } from '../films/rollAge';
 import { stayAt } from '../films/storageStay';
@@ -158,14 +158,14 @@ describe('where a roll stands', () => {
 
 describe('the roll’s form', () => {
   const schema = rollFormSchema(2026);
-  const good: RollForm = { label: 'Tin 3', stockName: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, formatId: '120', expiredYear: 1971, dateSlackYears: 0, storageId: 'room', exposureState: 'unknown', exposedYear: null, exposureIndex: null, note: '' };
+  const good: RollForm = { label: 'Tin 3', stockName: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, formatId: '120', expiredYear: 1971, dateSlackYears: 0, storageId: 'room', exposureState: 'unknown', exposedYear: null, exposureIndex: null, note: '', own: noOwnPriors };
   const messages = (part: Partial<Record<keyof RollForm, unknown>>) => {
     const parsed = schema.safeParse({ ...good, ...part });
     return parsed.success ? [] : parsed.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
   };
   test('takes what is known', () => expect(messages({})).toEqual([]));
   test.each<[Partial<Record<keyof RollForm, unknown>>, RegExp]>([
-    [{ label: '  ' }, /^label: Give the roll a name/],
+    [{ own: { ...noOwnPriors, maximumGradient: 99 } }, /^own.maximumGradient: Largest gradient: give a number from 0.3 to 6/],
     [{ iso: 'fast' }, /^iso: Film speed: give a number/],
     [{ expiredYear: 1700 }, /^expiredYear: Box date: give a year from 1889 to 2036/],
     [{ expiredYear: 1971.5 }, /^expiredYear/],

@@ -43,6 +43,10 @@ describe('reading what was typed', () => {
 });
 
 describe('writing', () => {
+  test('small numbers come back as typed', () => {
+    expect(quantityToInput(0.004, 'gradient', metric)).toBe('0.004');
+    expect(quantityToInput(500, 'volume', us)).toBe('16.91');
+  });
   test('quantities carry their unit', () => {
     expect(formatQuantity(20, 'temperature', us)).toBe('68.0 °F');
     expect(formatQuantity(500, 'volume', metric)).toBe('500 ml');

@@ -96,7 +96,9 @@ export function formatNumber(value: number, decimals: number): string {
  */
 export function quantityToInput(value: number, kind: QuantityKind, choice: UnitChoice): string {
   const unit = displayUnit(kind, choice);
-  return String(Number(unit.fromBase(value).toFixed(Math.max(unit.decimals, 2))));
+  // A value typed in the unit it is stored in comes back as typed; a converted one is rounded.
+  const digits = unit.fromBase === same ? 6 : Math.max(unit.decimals, 2);
+  return String(Number(unit.fromBase(value).toFixed(digits)));
 }
 
 /**

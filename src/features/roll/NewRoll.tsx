@@ -10,7 +10,7 @@ export function NewRoll() {
   return (
     <>
       <h1>What have you found?</h1>
-      <p className="mt-1 mb-5 max-w-[62ch] text-ink2">Only the name, the film and its format are needed. What you leave open widens the band and can be filled in later.</p>
+      <p className="mt-1 mb-5 max-w-[62ch] text-ink2">Only its format and a stock family are needed. What you leave open widens the band and can be filled in later.</p>
       <RollForm
         draftKey={rollDraftKey('new')}
         action="Put it on the bench"

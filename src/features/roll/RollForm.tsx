@@ -2,9 +2,9 @@
 
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Controller, useForm, type Control, type FieldErrors } from 'react-hook-form';
+import { Controller, useForm, useWatch, type Control, type FieldErrors } from 'react-hook-form';
 import { filmFormatIds, filmFormats } from '@/core/films/filmFormats';
-import { dateDoubts, rollDraftSchema, rollFormSchema, type RollForm as RollValues } from '@/core/films/rollForm';
+import { dateDoubts, noOwnPriors, rollDraftSchema, rollFormSchema, type RollForm as RollValues } from '@/core/films/rollForm';
 import { stockFamilies, stockFamilyIds } from '@/core/films/stockFamilies';
 import { storagePresetIds, storagePresets } from '@/core/films/storagePresets';
 import { exposureStates, type ExposureState } from '@/core/formats/records';
@@ -30,6 +30,7 @@ const emptyRoll: RollValues = {
   exposedYear: null,
   exposureIndex: null,
   note: '',
+  own: noOwnPriors,
 };
 
 const familyOptions = stockFamilyIds.map((value) => ({ value, name: stockFamilies[value].name, hint: stockFamilies[value].hint }));
@@ -65,7 +66,8 @@ export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = f
   useEffect(() => {
     void readDraft(draftKey).then((values) => {
       const kept = rollDraftSchema.safeParse(values);
-      setStart({ ...initialRef.current, ...(kept.success ? (kept.data as Partial<RollValues>) : {}) });
+      const typed = kept.success ? (kept.data as Partial<RollValues>) : {};
+      setStart({ ...initialRef.current, ...typed, own: { ...initialRef.current.own, ...typed.own } });
     });
   }, [draftKey]);
   if (start === null) return <p aria-busy="true">Opening the form.</p>;
@@ -77,18 +79,19 @@ function RollFields({ draftKey, start, action, basicsOnly, onSave }: { draftKey:
   const schema = useMemo(() => rollFormSchema(new Date().getFullYear()), []);
   const { control, register, handleSubmit, subscribe, setValue, getValues, formState } = useForm<RollValues>({ defaultValues: start, resolver: zodResolver(schema), mode: 'onTouched' });
   const { errors, isSubmitting } = formState;
+  const familyId = useWatch({ control, name: 'familyId' });
   useEffect(() => subscribe({ formState: { values: true }, callback: ({ values }) => void keepDraft(draftKey, values).catch(() => undefined) }), [subscribe, draftKey]);
 
   return (
     <form className="max-w-[860px] space-y-7" onSubmit={(event) => void handleSubmit((values) => onSave(values))(event)} noValidate>
       <Group title="The roll">
         <div className="lg:col-span-2">
-          <TextField id="label" label="Name of the roll" hint="how you will know it again" error={errors.label?.message} input={register('label')} />
+          <TextField id="label" label="Name of the roll" hint="how you will know it again, if you like" error={errors.label?.message} input={register('label')} />
         </div>
         <Controller control={control} name="formatId" render={({ field }) => <Choice id="formatId" label="Format" options={formatOptions} value={field.value} onChange={field.onChange} error={errors.formatId?.message} />} />
       </Group>
       <Group title="The film">
-        <TextField id="stockName" label="Film" hint="as on the box or rim" error={errors.stockName?.message} input={register('stockName')} />
+        <TextField id="stockName" label="Film" hint="as on the rim, if known" error={errors.stockName?.message} input={register('stockName')} />
         <Controller
           control={control}
           name="familyId"
@@ -107,6 +110,7 @@ function RollFields({ draftKey, start, action, basicsOnly, onSave }: { draftKey:
           )}
         />
         <NumberField control={control} errors={errors} name="iso" label="Speed" kind="iso" units={units} range={[0.1, 25600]} />
+        <OwnNumbers control={control} errors={errors} familyId={familyId} units={units} />
         <CassetteCode onSpeed={(iso) => setValue('iso', iso, { shouldDirty: true, shouldValidate: true })} />
       </Group>
       {!basicsOnly && (
@@ -132,6 +136,47 @@ function RollFields({ draftKey, start, action, basicsOnly, onSave }: { draftKey:
         {action}
       </button>
     </form>
+  );
+}
+
+const ownFields = [
+  ['referenceTimeMin', 'Time in metol–hydroquinone borax', 'min'],
+  ['maximumGradient', 'Largest gradient', ''],
+  ['freshBaseFogD', 'Fresh base + fog', 'D'],
+  ['maximumDensityD', 'Largest density', 'D'],
+  ['speedLossStopsPerYear', 'Speed lost a room-year', 'stops'],
+  ['fogDPerYear', 'Fog a room-year', 'D'],
+  ['gradientLossPerYear', 'Gradient lost a room-year', 'ln'],
+] as const;
+
+/** Own numbers of a stock, in the place of its family's; empty ones stay the family's. */
+function OwnNumbers({ control, errors, familyId, units }: { control: Control<RollValues>; errors: FieldErrors<RollValues>; familyId: RollValues['familyId']; units: UnitChoice }) {
+  const family = stockFamilies[familyId];
+  return (
+    <details className="sm:col-span-2 lg:col-span-3">
+      <summary className="w-fit underline underline-offset-3">My own numbers for this film</summary>
+      <div className="mt-3 grid gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-3">
+        {ownFields.map(([name, label, unit]) => (
+          <Controller
+            key={name}
+            control={control}
+            name={`own.${name}`}
+            render={({ field }) => (
+              <Quantity
+                id={`own-${name}`}
+                label={label}
+                hint={`family ${family[name]}${unit && ` ${unit}`}`}
+                kind="gradient"
+                units={units}
+                value={field.value ?? ''}
+                onChange={(value) => field.onChange(typeof value === 'string' && value.trim() === '' ? null : value)}
+                error={errors.own?.[name]?.message}
+              />
+            )}
+          />
+        ))}
+      </div>
+    </details>
   );
 }
 

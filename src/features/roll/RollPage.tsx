@@ -4,7 +4,9 @@ import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { stageIds, type StageId } from '@/core/plan/rollStages';
 import type { Brew } from '@/core/formats/records';
-import { useBench, useSettings, type RollDossier } from '@/data/queries';
+import { readDraft } from '@/data/drafts';
+import { planDraftKey } from '@/data/plans';
+import { useSettings, useSettledBench, type RollDossier } from '@/data/queries';
 import { Ribbon } from '@/ui/Ribbon';
 import { useNow } from '@/ui/useNow';
 import { ChooseStage } from './ChooseStage';
@@ -24,8 +26,9 @@ const LOOK_AGAIN_MS = 5 * 60_000;
 
 /** One roll, from top to bottom in the order of work. */
 export function RollPage({ rollId }: { rollId: string }) {
-  const bench = useBench();
-  if (bench === undefined) return <p aria-busy="true">Looking for the roll.</p>;
+  const bench = useSettledBench();
+  const draft = usePlanDraft(rollId);
+  if (bench === undefined || draft === null) return <p aria-busy="true">Looking for the roll.</p>;
   const dossier = bench.dossiers.find(({ roll }) => roll.id === rollId);
   if (dossier === undefined) {
     return (
@@ -37,15 +40,24 @@ export function RollPage({ rollId }: { rollId: string }) {
       </>
     );
   }
-  return <Dossier key={rollId} dossier={dossier} jugs={bench.brews} />;
+  return <Dossier key={rollId} dossier={dossier} draft={draft.values} jugs={bench.brews} />;
 }
 
-function Dossier({ dossier, jugs }: { dossier: RollDossier; jugs: readonly Brew[] }) {
+/** The plan's form as it was typed when the page opened; null while it is read. */
+function usePlanDraft(rollId: string): { values: unknown } | null {
+  const [draft, setDraft] = useState<{ rollId: string; values: unknown } | null>(null);
+  useEffect(() => {
+    void readDraft(planDraftKey(rollId)).then((values) => setDraft({ rollId, values }));
+  }, [rollId]);
+  return draft?.rollId === rollId ? draft : null;
+}
+
+function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknown; jugs: readonly Brew[] }) {
   const { roll, stock, standing } = dossier;
   const units = useSettings();
   const nowMs = useNow(LOOK_AGAIN_MS);
   const thisYear = new Date(nowMs).getFullYear();
-  const plan = usePlanForm(dossier, jugs, nowMs);
+  const plan = usePlanForm(dossier, draft, jugs, nowMs);
   const { isOpen, toggle, close } = useOpenStages(standing.atHand);
   const estimate = plan.study?.estimate ?? null;
 

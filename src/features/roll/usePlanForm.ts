@@ -27,9 +27,9 @@ export interface PlanInHand {
 }
 
 /** Keeps the plan's form as typed, reads it, and asks the worker for the estimate. */
-export function usePlanForm(dossier: RollDossier, jugs: readonly Brew[], nowMs: number): PlanInHand {
-  const { roll, stock, plan, planDraft } = dossier;
-  const [form, setForm] = useState<PlanForm>(() => planFormInHand(roll, stock, plan, planDraft));
+export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly Brew[], nowMs: number): PlanInHand {
+  const { roll, stock, plan } = dossier;
+  const [form, setForm] = useState<PlanForm>(() => planFormInHand(roll, stock, plan, draft));
   const change = useCallback(
     (part: Partial<PlanForm>) => {
       const next = { ...form, ...part };
