@@ -24,7 +24,7 @@ export async function addRoll(page: Page, label = 'Shoebox, hill fog'): Promise<
   await page.getByLabel('Name of the roll').fill(label);
   await choose(page, 'Format', '120 (roll film)');
   await page.getByLabel('Film', { exact: true }).fill('Larkholm Pan 200');
-  await page.getByLabel('Speed').fill('200');
+  await page.getByLabel('Speed', { exact: true }).fill('200');
   await page.getByLabel('Box date, year').fill('1971');
   await choose(page, 'How sure is the date', 'Within a few years');
   await choose(page, 'Kept in', /^Room/);

@@ -61,7 +61,7 @@ test('the speed is read off the cassette', async ({ page }) => {
   for (const square of [4, 5, 6]) await page.getByRole('button', { name: `Row 2, square ${square}: paint` }).click();
   await expect(page.getByText('ISO 200, 36 exposures, tolerates +3.0 / −1.0 stops')).toBeVisible();
   await page.getByRole('button', { name: 'Take ISO 200' }).click();
-  await expect(page.getByLabel('Speed')).toHaveValue('200');
+  await expect(page.getByLabel('Speed', { exact: true })).toHaveValue('200');
 });
 
 test('signs of age change the run', async ({ page }) => {
