@@ -60,6 +60,9 @@ test('the speed is read off the cassette', async ({ page }) => {
   for (const square of [2, 3, 5]) await page.getByRole('button', { name: `Row 1, square ${square}: paint` }).click();
   for (const square of [4, 5, 6]) await page.getByRole('button', { name: `Row 2, square ${square}: paint` }).click();
   await expect(page.getByText('ISO 200, 36 exposures, tolerates +3.0 / −1.0 stops')).toBeVisible();
+  await page.getByRole('button', { name: 'Show how ISO 400, 36 exposures would look' }).click();
+  await expect(page.getByText('ISO 400, 36 exposures, tolerates')).toBeVisible();
+  for (const square of [2, 3, 4]) await page.getByRole('button', { name: new RegExp(`Row 1, square ${square}:`) }).click();
   await page.getByRole('button', { name: 'Take ISO 200' }).click();
   await expect(page.getByLabel('Speed', { exact: true })).toHaveValue('200');
 });
@@ -98,6 +101,10 @@ test('the lights-out card is practised by any key, and in the dark the screen is
   });
   await openDemo(page, '/rolls/portraits/dark');
   await expect(page.getByText('Reel, set to 35 mm and dry')).toBeVisible();
+  await page.getByRole('radio', { name: 'Steel spiral' }).click();
+  await expect(page.getByText('clip its end to the core')).toBeVisible();
+  const printed = (await page.pdf({ format: 'A4' })).toString('latin1');
+  expect(printed.match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
   await page.getByRole('button', { name: 'Practise with a dummy' }).click();
   await expect(page.getByText('Pry the flat end off the cassette.')).toBeVisible();
   await page.keyboard.press('x');

@@ -20,6 +20,12 @@ describe('the lights-out card', () => {
     expect(card.steps.map(({ feel }) => feel).join(' ')).toContain('This end goes in first');
     expect(card.inReach).toContain('Reel, set to 46 mm and dry');
   });
+  test('a steel spiral is loaded from its core', () => {
+    const card = lightsOutCard('120', soundCondition, 'spiral');
+    expect(card.inReach.join(' ')).toContain('Steel spiral');
+    expect(card.steps.some(({ act }) => act.includes('clip its end to the core'))).toBe(true);
+    expect(card.steps.some(({ act }) => act.includes('under both lips'))).toBe(false);
+  });
   test('what no reel takes is see-sawed', () => {
     const card = lightsOutCard('116', soundCondition);
     expect(card.inReach.join(' ')).not.toContain('Reel');

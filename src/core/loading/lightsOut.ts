@@ -56,7 +56,22 @@ const opening: Record<Exclude<Kind, 'see-saw' | 'sheet'>, { reach: string[]; ste
   },
 };
 
-function loading(kind: Kind): DarkStep[] {
+/** Kinds of tank that a film on a reel goes into. */
+export const tankKinds = { adjustable: 'Adjustable plastic reel', spiral: 'Steel spiral' } as const;
+export type TankKind = keyof typeof tankKinds;
+
+const intoReel: Record<TankKind, DarkStep[]> = {
+  adjustable: [
+    step('Lead the end into the entry of the reel, under both lips.', 'Two small steps, then it slides a hand’s width.', 'It will not enter: the corners are not clipped, or the reel is wet.'),
+    step('Turn the halves to and fro until the film is in.', 'An even, light pull at each turn.', 'At any resistance stop, turn back half a turn, tap the reel, go on. Never push.'),
+  ],
+  spiral: [
+    step('Bow the film a little between thumb and finger, and clip its end to the core.', 'The end holds when you tug lightly.', 'It slips out: the end is not square, or not in the middle of the core.'),
+    step('Turn the reel on the bench and let it draw the film in.', 'It glides; pushed back a little, it gives and has play.', 'No play, or a crackle: two turns share a groove. Unwind half a turn and go on.'),
+  ],
+};
+
+function loading(kind: Kind, tank: TankKind): DarkStep[] {
   if (kind === 'sheet') {
     return [
       step('Find the notches: at the top right, the emulsion faces you.', 'Notches under the right forefinger.'),
@@ -70,8 +85,7 @@ function loading(kind: Kind): DarkStep[] {
     ];
   }
   return [
-    step('Lead the end into the entry of the reel, under both lips.', 'Two small steps, then it slides a hand’s width.', 'It will not enter: the corners are not clipped, or the reel is wet.'),
-    step('Turn the halves to and fro until the film is in.', 'An even, light pull at each turn.', 'At any resistance stop, turn back half a turn, tap the reel, go on. Never push.'),
+    ...intoReel[tank],
     step('Cut off the spool or the tape, and turn the end in.', 'No end stands out beyond the reel.'),
     step('Put the reel on its column, into the tank, and close the lid.', 'The lid turns until it stops. Shake: nothing rattles.', 'The light may not go on before the lid has locked.'),
   ];
@@ -88,19 +102,20 @@ function kindOf(formatId: FilmFormatId): Kind {
  * The lights-out card of a format.
  * @param formatId film format
  * @param condition state of the film
+ * @param tank kind of reel; of no matter for what no reel takes
  * @returns what lies in reach, the steps in the order of the hands, and what this roll asks for
  * Source: common practice, no source.
  */
-export function lightsOutCard(formatId: FilmFormatId, condition: Condition): LightsOutCard {
+export function lightsOutCard(formatId: FilmFormatId, condition: Condition, tank: TankKind = 'adjustable'): LightsOutCard {
   const kind = kindOf(formatId);
   const { name, coping, widthMm } = filmFormats[formatId];
   const reel = fitsUsualReel(formatId);
   const open = kind === 'sheet' || kind === 'see-saw' ? { reach: ['Box of sheets', 'Holders or first tray'], steps: [] } : opening[kind];
-  const loadInto = kind === 'sheet' ? [] : reel ? [`Reel, set to ${Math.round(widthMm)} mm and dry`, 'Column', 'Tank', 'Lid'] : ['Trays in a row, poured', 'Pegs', 'Covered clock'];
+  const loadInto = kind === 'sheet' ? [] : reel ? [tank === 'spiral' ? `Steel spiral for ${Math.round(widthMm)} mm` : `Reel, set to ${Math.round(widthMm)} mm and dry`, 'Column', 'Tank', 'Lid'] : ['Trays in a row, poured', 'Pegs', 'Covered clock'];
   return {
     title: `Lights out: ${name}`,
     inReach: [...open.reach, ...loadInto],
-    steps: [...open.steps, ...loading(kind === 'sheet' ? 'sheet' : reel ? kind : 'see-saw')],
+    steps: [...open.steps, ...loading(kind === 'sheet' ? 'sheet' : reel ? kind : 'see-saw', tank)],
     warnings: [...(reel || coping === '' ? [] : [coping]), ...condition.signs.map((sign) => `${conditionSigns[sign].name}. ${conditionSigns[sign].advice}`)],
   };
 }

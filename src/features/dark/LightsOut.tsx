@@ -2,13 +2,18 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
-import { lightsOutCard } from '@/core/loading/lightsOut';
+import { fitsUsualReel } from '@/core/films/filmFormats';
+import { lightsOutCard, tankKinds, type TankKind } from '@/core/loading/lightsOut';
 import { useDossier } from '@/data/queries';
+import { Segments } from '@/ui/Segments';
 import { DarkRun } from './DarkRun';
+
+const tankOptions = (Object.keys(tankKinds) as TankKind[]).map((value) => ({ value, name: tankKinds[value] }));
 
 /** What to lay out, do and feel while the light is off: to read, to print, to practise, to be read aloud. */
 export function LightsOut({ rollId }: { rollId: string }) {
   const dossier = useDossier(rollId);
+  const [tank, setTank] = useState<TankKind>('adjustable');
   const [mode, setMode] = useState<'card' | 'practice' | 'dark'>('card');
   if (dossier === undefined) return <p aria-busy="true">Looking for the roll.</p>;
   if (dossier === null) return <h1>This roll is not on the bench.</h1>;
@@ -23,7 +28,7 @@ export function LightsOut({ rollId }: { rollId: string }) {
     );
   }
   const { roll } = dossier;
-  const card = lightsOutCard(roll.formatId, roll.condition);
+  const card = lightsOutCard(roll.formatId, roll.condition, tank);
   if (mode !== 'card') return <DarkRun card={card} dark={mode === 'dark'} onEnd={() => setMode('card')} />;
   return (
     <div className="max-w-[860px]">
@@ -37,6 +42,11 @@ export function LightsOut({ rollId }: { rollId: string }) {
             <li key={warning}>{warning}</li>
           ))}
         </ul>
+      )}
+      {fitsUsualReel(roll.formatId) && (
+        <div className="no-print mt-3 max-w-md">
+          <Segments id="tank" label="Tank" value={tank} options={tankOptions} onChange={setTank} />
+        </div>
       )}
       <h2 className="mt-5">In reach, from left to right</h2>
       <ol className="mt-2 flex flex-wrap gap-x-2 gap-y-1">

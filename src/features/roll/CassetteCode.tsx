@@ -1,13 +1,14 @@
 'use client';
 
 import { useState } from 'react';
-import { SQUARES, readCassette } from '@/core/films/cassetteCode';
+import { SQUARES, readCassette, writeCassette } from '@/core/films/cassetteCode';
 import { formatNumber } from '@/core/units/quantity';
 
 /** The twelve squares of a 35 mm cassette, tapped as they look. */
-export function CassetteCode({ onSpeed }: { onSpeed: (iso: number) => void }) {
+export function CassetteCode({ iso, onSpeed }: { iso: number; onSpeed: (iso: number) => void }) {
   const [squares, setSquares] = useState<boolean[]>(() => Array.from({ length: SQUARES }, (_, index) => index % 6 === 0));
   const read = readCassette(squares);
+  const pattern = writeCassette({ iso, exposures: 36, toleranceStops: { over: 3, under: 1 } });
   return (
     <details className="sm:col-span-2 lg:col-span-3">
       <summary className="w-fit underline underline-offset-3">Read the speed off the cassette</summary>
@@ -27,6 +28,11 @@ export function CassetteCode({ onSpeed }: { onSpeed: (iso: number) => void }) {
             </button>
           ))}
         </div>
+        {pattern.ok && (
+          <button type="button" className="act-plain text-[13px]" onClick={() => setSquares(pattern.value)}>
+            Show how ISO {iso}, 36 exposures would look
+          </button>
+        )}
         <div role="status" className="max-w-[40ch]">
           {read.ok ? (
             <>

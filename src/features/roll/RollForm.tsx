@@ -79,7 +79,7 @@ function RollFields({ draftKey, start, action, basicsOnly, onSave }: { draftKey:
   const schema = useMemo(() => rollFormSchema(new Date().getFullYear()), []);
   const { control, register, handleSubmit, subscribe, setValue, getValues, formState } = useForm<RollValues>({ defaultValues: start, resolver: zodResolver(schema), mode: 'onTouched' });
   const { errors, isSubmitting } = formState;
-  const familyId = useWatch({ control, name: 'familyId' });
+  const [familyId, iso] = useWatch({ control, name: ['familyId', 'iso'] });
   useEffect(() => subscribe({ formState: { values: true }, callback: ({ values }) => void keepDraft(draftKey, values).catch(() => undefined) }), [subscribe, draftKey]);
 
   return (
@@ -111,7 +111,7 @@ function RollFields({ draftKey, start, action, basicsOnly, onSave }: { draftKey:
         />
         <NumberField control={control} errors={errors} name="iso" label="Speed" kind="iso" units={units} range={[0.1, 25600]} />
         <OwnNumbers control={control} errors={errors} familyId={familyId} units={units} />
-        <CassetteCode onSpeed={(iso) => setValue('iso', iso, { shouldDirty: true, shouldValidate: true })} />
+        <CassetteCode iso={iso} onSpeed={(iso) => setValue('iso', iso, { shouldDirty: true, shouldValidate: true })} />
       </Group>
       {!basicsOnly && (
         <Group title="Its age and keeping">
