@@ -1,0 +1,140 @@
+import { describe, expect, test } from 'vitest';
+import { estimate } from '@/core/estimate/estimate';
+import { ledgerRowIds } from '@/core/estimate/parameters';
+import { soundCondition } from '@/core/films/conditionFacts';
+import { stayAt } from '@/core/films/storageStay';
+import type { Plan, Roll, Run, Stock, Verdict } from '@/core/formats/records';
+import { initialPlanForm, readPlanForm } from '@/core/plan/planForm';
+import { rollStanding, stageIds } from '@/core/plan/rollStages';
+import { roomYears, sampleRequest } from '@/core/testing/sampleRequest';
+import type { RollDossier } from '@/data/queries';
+import { lowerFirst, rangeWords, rowWords, sourceWords } from './ledgerWords';
+import { ageWords, rollLine, rollShortLine, storageWords } from './rollWords';
+import { developedFor, stageSummary } from './stageWords';
+
+const metric = { temperature: 'C', volume: 'ml' } as const;
+const us = { temperature: 'F', volume: 'floz' } as const;
+const NOW = Date.UTC(2026, 10, 24, 12);
+const stamps = { id: 'x', createdMs: NOW, updatedMs: NOW };
+const stock: Stock = { ...stamps, name: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, own: {} };
+const roll: Roll = {
+  ...stamps,
+  label: 'Tin',
+  stockId: 'x',
+  formatId: '120',
+  hints: [{ kind: 'stamp', year: 1971, slackYears: 3 }],
+  storage: [stayAt('room', 1985), stayAt('cellar')],
+  xrayPasses: 0,
+  condition: soundCondition,
+  exposure: { state: 'unknown', year: null, index: null },
+  frames: [],
+  note: '',
+};
+
+describe('a roll in words', () => {
+  test('its age', () => {
+    expect(ageWords(roll, stock, 2026)).toBe('55 ± 2 years past its date');
+    expect(ageWords({ ...roll, hints: [{ kind: 'stamp', year: 1971, slackYears: 0 }] }, stock, 2026)).toBe('55 years past its date');
+    expect(ageWords({ ...roll, hints: [] }, stock, 2026)).toBe('age unknown');
+    expect(ageWords({ ...roll, hints: [{ kind: 'stamp', year: 2029, slackYears: 0 }] }, stock, 2026)).toBe('in date');
+    expect(ageWords({ ...roll, formatId: '126', hints: [{ kind: 'stamp', year: 1950, slackYears: 0 }] }, stock, 2026)).toBe('hints contradict each other');
+  });
+  test('its keeping, told once for each place', () => {
+    expect(storageWords(roll)).toBe('room, then cellar');
+    expect(storageWords({ ...roll, storage: [stayAt('room', 1980), stayAt('room')] })).toBe('room');
+    expect(storageWords({ ...roll, storage: [stayAt('unknown')] })).toBe('kept nobody knows how');
+  });
+  test('its lines', () => {
+    expect(rollLine(roll, stock, 2026)).toBe('Larkholm Pan 200 · 120 (roll film) · 55 ± 2 years past its date · room, then cellar · unknown exposures');
+    expect(rollShortLine(roll, stock, 2026)).toBe('Larkholm Pan 200 · 55 ± 2 years · unknown exposures');
+  });
+});
+
+describe('the ledger in words', () => {
+  const request = sampleRequest({ age: roomYears(31), bromideGPerL: 1, strategy: { id: 'extend' }, target: { purpose: 'scan', pushStops: 1 }, wear: { films: 1, ageH: 1, volumeMl: 500 } });
+  const answer = estimate(request);
+  const words = (id: string, units: typeof metric | typeof us = metric, r = request) => {
+    const row = estimate(r).ledger.find((line) => line.id === id);
+    if (row === undefined) throw new Error(`No row ${id}.`);
+    return rowWords(row, r, estimate(r), units);
+  };
+  test('every row has a label, an explanation in whole sentences, and a known source', () => {
+    for (const row of answer.ledger) {
+      const { label, explanation } = rowWords(row, request, answer, metric);
+      expect(label).not.toBe('');
+      expect(explanation).toMatch(/\.$/);
+      expect(sourceWords[row.source]).not.toBe('');
+    }
+    expect(answer.ledger.map(({ id }) => id)).toEqual([...ledgerRowIds]);
+  });
+  test('conditions are named as they are', () => {
+    expect(words('wear').label).toBe('1 film through this brew, 1.0 h old');
+    expect(words('age').label).toBe('Age, and 1.0 g/l bromide');
+    expect(words('strategy').label).toBe('Extend, as far as the cap allows');
+    expect(words('target').label).toBe('Scanning, pushed 1.0');
+  });
+  test('temperatures follow the user’s unit', () => {
+    expect(words('temperature', metric).label).toBe('20.0 °C');
+    expect(words('temperature', us).label).toBe('68.0 °F');
+  });
+  test('a known time says so', () => {
+    const known = sampleRequest({ knownTime: { timeMin: 11, temperatureC: 24, source: 'leaflet' } });
+    expect(words('base', metric, known)).toMatchObject({ label: 'The time that you know', note: 'for fresh film at 24.0 °C', fieldId: 'knownTimeMin' });
+  });
+  test('what is out of reach is told with the best there is', () => {
+    const far = sampleRequest({ film: { familyId: 'colour-negative-current', iso: 200 }, target: { purpose: 'diffusion', pushStops: 3 } });
+    expect(words('target', metric, far).note).toMatch(/out of reach; 0\.87 is the best/);
+  });
+  test('ranges and small letters', () => {
+    expect(rangeWords({ value: 0.514, low: 0.38, high: 0.7 }, 2)).toBe('0.51 (0.38–0.70)');
+    expect(rangeWords({ value: 1, low: 1, high: 1.001 }, 1)).toBe('1.0');
+    expect(lowerFirst('Instant coffee, 40 g/l')).toBe('instant coffee, 40 g/l');
+  });
+});
+
+describe('stages in one line', () => {
+  const choices = readPlanForm(initialPlanForm({ familyId: 'pan-cubic-fast', formatId: '120', condition: soundCondition }), { formatId: '120' }, []);
+  if (!choices.ok) throw new Error('The first form is not valid.');
+  const pinned = { atMs: NOW, timeMin: 15.33, lowMin: 11.8, highMin: 19.8, ledger: [] };
+  const plan: Plan = { ...stamps, rollId: 'x', ...choices.value, pinned };
+  const run: Run = {
+    ...stamps,
+    rollId: 'x',
+    planId: 'x',
+    brewId: null,
+    developerName: 'Coffee',
+    temperatureC: 20,
+    pinned,
+    steps: [{ kind: 'develop', name: 'Develop', instruction: '', durationS: 920, cues: [] }],
+    events: [{ kind: 'begin', stepIndex: 0, atMs: NOW }],
+  };
+  const hung: Run = { ...run, events: [...run.events, { kind: 'finish', atMs: NOW + 925_000 }] };
+  const verdict: Verdict = { ...stamps, runId: 'x', rollId: 'x', contrast: -1, fog: 'slight', shadows: 'thin', evenness: 'even', defects: [], note: '' };
+  const dossier = (part: Partial<RollDossier> = {}): RollDossier => {
+    const whole = { roll, stock, plan: undefined, brew: undefined, run: undefined, verdict: undefined, planDraft: undefined, ...part };
+    return { ...whole, standing: rollStanding(whole.roll, stock, whole.plan, whole.run, whole.verdict) };
+  };
+  const line = (id: (typeof stageIds)[number], part: Partial<RollDossier> = {}) => stageSummary(id, dossier(part), null, metric, 2026);
+
+  test('nothing decided yet', () => {
+    expect(line('choose')).toBe('No time is pinned yet');
+    expect(line('run')).toBe('Waits for a pinned time under Choose');
+    expect(line('judge')).toBe('Waits until the film is dry');
+  });
+  test('pinned, running, hung, judged', () => {
+    expect(line('choose', { plan })).toBe('15:20 (11:50–19:50) in Instant coffee, 40 g/l at 20.0 °C');
+    expect(line('mix', { plan })).toBe('500 ml to mix');
+    expect(line('run', { plan, run })).toBe('At the tank: Develop');
+    expect(line('run', { plan, run: hung })).toMatch(/^Hung up 24 Nov 2026/);
+    expect(line('judge', { plan, run: hung })).toBe('Judge the dry negatives');
+    expect(line('judge', { plan, run: hung, verdict })).toBe('Contrast a little soft · fog slight veil');
+  });
+  test('how long it really developed', () => {
+    expect(developedFor(run)).toBeNull();
+    expect(developedFor(hung)).toBe('15:25');
+  });
+  test('a forbidden roll says so in every stage', () => {
+    const nitrate: Roll = { ...roll, formatId: 'cine35', hints: [{ kind: 'stamp', year: 1950, slackYears: 0 }] };
+    for (const id of stageIds) expect(line(id, { roll: nitrate })).toMatch(/not to be processed here/);
+  });
+});
