@@ -65,7 +65,7 @@ test('a page opened in Safe light never flashes: the light is set before the fir
 
 for (const light of ['day', 'dim', 'safe'] as const) {
   test(`axe finds nothing serious in ${light} light`, async ({ page }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(240_000);
     await page.addInitScript((value) => localStorage.setItem('aetas.light', value), light);
     const axe = await readFile(axePath, 'utf8');
     const check = async (where: string): Promise<void> => {
