@@ -3,9 +3,10 @@ import { estimate } from '@/core/estimate/estimate';
 import { ledgerRowIds } from '@/core/estimate/parameters';
 import { soundCondition } from '@/core/films/conditionFacts';
 import { stayAt } from '@/core/films/storageStay';
-import type { Plan, Roll, Run, Stock, Verdict } from '@/core/formats/records';
+import type { Plan, Roll, Run, Verdict } from '@/core/formats/records';
 import { initialPlanForm, readPlanForm } from '@/core/plan/planForm';
 import { rollStanding, stageIds } from '@/core/plan/rollStages';
+import { demoInputs } from '@/core/testing/demoInputs';
 import { roomYears, sampleRequest } from '@/core/testing/sampleRequest';
 import type { RollDossier } from '@/data/queries';
 import { lowerFirst, rangeWords, rowWords, sourceWords } from './ledgerWords';
@@ -14,22 +15,9 @@ import { developedFor, stageSummary } from './stageWords';
 
 const metric = { temperature: 'C', volume: 'ml' } as const;
 const us = { temperature: 'F', volume: 'floz' } as const;
-const NOW = Date.UTC(2026, 10, 24, 12);
+const { NOW, stock } = demoInputs;
 const stamps = { id: 'x', createdMs: NOW, updatedMs: NOW };
-const stock: Stock = { ...stamps, name: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, own: {} };
-const roll: Roll = {
-  ...stamps,
-  label: 'Tin',
-  stockId: 'x',
-  formatId: '120',
-  hints: [{ kind: 'stamp', year: 1971, slackYears: 3 }],
-  storage: [stayAt('room', 1985), stayAt('cellar')],
-  xrayPasses: 0,
-  condition: soundCondition,
-  exposure: { state: 'unknown', year: null, index: null },
-  frames: [],
-  note: '',
-};
+const roll: Roll = { ...demoInputs.roll, storage: [stayAt('room', 1985), stayAt('cellar')] };
 
 describe('a roll in words', () => {
   test('its age', () => {
