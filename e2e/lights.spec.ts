@@ -79,7 +79,7 @@ for (const light of ['day', 'dim', 'safe'] as const) {
     };
     for (const path of views) {
       await openDemo(page, path);
-      if (path === '/rolls/tin-3') await page.locator('canvas').waitFor();
+      if (path === '/rolls/tin-3') await page.locator('canvas').first().waitFor();
       await check(path);
     }
     await openDemo(page, '/rolls/portraits');

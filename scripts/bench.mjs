@@ -104,7 +104,7 @@ async function benchBrowser() {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.addInitScript(() => localStorage.setItem('aetas.bench', 'demo'));
     await page.goto(`${address}/rolls/tin-3`);
-    await page.locator('canvas').waitFor();
+    await page.locator('canvas').first().waitFor();
     await page.waitForTimeout(1000);
     const typing = await longestTask(page, async () => {
       for (const [field, text] of [['temperatureC', '21.5'], ['agentPerL', '36.25'], ['sodaGPerL', '52.5'], ['volumeMl', '550'], ['pushStops', '0.5']]) {

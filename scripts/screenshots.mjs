@@ -45,7 +45,7 @@ async function identified(page) {
 
 async function chosen(page) {
   await page.getByTestId('band').waitFor();
-  await page.locator('canvas').waitFor();
+  await page.locator('canvas').first().waitFor();
   await page.waitForTimeout(300);
 }
 

@@ -1,7 +1,8 @@
 'use client';
 
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { Brew, Photo, Plan, Roll, Run, Settings, Stock, TableName, Verdict } from '@/core/formats/records';
+import type { LearningRecords } from '@/core/evidence/benchEvidence';
+import type { Brew, EvidenceRecord, Photo, Plan, Roll, Run, Settings, Stock, TableName, Verdict } from '@/core/formats/records';
 import { defaultSettings, tableNames } from '@/core/formats/tables';
 import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
 import { database, type Safekeeping } from './database';
@@ -15,6 +16,8 @@ export interface RollDossier {
   /** The last run. */
   run: Run | undefined;
   verdict: Verdict | undefined;
+  /** Tests and chart times of this roll. */
+  evidence: EvidenceRecord[];
   standing: RollStanding;
   /** The plan's form as last typed; undefined when it was never opened, or when drafts were not asked for. */
   planDraft: unknown;
@@ -29,13 +32,14 @@ export interface Bench {
 
 async function readBench(withDrafts: boolean): Promise<Bench> {
   const db = database();
-  const [rolls, stocks, plans, brews, runs, verdicts, drafts] = await Promise.all([
+  const [rolls, stocks, plans, brews, runs, verdicts, evidence, drafts] = await Promise.all([
     db.rolls.toArray(),
     db.stocks.toArray(),
     db.plans.toArray(),
     db.brews.orderBy('mixedMs').reverse().toArray(),
     db.runs.orderBy('createdMs').toArray(),
     db.verdicts.toArray(),
+    db.evidence.toArray(),
     withDrafts ? db.drafts.toArray() : [],
   ]);
   const stockById = new Map(stocks.map((stock) => [stock.id, stock]));
@@ -50,6 +54,7 @@ async function readBench(withDrafts: boolean): Promise<Bench> {
     const plan = planByRoll.get(roll.id);
     const run = lastRunByRoll.get(roll.id);
     const verdict = run === undefined ? undefined : verdictByRun.get(run.id);
+    const found = evidence.filter(({ rollId }) => rollId === roll.id);
     return [
       {
         roll,
@@ -58,7 +63,8 @@ async function readBench(withDrafts: boolean): Promise<Bench> {
         brew: plan?.brewId == null ? undefined : brewById.get(plan.brewId),
         run,
         verdict,
-        standing: rollStanding(roll, stock, plan, run, verdict),
+        evidence: found,
+        standing: rollStanding(roll, stock, plan, run, verdict, found.some(({ finding }) => finding.kind !== 'chart')),
         planDraft: draftByKey.get(`plan:${roll.id}`),
       },
     ];
@@ -89,6 +95,15 @@ export function useRun(runId: string): { run: Run; roll: Roll } | null | undefin
     const roll = run === undefined ? undefined : await db.rolls.get(run.rollId);
     return run === undefined || roll === undefined ? null : { run, roll };
   }, [runId]);
+}
+
+/** What the bench learns from: its films, runs, verdicts and tests; undefined while they load. */
+export function useLearningRecords(): LearningRecords | undefined {
+  return useLiveQuery(async () => {
+    const db = database();
+    const [stocks, rolls, runs, verdicts, evidence] = await Promise.all([db.stocks.toArray(), db.rolls.toArray(), db.runs.toArray(), db.verdicts.toArray(), db.evidence.toArray()]);
+    return { stocks, rolls, runs, verdicts, evidence };
+  });
 }
 
 /** Photographs of a roll, oldest first; undefined while they load. */

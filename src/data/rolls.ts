@@ -64,12 +64,13 @@ export async function removeRoll(rollId: string): Promise<void> {
     const db = database();
     const label = (await db.rolls.get(rollId))?.label ?? '';
     await keepSafe(`removing “${label}”`);
-    await db.transaction('rw', db.rolls, db.plans, db.runs, db.verdicts, db.photos, async () => {
+    await db.transaction('rw', [db.rolls, db.plans, db.runs, db.verdicts, db.photos, db.evidence], async () => {
       await db.rolls.delete(rollId);
       await db.plans.where({ rollId }).delete();
       await db.runs.where({ rollId }).delete();
       await db.verdicts.where({ rollId }).delete();
       await db.photos.where({ rollId }).delete();
+      await db.evidence.where({ rollId }).delete();
     });
   });
 }

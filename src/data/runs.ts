@@ -1,5 +1,6 @@
 import { filmEquivalents } from '@/core/films/filmFormats';
 import type { Plan, Run } from '@/core/formats/records';
+import { brewWear } from '@/core/plan/estimateRequestFor';
 import { developerName } from '@/core/plan/mixSheet';
 import type { RunEvent } from '@/core/schedule/runEvents';
 import { runProgress } from '@/core/schedule/runState';
@@ -18,7 +19,7 @@ export async function layOutRun(plan: Plan): Promise<string> {
   if (pinned === null) throw new Error('A run needs a pinned plan.');
   return guardedWrite(async () => {
     const db = database();
-    return db.transaction('rw', db.runs, async () => {
+    return db.transaction('rw', db.runs, db.brews, async () => {
       const idle = await db.runs.where({ rollId: plan.rollId }).filter((run) => run.events.length === 0).first();
       const run: Run = {
         ...(idle ?? newStamps()),
@@ -28,13 +29,21 @@ export async function layOutRun(plan: Plan): Promise<string> {
         developerName: developerName(plan.developer),
         temperatureC: plan.temperatureC,
         pinned,
-        steps: wetSteps(Math.round(roundToPourable(pinned.timeMin) * 60), plan.agitationId, plan.wet),
+        setup: await setupOf(plan),
+        steps: wetSteps(Math.round(roundToPourable(pinned.timeMin) * 60), plan.agitationId, plan.wet, plan.developer.kind === 'one-bath'),
         events: [],
       };
       await putRecord('runs', run);
       return run.id;
     });
   });
+}
+
+/** What a run is set up with, as the log will want to know it. */
+async function setupOf(plan: Plan): Promise<Run['setup']> {
+  const brew = plan.brewId === null ? undefined : await database().brews.get(plan.brewId);
+  const { developer, bromideGPerL, temperatureC, ambientC, agitationId, brewId, target } = plan;
+  return { developer, bromideGPerL, wear: brewWear(brew, plan.volumeMl, Date.now()), temperatureC, ambientC, agitationId, brewId, target };
 }
 
 /**

@@ -61,11 +61,21 @@ export function paperPlugin(inks: Inks): Plugin<'line'> {
   };
 }
 
+/**
+ * The next round number for the end of an axis.
+ * @param value largest value to show; above 0
+ * @example roundUp(27.05) // 28
+ */
+export function roundUp(value: number): number {
+  const step = 10 ** Math.floor(Math.log10(value)) / 5;
+  return Number((Math.ceil(value / step - 1e-9) * step).toPrecision(6));
+}
+
 /** Options that every chart on graph paper shares. */
-export function paperOptions(inks: Inks, x: { title: string; max: number }, y: { title: string; max: number }): ChartOptions<'line'> {
-  const axis = (title: string, max: number) => ({
+export function paperOptions(inks: Inks, x: { title: string; min?: number; max: number }, y: { title: string; max: number }): ChartOptions<'line'> {
+  const axis = (title: string, max: number, min = 0) => ({
     type: 'linear' as const,
-    min: 0,
+    min,
     max,
     title: { display: true, text: title, color: inks.ink2, font: { family: 'Commissioner Variable', size: 13 } },
     grid: { color: inks.hair, lineWidth: 1 },
@@ -77,7 +87,7 @@ export function paperOptions(inks: Inks, x: { title: string; max: number }, y: {
     maintainAspectRatio: false,
     animation: false,
     events: [],
-    scales: { x: axis(x.title, x.max), y: axis(y.title, y.max) },
+    scales: { x: axis(x.title, x.max, x.min), y: axis(y.title, y.max) },
     plugins: { legend: { display: false }, tooltip: { enabled: false } },
   };
 }

@@ -11,8 +11,8 @@ export const ASCORBIC_FLOOR_G_PER_L = 0.5;
 export const AGENT_EXPONENT = { mean: 0.8, sd: 0.2 } as const;
 export const ASCORBIC_EXPONENT = { mean: 0.25, sd: 0.1 } as const;
 
-/** Spread of ln(rate) per unit of |ln(soda / 54 g/l)|, while pH is not computed. Source: our estimate. */
-export const SODA_LN_SD_PER_LN = 0.4;
+/** Growth of ln(rate) for each pH above the reference brew, and its prior spread. Source: our estimate. */
+export const ALKALINITY_EXPONENT = { mean: 0.55, sd: 0.25 } as const;
 
 /** Strength of a brew: coffee equivalents and ascorbic acid. */
 export interface ImprovisedStrength {

@@ -1,6 +1,6 @@
 /** Molar masses, g/mol. Source: CRC Handbook, standard atomic masses. */
-const SODIUM_CARBONATE_G_PER_MOL = 105.99;
-const ASCORBIC_ACID_G_PER_MOL = 176.12;
+export const SODIUM_CARBONATE_G_PER_MOL = 105.99;
+export const ASCORBIC_ACID_G_PER_MOL = 176.12;
 
 /** Titratable acid of instant coffee, mol per g. Source: our estimate. */
 export const COFFEE_ACID_MOL_PER_G = 0.0011;

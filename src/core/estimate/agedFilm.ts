@@ -28,11 +28,12 @@ export function ageFilm(conditions: Conditions, deviations: Deviations): AgedFil
   const age = conditions.ageRoomYears * Math.exp(deviations.lnAge);
   const freshMaximumGradient = film.maximumGradient * Math.exp(deviations.lnMaximumGradient);
   const { fogFactor, speedLossStops } = restrainer(conditions.bromideGPerL);
-  const fogRate = film.fogDPerYear * Math.exp(deviations.lnFogRate);
-  const ageLossStops = speedLoss(film.speedLossStopsPerYear * Math.exp(deviations.lnSpeedLossRate), age);
+  const faster = Math.exp(deviations.lnAgeing);
+  const fogRate = film.fogDPerYear * faster * Math.exp(deviations.lnFogRate);
+  const ageLossStops = speedLoss(film.speedLossStopsPerYear * faster * Math.exp(deviations.lnSpeedLossRate), age);
   return {
     freshMaximumGradient,
-    maximumGradient: gradientAfterAge(freshMaximumGradient, film.gradientLossPerYear * Math.exp(deviations.lnGradientLossRate), age),
+    maximumGradient: gradientAfterAge(freshMaximumGradient, film.gradientLossPerYear * faster * Math.exp(deviations.lnGradientLossRate), age),
     fogAtFreshTimeD: ageFog(fogRate, age, film.maximumDensityD, conditions.radiationD) * fogFactor,
     emulsionLossStops: ageLossStops + speedLossStops,
     imageLossStops: ageLossStops + latentImageLoss(conditions.latentRoomYears),

@@ -1,101 +1,116 @@
 import { coffeeEquivalent, coffeeEquivalentLnSd } from '../chemistry/coffeeEquivalent';
 import { COFFEE_TIME_FACTOR, IMPROVISED_Q10, developerFamilies } from '../chemistry/developerFamilies';
-import { REFERENCE_COFFEE_BREW, SODA_LN_SD_PER_LN, type ImprovisedStrength } from '../chemistry/improvisedStrength';
 import type { Parts } from '../chemistry/dilution';
+import type { ImprovisedStrength } from '../chemistry/improvisedStrength';
+import { REFERENCE_BREW_PH, brewPh } from '../chemistry/ph/brewPh';
 import { radiationFog } from '../films/ageFog';
 import { effectiveAge, effectiveAgeLnSd } from '../films/effectiveAge';
 import { ageRoll } from '../films/rollDating';
 import { stockFamilies } from '../films/stockFamilies';
 import type { StockFamily } from '../films/stockFamilySchema';
 import { xrayFog } from '../films/xrayFog';
+import { ONE_BATH_COMPLETION, ONE_BATH_MIN_PER_FILM_AND_LITRE, ONE_BATH_Q10, ONE_BATH_TIMES, ONE_BATH_TIME_LN_SD, oneBathTime } from '../kinetics/oneBath';
 import { BASE_GRADIENT, targetGradient } from '../kinetics/targets';
 import { agitationSchools } from '../schedule/agitationSchools';
+import { tankTimeConstant, type Drift } from '../thermal/drift';
+import type { SituationInput } from './situationSchema';
 import type { EstimateRequest } from './request';
+import type { StrategyId } from './strategyIds';
 
-/** Prior spread of ln(time) by where the base time comes from. Source: our estimate. */
-const BASE_TIME_LN_SD = { family: 0.25, organic: 0.6, leaflet: 0.12, somebody: 0.2, own: 0.07 } as const;
+/**
+ * Prior spreads of ln(time), in three parts that add up in squares to the spread of a family's time, 0.25: what the stock
+ * brings in every developer, what the developer brings to every stock, and what only the pair shows. Source: our estimate.
+ */
+const STOCK_LN_SD = 0.16;
+const DEVELOPER_LN_SD = 0.16;
+const PAIR_LN_SD = Math.sqrt(0.25 ** 2 - STOCK_LN_SD ** 2 - DEVELOPER_LN_SD ** 2);
+
+/** The same for organic brews other than coffee, which add up to 0.60. Source: our estimate. */
+const ORGANIC_LN_SD = Math.sqrt(0.6 ** 2 - STOCK_LN_SD ** 2 - PAIR_LN_SD ** 2);
+
+/** Spread of ln(rate) between two mixings of one recipe. Source: our estimate. */
+const MIXING_LN_SD = { improvised: 0.06, concentrate: 0.03, 'one-bath': 0.03 } as const;
 
 /** Where a number comes from; every ledger row carries one. */
 export type SourceMark = 'published' | 'practice' | 'estimate' | 'user';
 
-/** The request with every table looked up: the plain numbers that the model works on. */
+/** A setting with every table looked up: the plain numbers that the model works on. */
 export interface Conditions {
   film: StockFamily;
   iso: number;
   baseTimeMin: number;
-  baseTimeLnSd: number;
-  baseSource: SourceMark;
+  lnSd: { stock: number; developer: number; pair: number; mixing: number };
   baseTemperatureC: number;
   baseGradient: number;
-  /** Null for an improvised brew. */
+  /** Null for an improvised brew and a one-bath. */
   dilution: { parts: Parts; reference: Parts; exponent: number } | null;
-  /** Null for a bought developer, and for a brew whose own time is known. */
-  strength: (ImprovisedStrength & { potencyLnSd: number; sodaLnSd: number }) | null;
+  /** Null for a bought developer. */
+  strength: (ImprovisedStrength & { potencyLnSd: number; phShift: number }) | null;
+  /** Null unless it is a one-bath: its own time at this temperature and use. */
+  oneBath: { freshTimeMin: number; usedTimeMin: number } | null;
   q10: number;
   bromideGPerL: number;
   wear: { ageH: number; films: number; volumeMl: number };
   /** Whether the brew fades and tires like an organic brew. */
   wears: boolean;
   temperatureC: number;
+  /** Null for a bath that holds its temperature. */
+  drift: Drift | null;
   agitation: { rateFactor: number; lnSd: number };
   ageRoomYears: number;
   ageLnSd: number;
   latentRoomYears: number;
   radiationD: number;
-  strategy: { id: 'hold' | 'extend'; liftCap: boolean };
+}
+
+/** What is wanted of a setting. */
+export interface Wanted {
+  strategy: { id: StrategyId; liftCap: boolean };
   targetGradient: number;
 }
 
 /**
- * Looks up the tables for a request.
- * @param request a valid request
+ * Looks up the tables for a setting.
+ * @param setting a valid setting
  * @returns the numbers that the model works on
  */
-export function resolveConditions(request: EstimateRequest): Conditions {
-  const film = { ...stockFamilies[request.film.familyId], ...request.film.own };
-  const { developer, knownTime } = request;
-  const school = agitationSchools[request.agitationId];
-  const ageing = resolveAge(request.age);
+export function resolveConditions(setting: SituationInput): Conditions {
+  const film = { ...stockFamilies[setting.film.familyId], ...setting.film.own };
+  const { developer } = setting;
+  const school = agitationSchools[setting.agitationId];
+  const ageing = resolveAge(setting.age);
   return {
-    film,
-    iso: request.film.iso,
-    ...baseTime(request, film),
-    baseTemperatureC: knownTime?.temperatureC ?? 20,
+    film: developer.kind === 'one-bath' ? { ...film, maximumGradient: BASE_GRADIENT / ONE_BATH_COMPLETION } : film,
+    iso: setting.film.iso,
+    ...developerConditions(setting, film),
     baseGradient: BASE_GRADIENT,
-    dilution:
-      developer.kind === 'concentrate'
-        ? {
-            parts: developer.parts,
-            reference: knownTime === undefined ? developerFamilies[developer.familyId].referenceParts : (knownTime.parts ?? developer.parts),
-            exponent: developerFamilies[developer.familyId].dilutionExponent,
-          }
-        : null,
-    strength:
-      developer.kind === 'improvised' && knownTime === undefined
-        ? {
-            coffeeEquivalentGPerL: coffeeEquivalent(developer.agents),
-            ascorbicGPerL: developer.ascorbicGPerL,
-            potencyLnSd: coffeeEquivalentLnSd(developer.agents),
-            sodaLnSd: SODA_LN_SD_PER_LN * Math.abs(Math.log(developer.sodaGPerL / REFERENCE_COFFEE_BREW.sodaGPerL)),
-          }
-        : null,
-    q10: developer.kind === 'concentrate' ? developerFamilies[developer.familyId].q10 : IMPROVISED_Q10,
-    bromideGPerL: request.bromideGPerL,
-    wear: request.wear,
+    bromideGPerL: setting.bromideGPerL,
+    wear: setting.wear,
     wears: developer.kind === 'improvised',
-    temperatureC: request.temperatureC,
-    agitation: { rateFactor: school.rateFactor, lnSd: school.rateLnSd },
+    temperatureC: setting.temperatureC,
+    drift:
+      setting.ambientC === undefined
+        ? null
+        : { startC: setting.temperatureC, ambientC: setting.ambientC, timeConstantMin: tankTimeConstant(setting.wear.volumeMl) },
+    agitation: { rateFactor: developer.kind === 'one-bath' ? 1 : school.rateFactor, lnSd: school.rateLnSd },
     ageRoomYears: ageing.roomYears,
     ageLnSd: ageing.lnSd,
-    latentRoomYears: effectiveAge(request.age.sinceExposure),
-    radiationD: radiationFog(request.film.iso, ageing.calendarYears) + xrayFog(request.film.iso, request.age.xrayPasses),
-    strategy: request.strategy,
-    targetGradient: targetGradient(request.target.purpose, request.target.pushStops),
+    latentRoomYears: effectiveAge(setting.age.sinceExposure),
+    radiationD: radiationFog(setting.film.iso, ageing.calendarYears) + xrayFog(setting.film.iso, setting.age.xrayPasses),
+  };
+}
+
+/** What a request wants: a one-bath runs to its own end, whatever the target. */
+export function resolveWanted(request: Pick<EstimateRequest, 'developer' | 'strategy' | 'target'>): Wanted {
+  const oneBath = request.developer.kind === 'one-bath';
+  return {
+    strategy: oneBath ? { id: 'hold', liftCap: false } : request.strategy,
+    targetGradient: oneBath ? BASE_GRADIENT : targetGradient(request.target.purpose, request.target.pushStops),
   };
 }
 
 /** Age from a distribution of years where there is one, else from plain stretches of storage. */
-function resolveAge(age: EstimateRequest['age']): { roomYears: number; lnSd: number; calendarYears: number } {
+function resolveAge(age: SituationInput['age']): { roomYears: number; lnSd: number; calendarYears: number } {
   if (age.dated !== undefined) {
     const { years, roomYears, roomYearsLnSd } = ageRoll(age.dated.made, age.dated.stays, age.dated.nowYear);
     return { roomYears, lnSd: roomYearsLnSd, calendarYears: years };
@@ -107,22 +122,49 @@ function resolveAge(age: EstimateRequest['age']): { roomYears: number; lnSd: num
   };
 }
 
-function baseTime(request: EstimateRequest, film: StockFamily): Pick<Conditions, 'baseTimeMin' | 'baseTimeLnSd' | 'baseSource'> {
-  const { developer, knownTime } = request;
-  if (knownTime !== undefined) {
-    return { baseTimeMin: knownTime.timeMin, baseTimeLnSd: BASE_TIME_LN_SD[knownTime.source], baseSource: 'user' };
+type DeveloperConditions = Pick<Conditions, 'baseTimeMin' | 'lnSd' | 'baseTemperatureC' | 'dilution' | 'strength' | 'oneBath' | 'q10'>;
+
+function developerConditions({ developer, temperatureC, wear }: SituationInput, film: StockFamily): DeveloperConditions {
+  const spreads = { stock: STOCK_LN_SD, developer: DEVELOPER_LN_SD, pair: PAIR_LN_SD, mixing: MIXING_LN_SD[developer.kind] };
+  const none = { dilution: null, strength: null, oneBath: null };
+  switch (developer.kind) {
+    case 'concentrate': {
+      const { timeFactor, referenceParts, dilutionExponent, q10 } = developerFamilies[developer.familyId];
+      return {
+        ...none,
+        baseTimeMin: film.referenceTimeMin * timeFactor,
+        lnSd: spreads,
+        baseTemperatureC: 20,
+        dilution: { parts: developer.parts, reference: referenceParts, exponent: dilutionExponent },
+        q10,
+      };
+    }
+    case 'improvised': {
+      const onlyCoffee = developer.agents.every((agent) => agent.agentId === 'instant-coffee' || agent.amountPerL === 0);
+      return {
+        ...none,
+        baseTimeMin: film.referenceTimeMin * COFFEE_TIME_FACTOR,
+        lnSd: { ...spreads, developer: onlyCoffee ? DEVELOPER_LN_SD : ORGANIC_LN_SD },
+        baseTemperatureC: 20,
+        strength: {
+          coffeeEquivalentGPerL: coffeeEquivalent(developer.agents),
+          ascorbicGPerL: developer.ascorbicGPerL,
+          potencyLnSd: coffeeEquivalentLnSd(developer.agents),
+          phShift: brewPh(developer) - REFERENCE_BREW_PH,
+        },
+        q10: IMPROVISED_Q10,
+      };
+    }
+    case 'one-bath': {
+      const freshTimeMin = oneBathTime(temperatureC);
+      return {
+        ...none,
+        baseTimeMin: ONE_BATH_TIMES[0].timeMin,
+        lnSd: { ...spreads, stock: 0, developer: ONE_BATH_TIME_LN_SD, pair: 0 },
+        baseTemperatureC: ONE_BATH_TIMES[0].temperatureC,
+        oneBath: { freshTimeMin, usedTimeMin: freshTimeMin + ONE_BATH_MIN_PER_FILM_AND_LITRE * wear.films * (1000 / wear.volumeMl) },
+        q10: ONE_BATH_Q10,
+      };
+    }
   }
-  if (developer.kind === 'concentrate') {
-    return {
-      baseTimeMin: film.referenceTimeMin * developerFamilies[developer.familyId].timeFactor,
-      baseTimeLnSd: BASE_TIME_LN_SD.family,
-      baseSource: 'estimate',
-    };
-  }
-  const onlyCoffee = developer.agents.every((agent) => agent.agentId === 'instant-coffee' || agent.amountPerL === 0);
-  return {
-    baseTimeMin: film.referenceTimeMin * COFFEE_TIME_FACTOR,
-    baseTimeLnSd: onlyCoffee ? BASE_TIME_LN_SD.family : BASE_TIME_LN_SD.organic,
-    baseSource: 'estimate',
-  };
 }

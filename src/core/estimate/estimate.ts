@@ -1,15 +1,19 @@
+import { REFERENCE_BREW_PH } from '../chemistry/ph/brewPh';
 import { failure, success, type Result } from '../result';
 import { problemsFromZod } from '../problemsFromZod';
 import { planCautions } from '../safety/planCautions';
 import { speedAfterLoss } from '../units/stops';
-import { ageFilm } from './agedFilm';
-import { Z80, logBand } from './band';
-import { resolveConditions, type Conditions, type SourceMark } from './conditions';
-import { ledgerRowIds, noDeviations, parameters, type LedgerRowId } from './parameters';
+import { Z80 } from './band';
+import { resolveWanted, type SourceMark, type Wanted } from './conditions';
+import { fitEvidence, noEvidence, type Fit } from './fit';
+import { ledgerRowIds, parameters, type LedgerRowId } from './parameters';
+import { piecesOf, settingOf } from './pieces';
+import { deviationsOf, draws, posteriorFor, slopes, timesCovariance, type Posterior } from './posterior';
 import { predict, type Prediction } from './predict';
+import { sampleQuantile } from './quasiRandom';
 import { estimateRequestSchema, type EstimateRequest, type EstimateRequestInput } from './request';
 import type { Estimate, LedgerRow, Range } from './result';
-import { sensitivities, type Sensitivity } from './sensitivities';
+import { pairKey } from './situation';
 
 /**
  * Checks a request and estimates the development time.
@@ -30,102 +34,122 @@ export function completeRequest(input: EstimateRequestInput): EstimateRequest {
   return estimateRequestSchema.parse(input);
 }
 
+/** An estimate with what it was made from, for those who ask further. */
+export interface Worked {
+  request: EstimateRequest;
+  wanted: Wanted;
+  fit: Fit;
+  posterior: Posterior;
+  prediction: Prediction;
+  /** Change of ln(time) for each unknown, in standard deviations of the prior. */
+  slopes: Float64Array;
+  /** Draws of the unknowns from the posterior. */
+  draws: readonly Float64Array[];
+  estimate: Estimate;
+}
+
 /**
  * Estimates the development time of a roll: one time, its 80 % band, and the ledger that multiplies out to it.
- * The band propagates the priors to first order in ln(time). Fog, speed and age ranges do the same in their own scale.
+ * The time is that of the most likely parameters; the band holds the middle four fifths of a fixed quasi-random set of draws.
  * @param request a valid request
+ * @param fit evidence fitted earlier; by default the request's own
  * @returns the estimate; finite for every valid request
  * Source: docs/method.md; each relation names its own.
  */
-export function estimate(request: EstimateRequest): Estimate {
-  const conditions = resolveConditions(request);
-  const prediction = predict(conditions, noDeviations());
-  const doubts = sensitivities(conditions);
-  const lnSd = Math.sqrt(doubts.reduce((sum, doubt) => sum + doubt.lnPerSd ** 2, 0));
-  const { low, high } = logBand(prediction.timeMin, lnSd);
-  const age = agedRanges(conditions, prediction);
-  return {
-    timeMin: prediction.timeMin,
-    band: { lowMin: low, highMin: high, coverage: 0.8 },
-    lnSd,
-    ledger: ledger(conditions, prediction, doubts),
+export function estimate(request: EstimateRequest, fit: Fit = fitOf(request)): Estimate {
+  return workOut(request, fit).estimate;
+}
+
+/** The fit of a request's own evidence. */
+export function fitOf(request: EstimateRequest): Fit {
+  return request.evidence.length === 0 && request.knownTime === undefined ? noEvidence : fitEvidence(piecesOf(request));
+}
+
+/** The estimate together with what it was made from; see `estimate`. */
+export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Worked {
+  const wanted = resolveWanted(request);
+  const posterior = posteriorFor(settingOf(request), fit);
+  const { conditions } = posterior.situation;
+  const prediction = predict(conditions, wanted, deviationsOf(posterior.situation, posterior.mean));
+  const lnTimeSlopes = slopes(posterior, (deviations) => Math.log(timeWanted(predict(conditions, wanted, deviations), wanted)));
+  const drawn = draws(posterior, lnTimeSlopes);
+  const films = drawn.map((z) => predict(conditions, wanted, deviationsOf(posterior.situation, z)));
+  const { timeMin } = prediction;
+  const times = sorted(films, (film) => timeWanted(film, wanted));
+  // The time itself always lies in its band, also where the distribution is very lopsided.
+  const lowMin = Math.min(timeMin, sampleQuantile(times, 0.1));
+  const highMin = Math.max(timeMin, sampleQuantile(times, 0.9));
+  const around = (value: number, of: (film: Prediction) => number): Range => {
+    const values = sorted(films, of);
+    return { value, low: Math.min(value, sampleQuantile(values, 0.1)), high: Math.max(value, sampleQuantile(values, 0.9)) };
+  };
+  const { emulsionLossStops, imageLossStops } = prediction.aged;
+  const ages = sorted(drawn, (z) => conditions.ageRoomYears * Math.exp(deviationsOf(posterior.situation, z).lnAge));
+  const answer: Estimate = {
+    timeMin,
+    band: { lowMin, highMin, coverage: 0.8 },
+    lnSd: Math.log(highMin / lowMin) / (2 * Z80),
+    ledger: ledger(request, fit, posterior, prediction, lnTimeSlopes),
+    ph: conditions.strength === null ? null : REFERENCE_BREW_PH + conditions.strength.phShift,
     freshTimeMin: prediction.freshTimeMin,
     gradient: {
-      target: conditions.targetGradient,
+      target: wanted.targetGradient,
       reachable: prediction.reach.reachable,
-      bestReachable: prediction.reach.reachable ? conditions.targetGradient : prediction.reach.gradient,
-      net: prediction.netGradientAt(prediction.timeMin),
+      bestReachable: prediction.reach.reachable ? wanted.targetGradient : prediction.reach.gradient,
+      net: prediction.netGradientAt(timeMin),
       met: prediction.reach.reachable && prediction.extension.met,
       capped: prediction.extension.capped,
     },
-    ...age,
+    baseFogD: around(prediction.baseFogAt(timeMin), (film) => Math.min(conditions.film.maximumDensityD, film.baseFogAt(timeMin))),
+    imageLossStops: around(imageLossStops, (film) => film.aged.imageLossStops),
+    exposureIndex: around(speedAfterLoss(conditions.iso, emulsionLossStops), (film) => speedAfterLoss(conditions.iso, film.aged.emulsionLossStops)),
+    effectiveAge: {
+      value: conditions.ageRoomYears * Math.exp(deviationsOf(posterior.situation, posterior.mean).lnAge),
+      low: sampleQuantile(ages, 0.1),
+      high: sampleQuantile(ages, 0.9),
+    },
+    conflicts: fit.conflicts,
     cautions: planCautions({
       request,
       ageRoomYears: conditions.ageRoomYears,
       ageFogD: prediction.aged.fogAtFreshTimeD,
-      timeMin: prediction.timeMin,
+      timeMin,
     }),
   };
+  return { request, wanted, fit, posterior, prediction, slopes: lnTimeSlopes, draws: drawn, estimate: answer };
 }
 
-function rowSource(id: LedgerRowId, conditions: Conditions): SourceMark {
-  if (id === 'base') return conditions.baseSource;
+/** The time that the film wants. A stand is left within common limits; what it would want beyond them is still in doubt. */
+function timeWanted(film: Prediction, { strategy }: Wanted): number {
+  return strategy.id === 'stand' ? film.freshTimeMin : film.timeMin;
+}
+
+function sorted<T>(items: readonly T[], of: (item: T) => number): Float64Array {
+  return Float64Array.from(items, of).sort();
+}
+
+function rowSource(id: LedgerRowId, knownBase: boolean): SourceMark {
+  if (id === 'base') return knownBase ? 'user' : 'estimate';
   if (id === 'temperature') return 'published';
   if (id === 'wear') return 'practice';
   if (id === 'target') return 'practice';
   return 'estimate';
 }
 
-function ledger(conditions: Conditions, prediction: Prediction, doubts: readonly Sensitivity[]): LedgerRow[] {
-  const total = doubts.reduce((sum, doubt) => sum + doubt.lnPerSd ** 2, 0);
+/**
+ * The rows of the ledger. An unknown's share of the variance is its slope times its covariance with ln(time); unknowns that
+ * evidence ties together can have a negative share, which counts as none.
+ */
+function ledger(request: EstimateRequest, fit: Fit, posterior: Posterior, prediction: Prediction, lnTimeSlopes: Float64Array): LedgerRow[] {
+  const moved = timesCovariance(posterior, lnTimeSlopes);
+  const shares = posterior.situation.unknowns.map(({ id }, index) => ({ row: parameters[id].row, share: Math.max(0, (lnTimeSlopes[index] ?? 0) * (moved[index] ?? 0)) }));
+  const total = shares.reduce((sum, { share }) => sum + share, 0);
+  const knownBase = fit.released.has(pairKey(request));
   let timeMin = prediction.baseTimeMin;
   return ledgerRowIds.map((id) => {
     const ratio = id === 'base' ? null : prediction.ratios[id];
     timeMin *= ratio ?? 1;
-    const share = doubts.filter((doubt) => doubt.row === id).reduce((sum, doubt) => sum + doubt.lnPerSd ** 2, 0);
-    return { id, ratio, timeMin, varianceShare: total === 0 ? 0 : share / total, source: rowSource(id, conditions) };
+    const share = shares.reduce((sum, one) => (one.row === id ? sum + one.share : sum), 0);
+    return { id, ratio, timeMin, varianceShare: total === 0 ? 0 : share / total, source: rowSource(id, knownBase) };
   });
-}
-
-/** Ranges of what age did: each quantity's own parameters are moved by ± 1 sd and combined to first order. */
-function agedRanges(
-  conditions: Conditions,
-  prediction: Prediction,
-): Pick<Estimate, 'baseFogD' | 'imageLossStops' | 'exposureIndex' | 'effectiveAge'> {
-  const spread = (of: (deviations: ReturnType<typeof noDeviations>) => number, ids: readonly (keyof typeof parameters)[]): number => {
-    const variance = ids.reduce((sum, id) => {
-      const width = parameters[id].sd(conditions);
-      const half = (of({ ...noDeviations(), [id]: width }) - of({ ...noDeviations(), [id]: -width })) / 2;
-      return sum + half ** 2;
-    }, 0);
-    return Z80 * Math.sqrt(variance);
-  };
-  const timeMin = prediction.timeMin;
-  const fogGain = prediction.baseFogAt(timeMin) - conditions.film.freshBaseFogD;
-  const fogGrowthFactor = prediction.aged.fogAtFreshTimeD === 0 ? 1 : fogGain / prediction.aged.fogAtFreshTimeD;
-  const lnFogSpread = spread((d) => Math.log(Math.max(1e-9, ageFilm(conditions, d).fogAtFreshTimeD)), ['lnAge', 'lnFogRate']);
-  const fog = prediction.aged.fogAtFreshTimeD * fogGrowthFactor;
-  const { freshBaseFogD, maximumDensityD } = conditions.film;
-  const lossSpread = spread((d) => ageFilm(conditions, d).imageLossStops, ['lnAge', 'lnSpeedLossRate']);
-  const { emulsionLossStops, imageLossStops } = prediction.aged;
-  const index = (lossStops: number): number => speedAfterLoss(conditions.iso, lossStops);
-  const ageSpread = Math.exp(Z80 * conditions.ageLnSd);
-  return {
-    baseFogD: {
-      value: freshBaseFogD + fog,
-      low: freshBaseFogD + fog / Math.exp(lnFogSpread),
-      high: Math.min(maximumDensityD, freshBaseFogD + fog * Math.exp(lnFogSpread)),
-    },
-    imageLossStops: aroundStops(imageLossStops, lossSpread),
-    exposureIndex: {
-      value: index(emulsionLossStops),
-      low: index(emulsionLossStops + lossSpread),
-      high: index(Math.max(0, emulsionLossStops - lossSpread)),
-    },
-    effectiveAge: { value: conditions.ageRoomYears, low: conditions.ageRoomYears / ageSpread, high: conditions.ageRoomYears * ageSpread },
-  };
-}
-
-function aroundStops(value: number, spread: number): Range {
-  return { value, low: Math.max(0, value - spread), high: value + spread };
 }

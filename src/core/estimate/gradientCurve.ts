@@ -1,8 +1,7 @@
-import { Z80 } from './band';
-import { resolveConditions } from './conditions';
-import { noDeviations, parameterIds, parameters } from './parameters';
-import { predict } from './predict';
-import type { EstimateRequest } from './request';
+import { development } from './development';
+import type { Worked } from './estimate';
+import { deviationsOf } from './posterior';
+import { sampleQuantile } from './quasiRandom';
 
 /** Net gradient against time, with its 80 % band. */
 export interface GradientCurve {
@@ -13,31 +12,26 @@ export interface GradientCurve {
   high: number[];
 }
 
+/** One draw in so many makes the band of the curve: it is drawn, not read. */
+const DRAWN_SHARE = 2;
+
 /**
- * Samples the net gradient against development time, with a band from first-order propagation at each time.
- * @param request a valid request
+ * Samples the net gradient against development time, with the middle four fifths of the posterior's draws at each time.
+ * @param worked an estimate with its posterior
  * @param lastMin last time, min; above 0
  * @param points number of samples; 2 or more
  * @returns samples from 0 to `lastMin`
  */
-export function gradientCurve(request: EstimateRequest, lastMin: number, points = 49): GradientCurve {
-  const conditions = resolveConditions(request);
-  const centre = predict(conditions, noDeviations());
-  const moved = parameterIds.map((id) => ({ id, width: parameters[id].sd(conditions) }))
-    .filter(({ width }) => width > 0)
-    .map(({ id, width }) => ({
-      up: predict(conditions, { ...noDeviations(), [id]: width }),
-      down: predict(conditions, { ...noDeviations(), [id]: -width }),
-    }));
+export function gradientCurve({ posterior, prediction, draws }: Worked, lastMin: number, points = 41): GradientCurve {
+  const { situation } = posterior;
+  const films = draws.filter((_, index) => index % DRAWN_SHARE === 0).map((z) => development(situation.conditions, deviationsOf(situation, z)));
   const timesMin = Array.from({ length: points }, (_, index) => (lastMin * index) / (points - 1));
-  const net = timesMin.map((timeMin) => centre.netGradientAt(timeMin));
-  const halfWidth = timesMin.map((timeMin) =>
-    Z80 * Math.sqrt(moved.reduce((sum, { up, down }) => sum + ((up.netGradientAt(timeMin) - down.netGradientAt(timeMin)) / 2) ** 2, 0)),
-  );
+  const net = timesMin.map((timeMin) => prediction.netGradientAt(timeMin));
+  const spread = timesMin.map((timeMin) => Float64Array.from(films, (film) => film.netGradientAt(timeMin)).sort());
   return {
     timesMin,
     net,
-    low: net.map((value, index) => Math.max(0, value - (halfWidth[index] ?? 0))),
-    high: net.map((value, index) => value + (halfWidth[index] ?? 0)),
+    low: spread.map((values, index) => Math.min(net[index] ?? 0, sampleQuantile(values, 0.1))),
+    high: spread.map((values, index) => Math.max(net[index] ?? 0, sampleQuantile(values, 0.9))),
   };
 }

@@ -1,6 +1,8 @@
 import { logBand } from './band';
 import { estimate } from './estimate';
+import type { Fit } from './fit';
 import type { EstimateRequest } from './request';
+import type { Estimate } from './result';
 
 /** A fact about the roll that is not known, and the band that would be left if it were. */
 export interface NarrowingFact {
@@ -20,12 +22,13 @@ const WORTH = 0.99;
 /**
  * Which missing fact about the roll would narrow the band most.
  * @param request a valid request whose age is a distribution
+ * @param now its estimate
+ * @param fit evidence
  * @returns facts worth asking for, the best first; empty where nothing about the roll is in doubt
  */
-export function narrowingFacts(request: EstimateRequest): NarrowingFact[] {
+export function narrowingFacts(request: EstimateRequest, now: Pick<Estimate, 'timeMin' | 'lnSd'>, fit: Fit): NarrowingFact[] {
   const { dated } = request.age;
   if (dated === undefined) return [];
-  const now = estimate(request);
   const meanYear = Math.round(dated.made.reduce((sum, { year, weight }) => sum + year * weight, 0));
   const variants: [NarrowingFact['id'], EstimateRequest['age']][] = [
     ['date', { ...request.age, dated: { ...dated, made: [{ year: meanYear, weight: 1 }] } }],
@@ -33,7 +36,7 @@ export function narrowingFacts(request: EstimateRequest): NarrowingFact[] {
   ];
   return variants
     .map(([id, age]): NarrowingFact => {
-      const { lnSd } = estimate({ ...request, age });
+      const { lnSd } = estimate({ ...request, age }, fit);
       const { low, high } = logBand(now.timeMin, lnSd);
       return { id, lowMin: low, highMin: high, widthRatio: lnSd / now.lnSd };
     })

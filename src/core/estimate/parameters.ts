@@ -1,8 +1,9 @@
-import { AGENT_EXPONENT, ASCORBIC_EXPONENT } from '../chemistry/improvisedStrength';
+import { AGENT_EXPONENT, ALKALINITY_EXPONENT, ASCORBIC_EXPONENT } from '../chemistry/improvisedStrength';
 import { BREW_HALF_LIFE_LN_SD, USE_LN_SD_SHARE } from '../chemistry/brewWear';
 import { DILUTION_EXPONENT_SD, Q10_LN_SD } from '../chemistry/developerFamilies';
-import { AGEING_RATE_LN_SD, MAXIMUM_GRADIENT_LN_SD } from '../films/stockFamilies';
+import { AGEING_RATE_LN_SD, FRESH_FOG_SD_D, MAXIMUM_GRADIENT_LN_SD } from '../films/stockFamilies';
 import { INDUCTION_LN_SD } from '../kinetics/rateConstant';
+import { TANK_TIME_CONSTANT_LN_SD } from '../thermal/drift';
 import type { Conditions } from './conditions';
 
 /** The rows of the ledger, in the order in which conditions are switched on. */
@@ -10,8 +11,17 @@ export const ledgerRowIds = ['base', 'dilution', 'strength', 'wear', 'temperatur
 
 export type LedgerRowId = (typeof ledgerRowIds)[number];
 
+/**
+ * What a parameter belongs to. Evidence about one roll bears on another as far as they share its stock, its developer, its
+ * brew, the hands or the thermometer.
+ */
+export type Scope = 'stock' | 'developer' | 'pair' | 'brew' | 'roll' | 'bench' | 'school' | 'run';
+
 /** Standard deviation of a kitchen thermometer's error, °C. Source: our estimate. */
 const THERMOMETER_SD_C = 0.3;
+
+/** Spread of ln(rate) between two runs that do the same, and what the shape of the development law leaves out. Source: our estimate. */
+const RUN_LN_SD = 0.06;
 
 /**
  * Spread of ln(rate) that ageing brings by itself, per room-year, and its ceiling. Old gelatin swells and takes up
@@ -20,33 +30,51 @@ const THERMOMETER_SD_C = 0.3;
 const AGED_RATE_LN_SD_PER_ROOM_YEAR = 0.005;
 const AGED_RATE_LN_SD_LIMIT = 0.4;
 
-/** A quantity that is not known exactly: which ledger row it belongs to, and how wide it is. */
+/**
+ * The three ageing rates of a stock move together: a stock that fogs faster than its family loses speed and contrast faster
+ * as well. Their correlation. Source: our estimate.
+ */
+const AGEING_CORRELATION = 0.6;
+const AGEING_SHARED_SD = AGEING_RATE_LN_SD * Math.sqrt(AGEING_CORRELATION);
+const AGEING_OWN_SD = AGEING_RATE_LN_SD * Math.sqrt(1 - AGEING_CORRELATION);
+
+/** A quantity that is not known exactly: which ledger row it belongs to, what shares it, and how wide it is. */
 interface Parameter {
   row: LedgerRowId;
+  scope: Scope;
   /** Standard deviation of the deviation from the prior mean, in the parameter's own scale. */
   sd: (conditions: Conditions) => number;
 }
 
+const aged = (sd: number) => (c: Conditions): number => (c.ageRoomYears > 0 ? sd : 0);
+
 /** Every parameter of the model. A deviation of 0 is the prior mean; names that start with ln are natural logs. */
 export const parameters = {
-  lnBaseTime: { row: 'base', sd: (c) => c.baseTimeLnSd },
-  lnInduction: { row: 'base', sd: () => INDUCTION_LN_SD },
-  dilutionExponent: { row: 'dilution', sd: (c) => (c.dilution === null ? 0 : DILUTION_EXPONENT_SD) },
-  lnPotency: { row: 'strength', sd: (c) => c.strength?.potencyLnSd ?? 0 },
-  agentExponent: { row: 'strength', sd: (c) => (c.strength === null ? 0 : AGENT_EXPONENT.sd) },
-  ascorbicExponent: { row: 'strength', sd: (c) => (c.strength === null ? 0 : ASCORBIC_EXPONENT.sd) },
-  lnAlkali: { row: 'strength', sd: (c) => c.strength?.sodaLnSd ?? 0 },
-  lnHalfLife: { row: 'wear', sd: (c) => (c.wears ? BREW_HALF_LIFE_LN_SD : 0) },
-  useShare: { row: 'wear', sd: (c) => (c.wears ? USE_LN_SD_SHARE : 0) },
-  lnQ10: { row: 'temperature', sd: () => Q10_LN_SD },
-  thermometerC: { row: 'temperature', sd: () => THERMOMETER_SD_C },
-  lnAgitation: { row: 'agitation', sd: (c) => c.agitation.lnSd },
-  lnAge: { row: 'age', sd: (c) => c.ageLnSd },
-  lnAgedRate: { row: 'age', sd: agedRateSd },
-  lnFogRate: { row: 'age', sd: (c) => (c.ageRoomYears > 0 ? AGEING_RATE_LN_SD : 0) },
-  lnSpeedLossRate: { row: 'age', sd: (c) => (c.ageRoomYears > 0 ? AGEING_RATE_LN_SD : 0) },
-  lnGradientLossRate: { row: 'age', sd: (c) => (c.ageRoomYears > 0 ? AGEING_RATE_LN_SD : 0) },
-  lnMaximumGradient: { row: 'target', sd: () => MAXIMUM_GRADIENT_LN_SD },
+  lnStock: { row: 'base', scope: 'stock', sd: (c) => c.lnSd.stock },
+  lnDeveloper: { row: 'base', scope: 'developer', sd: (c) => c.lnSd.developer },
+  lnPair: { row: 'base', scope: 'pair', sd: (c) => c.lnSd.pair },
+  lnInduction: { row: 'base', scope: 'pair', sd: () => INDUCTION_LN_SD },
+  dilutionExponent: { row: 'dilution', scope: 'developer', sd: (c) => (c.dilution === null ? 0 : DILUTION_EXPONENT_SD) },
+  lnPotency: { row: 'strength', scope: 'developer', sd: (c) => c.strength?.potencyLnSd ?? 0 },
+  agentExponent: { row: 'strength', scope: 'developer', sd: (c) => (c.strength === null ? 0 : AGENT_EXPONENT.sd) },
+  ascorbicExponent: { row: 'strength', scope: 'developer', sd: (c) => (c.strength === null ? 0 : ASCORBIC_EXPONENT.sd) },
+  alkalinityExponent: { row: 'strength', scope: 'developer', sd: (c) => (c.strength === null ? 0 : ALKALINITY_EXPONENT.sd) },
+  lnMixing: { row: 'strength', scope: 'brew', sd: (c) => c.lnSd.mixing },
+  lnHalfLife: { row: 'wear', scope: 'developer', sd: (c) => (c.wears ? BREW_HALF_LIFE_LN_SD : 0) },
+  useShare: { row: 'wear', scope: 'developer', sd: (c) => (c.wears ? USE_LN_SD_SHARE : 0) },
+  lnQ10: { row: 'temperature', scope: 'developer', sd: () => Q10_LN_SD },
+  thermometerC: { row: 'temperature', scope: 'bench', sd: () => THERMOMETER_SD_C },
+  lnCooling: { row: 'temperature', scope: 'bench', sd: (c) => (c.drift === null ? 0 : TANK_TIME_CONSTANT_LN_SD) },
+  lnAgitation: { row: 'agitation', scope: 'school', sd: (c) => c.agitation.lnSd },
+  lnRun: { row: 'agitation', scope: 'run', sd: () => RUN_LN_SD },
+  lnAge: { row: 'age', scope: 'roll', sd: (c) => c.ageLnSd },
+  lnAgedRate: { row: 'age', scope: 'roll', sd: agedRateSd },
+  lnAgeing: { row: 'age', scope: 'stock', sd: aged(AGEING_SHARED_SD) },
+  lnFogRate: { row: 'age', scope: 'stock', sd: aged(AGEING_OWN_SD) },
+  lnSpeedLossRate: { row: 'age', scope: 'stock', sd: aged(AGEING_OWN_SD) },
+  lnGradientLossRate: { row: 'age', scope: 'stock', sd: aged(AGEING_OWN_SD) },
+  freshFogD: { row: 'age', scope: 'stock', sd: () => FRESH_FOG_SD_D },
+  lnMaximumGradient: { row: 'target', scope: 'stock', sd: () => MAXIMUM_GRADIENT_LN_SD },
 } as const satisfies Record<string, Parameter>;
 
 export type ParameterId = keyof typeof parameters;
@@ -55,9 +83,11 @@ export const parameterIds = Object.keys(parameters) as ParameterId[];
 /** Deviations of all parameters from their prior means. */
 export type Deviations = Record<ParameterId, number>;
 
+const allZero = Object.fromEntries(parameterIds.map((id) => [id, 0])) as Deviations;
+
 /** Fresh deviations, all 0: the prior mean. */
 export function noDeviations(): Deviations {
-  return Object.fromEntries(parameterIds.map((id) => [id, 0])) as Deviations;
+  return { ...allZero };
 }
 
 /** An age that is hardly known counts by its root mean square, exp(sd²/2) above it. */

@@ -1,22 +1,12 @@
-import { brewAgeRate, brewUseRate, BREW_HALF_LIFE_H } from '../chemistry/brewWear';
-import { dilutionRate } from '../chemistry/dilution';
-import { AGENT_EXPONENT, ASCORBIC_EXPONENT, improvisedRate } from '../chemistry/improvisedStrength';
-import { restrainer } from '../chemistry/restrainer';
-import { averageGradient } from '../kinetics/averageGradient';
-import { developmentTime, reachableGradient } from '../kinetics/developmentTime';
-import { fogGrowth, netGradient } from '../kinetics/fogGrowth';
-import { INDUCTION_SHARE, rateConstant } from '../kinetics/rateConstant';
-import { temperatureRate } from '../thermal/arrhenius';
-import { ageFilm, type AgedFilm } from './agedFilm';
-import type { Conditions } from './conditions';
+import { reachableGradient } from '../kinetics/developmentTime';
+import type { Conditions, Wanted } from './conditions';
+import { development, type Development } from './development';
 import { extendTime, extensionLimit, type Extension } from './extendTime';
 import type { Deviations, LedgerRowId } from './parameters';
+import { standTime } from './stand';
 
 /** One evaluation of the model for one draw of the parameters. */
-export interface Prediction {
-  aged: AgedFilm;
-  /** Time of the base row, min. */
-  baseTimeMin: number;
+export interface Prediction extends Development {
   /** Factor on the time of each row after the base; their product with the base is the time. */
   ratios: Record<Exclude<LedgerRowId, 'base'>, number>;
   timeMin: number;
@@ -24,96 +14,64 @@ export interface Prediction {
   freshTimeMin: number;
   extension: Extension;
   reach: { gradient: number; reachable: boolean };
-  /** Gradient of the aged film, before fog, after a time under these conditions. */
-  gradientAt: (timeMin: number) => number;
-  /** Base + fog after a time under these conditions, D. */
-  baseFogAt: (timeMin: number) => number;
-  /** Gradient net of fog after a time under these conditions. */
-  netGradientAt: (timeMin: number) => number;
 }
 
 /**
- * The model: from conditions and deviations to a time and what it gives.
- * Every rate factor r makes k → r·k and t0 → t0/r, so that time scales by exactly 1/r.
+ * The model: from conditions, what is wanted, and deviations to a time and what it gives.
  * @param conditions resolved conditions
+ * @param wanted strategy and target
  * @param deviations deviations of the parameters from their prior means
  * @returns the prediction. Sources: see each relation that it calls.
  */
-export function predict(conditions: Conditions, deviations: Deviations): Prediction {
-  const aged = ageFilm(conditions, deviations);
-  const baseTimeMin = conditions.baseTimeMin * Math.exp(deviations.lnBaseTime);
-  const rates = rateFactors(conditions, deviations);
-  const rate = rates.dilution * rates.strength * rates.wear * rates.temperature * rates.agitation * rates.age;
+export function predict(conditions: Conditions, wanted: Wanted, deviations: Deviations): Prediction {
+  const film = development(conditions, deviations);
+  const { aged, rates, baseGradient } = film;
+  const reach =
+    conditions.oneBath === null ? reachableGradient(wanted.targetGradient, aged.freshMaximumGradient) : { gradient: baseGradient, reachable: true };
 
-  const induction = INDUCTION_SHARE * Math.exp(deviations.lnInduction);
-  const baseGradient = Math.min(conditions.baseGradient, reachableGradient(Infinity, aged.freshMaximumGradient).gradient);
-  const base = rateConstant(baseTimeMin, baseGradient, aged.freshMaximumGradient, induction);
-  const ratePerMin = base.ratePerMin * rate;
-  const inductionMin = base.inductionMin / rate;
-  const freshTime = (gradient: number): number => developmentTime(gradient, aged.freshMaximumGradient, ratePerMin, inductionMin);
-
-  const reach = reachableGradient(conditions.targetGradient, aged.freshMaximumGradient);
-  const freshTimeMin = freshTime(reach.gradient);
-  const baseFreshMin = freshTime(baseGradient);
-  const gradientAt = (timeMin: number): number => averageGradient(timeMin, aged.maximumGradient, ratePerMin, inductionMin);
-  const fogAt = (timeMin: number): number => fogGrowth(timeMin, baseFreshMin, ratePerMin, aged.fogAtFreshTimeD);
-  const netGradientAt = (timeMin: number): number => netGradient(gradientAt(timeMin), fogAt(timeMin), conditions.film.maximumDensityD);
-  const extended = (gradient: number, fromMin: number): Extension =>
-    extendTime(netGradientAt, gradient, fromMin, extensionLimit(fromMin, aged.imageLossStops, conditions.strategy.liftCap));
-
-  const extending = conditions.strategy.id === 'extend';
-  const held: Extension = { timeMin: freshTimeMin, met: netGradientAt(freshTimeMin) >= reach.gradient, capped: false };
-  const extension = extending ? extended(reach.gradient, freshTimeMin) : held;
-  const baseStrategyMin = baseGradient === reach.gradient ? extension.timeMin : extending ? extended(baseGradient, baseFreshMin).timeMin : baseFreshMin;
+  const strategyTime = (gradient: number): Extension & { isothermalMin: number; freshMin: number } => {
+    const freshMin = film.freshTimeAt(gradient);
+    const freshClock = film.clockTime(freshMin);
+    const at = timeByStrategy(film, wanted, gradient, freshClock);
+    // Without drift clock and isothermal time are one, and the ledger needs no detour.
+    return { ...at, freshMin, isothermalMin: conditions.drift === null ? at.timeMin : (freshMin * at.timeMin) / freshClock };
+  };
+  const chosen = strategyTime(reach.gradient);
+  const atBase = baseGradient === reach.gradient ? chosen : strategyTime(baseGradient);
+  const timeMin = chosen.timeMin;
+  const drifted = timeMin / chosen.isothermalMin;
 
   return {
-    aged,
-    baseTimeMin,
+    ...film,
     ratios: {
       dilution: 1 / rates.dilution,
       strength: 1 / rates.strength,
       wear: 1 / rates.wear,
-      temperature: 1 / rates.temperature,
+      temperature: drifted / rates.temperature,
       agitation: 1 / rates.agitation,
       age: 1 / rates.age,
-      strategy: baseStrategyMin / baseFreshMin,
-      target: extension.timeMin / baseStrategyMin,
+      strategy: atBase.isothermalMin / atBase.freshMin,
+      target: chosen.isothermalMin / atBase.isothermalMin,
     },
-    timeMin: extension.timeMin,
-    freshTimeMin,
-    extension,
+    timeMin,
+    freshTimeMin: film.clockTime(chosen.freshMin),
+    extension: { timeMin, met: chosen.met, capped: chosen.capped },
     reach,
-    gradientAt,
-    baseFogAt: (timeMin) => conditions.film.freshBaseFogD + fogAt(timeMin),
-    netGradientAt,
   };
 }
 
-type RateRow = 'dilution' | 'strength' | 'wear' | 'temperature' | 'agitation' | 'age';
+/** A millionth of tolerance: a gradient that was aimed at counts as met. */
+const MET = 1 - 1e-6;
 
-function rateFactors(conditions: Conditions, deviations: Deviations): Record<RateRow, number> {
-  const { dilution, strength, wear } = conditions;
-  const halfLifeH = BREW_HALF_LIFE_H * Math.exp(deviations.lnHalfLife);
-  return {
-    dilution: dilution === null ? 1 : dilutionRate(dilution.parts, dilution.reference, dilution.exponent + deviations.dilutionExponent),
-    strength:
-      strength === null
-        ? 1
-        : improvisedRate(
-            { ...strength, coffeeEquivalentGPerL: strength.coffeeEquivalentGPerL * Math.exp(deviations.lnPotency) },
-            AGENT_EXPONENT.mean + deviations.agentExponent,
-            ASCORBIC_EXPONENT.mean + deviations.ascorbicExponent,
-          ) * Math.exp(deviations.lnAlkali),
-    wear: conditions.wears
-      ? brewAgeRate(wear.ageH, halfLifeH) * brewUseRate(wear.films, wear.volumeMl) ** (1 + deviations.useShare)
-      : 1,
-    temperature:
-      temperatureRate(
-        conditions.temperatureC + deviations.thermometerC,
-        conditions.q10 * Math.exp(deviations.lnQ10),
-        conditions.baseTemperatureC,
-      ),
-    agitation: conditions.agitation.rateFactor * Math.exp(deviations.lnAgitation),
-    age: restrainer(conditions.bromideGPerL).rateFactor * Math.exp(deviations.lnAgedRate),
-  };
+function timeByStrategy(film: Development, { strategy }: Wanted, gradient: number, freshMin: number): Extension {
+  switch (strategy.id) {
+    case 'hold':
+      return { timeMin: freshMin, met: film.netGradientAt(freshMin) >= gradient * MET, capped: false };
+    case 'extend':
+      return extendTime(film.netGradientAt, gradient, freshMin, extensionLimit(freshMin, film.aged.imageLossStops, strategy.liftCap));
+    case 'stand': {
+      const timeMin = standTime(freshMin);
+      return { timeMin, met: film.netGradientAt(timeMin) >= gradient * MET, capped: timeMin !== freshMin };
+    }
+  }
 }

@@ -29,6 +29,8 @@ export const estimateSchema = z.object({
   /** Standard deviation of ln(time). */
   lnSd: z.number(),
   ledger: z.array(ledgerRowSchema),
+  /** pH of an improvised brew at 25 °C; null for a bought one. */
+  ph: z.number().nullable(),
   /** Time for the same film when fresh, min: what Hold gives. */
   freshTimeMin: z.number(),
   gradient: z.object({
@@ -50,6 +52,8 @@ export const estimateSchema = z.object({
   /** Index to expose unexposed film at, ISO arithmetic. */
   exposureIndex: rangeSchema,
   effectiveAge: rangeSchema,
+  /** Pieces of evidence more than three standard deviations from what everything else says, and what is left of their weight. */
+  conflicts: z.array(z.object({ pieceId: z.string(), measure: z.enum(['chart', 'drop', 'gradient', 'fog', 'contrast']), distanceSd: z.number(), above: z.boolean(), weight: z.number() })),
   cautions: z.array(cautionNoteSchema),
 });
 

@@ -1,4 +1,4 @@
-import type { EstimateRequestInput } from '../estimate/request';
+import type { SituationInput } from '../estimate/situationSchema';
 import type { Roll } from '../formats/records';
 import { dateRoll, FRESH_YEARS } from './rollDating';
 import type { StockFamilyId } from './stockFamilies';
@@ -8,7 +8,7 @@ import { stayParts } from './storageHistory';
 /** Years and their spread of a roll whose hints contradict each other. Source: our estimate. */
 export const CONTRADICTED_YEARS = { median: 30, sd: 15 } as const;
 
-type Age = NonNullable<EstimateRequestInput['age']>;
+type Age = SituationInput['age'];
 
 /** What of a roll decides its age. */
 export type RollHistory = Pick<Roll, 'formatId' | 'hints' | 'storage' | 'xrayPasses' | 'exposure'>;
@@ -29,8 +29,8 @@ export function rollAge(roll: RollHistory, familyId: StockFamilyId, nowYear: num
     .map(({ years }, index) => ({ ...stays[index], years }))
     .filter(({ years }) => years > 0)
     .map(({ years, temperatureC = 21, temperatureSdC = 2, humid = false }) => ({ years, temperatureC, temperatureSdC, humid }));
-  const common = { sinceExposure: since, xrayPasses: roll.xrayPasses };
+  const common = { storage: [], yearsSd: 0, sinceExposure: since, xrayPasses: roll.xrayPasses };
   if (window.ok) return { ...common, dated: { made: [...window.years], stays, nowYear } };
   const last = stays.at(-1);
-  return { ...common, storage: [{ years: CONTRADICTED_YEARS.median, temperatureC: last?.temperatureC ?? 19, temperatureSdC: 6 }], yearsSd: CONTRADICTED_YEARS.sd };
+  return { ...common, storage: [{ years: CONTRADICTED_YEARS.median, temperatureC: last?.temperatureC ?? 19, temperatureSdC: 6, humid: false }], yearsSd: CONTRADICTED_YEARS.sd };
 }

@@ -65,3 +65,6 @@ export const MAXIMUM_GRADIENT_LN_SD = 0.15;
 
 /** Prior spread of the natural log of each ageing rate within a family. Source: our estimate. */
 export const AGEING_RATE_LN_SD = 0.5;
+
+/** Prior spread of the fresh base + fog within a family, D. Source: our estimate. */
+export const FRESH_FOG_SD_D = 0.04;

@@ -78,6 +78,7 @@ const links: readonly { table: TableName; field: string; target: TableName }[] =
   { table: 'verdicts', field: 'runId', target: 'runs' },
   { table: 'verdicts', field: 'rollId', target: 'rolls' },
   { table: 'photos', field: 'rollId', target: 'rolls' },
+  { table: 'evidence', field: 'rollId', target: 'rolls' },
 ];
 
 function danglingLinks(records: Records): Problem[] {

@@ -1,5 +1,9 @@
 import * as z from 'zod';
-import { estimateRequestSchema, partsSchema } from '../estimate/request';
+import { estimateRequestSchema } from '../estimate/request';
+import { strategyIds } from '../estimate/strategyIds';
+import { partsSchema } from '../estimate/situationSchema';
+import { targetSchema } from '../estimate/targetSchema';
+import { findingSchema, settingRecordSchema } from '../evidence/evidenceRecord';
 import { ledgerRowSchema } from '../estimate/result';
 import { filmFormatIds } from '../films/filmFormats';
 import { stockFamilyIds } from '../films/stockFamilies';
@@ -72,6 +76,8 @@ export const pinnedSchema = z.strictObject({
   lowMin: z.number().positive(),
   highMin: z.number().positive(),
   ledger: z.array(ledgerRowSchema),
+  /** Pieces of evidence that the time rested on. */
+  evidenceIds: z.array(id),
 });
 
 /** The decision for a roll. */
@@ -82,8 +88,8 @@ export const planSchema = z.strictObject({
   bromideGPerL: z.number().min(0),
   temperatureC: z.number(),
   agitationId: request.agitationId,
-  strategy: z.strictObject({ id: z.enum(['hold', 'extend']), liftCap: z.boolean() }),
-  target: z.strictObject({ purpose: z.enum(['scan', 'diffusion', 'condenser']), pushStops: z.number() }),
+  strategy: z.strictObject({ id: z.enum(strategyIds), liftCap: z.boolean() }),
+  target: z.strictObject(targetSchema.shape),
   knownTime: z
     .strictObject({
       timeMin: z.number().positive(),
@@ -93,6 +99,10 @@ export const planSchema = z.strictObject({
     })
     .nullable(),
   volumeMl: z.number().positive(),
+  /** Temperature around the tank, °C; null for a bath that holds its temperature. */
+  ambientC: z.number().nullable(),
+  /** Pieces of evidence that are switched off for this roll. */
+  muted: z.array(id),
   wet: wetChoiceSchema,
   brewId: id.nullable(),
   pinned: pinnedSchema.nullable(),
@@ -107,6 +117,8 @@ export const runSchema = z.strictObject({
   developerName: z.string(),
   temperatureC: z.number(),
   pinned: pinnedSchema,
+  /** What it was set up with; null where nobody kept it. */
+  setup: z.strictObject({ ...settingRecordSchema.shape, target: planSchema.shape.target }).nullable(),
   steps: z.array(wetStepSchema).min(1),
   events: z.array(runEventSchema),
 });
@@ -128,6 +140,15 @@ export const photoSchema = z.strictObject({
   jpeg: z.string().startsWith('data:image/jpeg;base64,', 'A photograph must be a JPEG data address.').max(PHOTO_TEXT_LIMIT),
 });
 
+/** Something that moves the estimate of a roll, as it was found. */
+export const evidenceRecordSchema = z.strictObject({
+  ...stamps,
+  rollId: id,
+  setting: settingRecordSchema,
+  finding: findingSchema,
+  note: z.string().max(1000),
+});
+
 /** How the user reads quantities and lights the bench. */
 export const settingsSchema = z.strictObject({
   id: z.literal('bench'),
@@ -147,6 +168,7 @@ export type Run = z.infer<typeof runSchema>;
 export type Verdict = z.infer<typeof verdictSchema>;
 export type Pinned = z.infer<typeof pinnedSchema>;
 export type Photo = z.infer<typeof photoSchema>;
+export type EvidenceRecord = z.infer<typeof evidenceRecordSchema>;
 export type Draft = z.infer<typeof draftSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -161,6 +183,7 @@ export const recordSchemas = {
   verdicts: verdictSchema,
   drafts: draftSchema,
   photos: photoSchema,
+  evidence: evidenceRecordSchema,
 } as const;
 
 export type TableName = keyof typeof recordSchemas;

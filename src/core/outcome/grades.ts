@@ -18,3 +18,6 @@ export const defects = {
 } as const;
 
 export type DefectId = keyof typeof defects;
+
+/** Age fog of each grade, D above a clear base. Source: our estimate. */
+export const fogGradeD = { clear: 0.05, slight: 0.2, strong: 0.5, heavy: 0.9 } as const satisfies Record<keyof typeof fogGrades, number>;

@@ -1,4 +1,5 @@
 import { estimate } from '../estimate/estimate';
+import type { Learning } from '../evidence/learning';
 import type { Brew, Plan, Roll, Stock } from '../formats/records';
 import { estimateRequestFor } from './estimateRequestFor';
 import { readPlanForm } from './planForm';
@@ -26,9 +27,10 @@ export interface RollInHand {
  * @param rolls rolls with their plans
  * @param jugs brews on the bench
  * @param nowMs this instant, ms since the epoch
+ * @param learning what the bench has learned
  * @returns one entry for each roll that has a time; a roll whose form is not valid has none
  */
-export function benchTimes(rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number): BenchTime[] {
+export function benchTimes(rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number, learning: Learning): BenchTime[] {
   return rolls.flatMap(({ roll, stock, plan, planDraft }): BenchTime[] => {
     if (plan?.pinned) {
       const { timeMin, lowMin, highMin } = plan.pinned;
@@ -37,7 +39,8 @@ export function benchTimes(rolls: readonly RollInHand[], jugs: readonly Brew[], 
     const choices = readPlanForm(planFormInHand(roll, stock, plan, planDraft), roll, jugs);
     if (!choices.ok) return [];
     const brew = jugs.find((jug) => jug.id === choices.value.brewId) ?? null;
-    const { timeMin, band } = estimate(estimateRequestFor(roll, stock, choices.value, brew, nowMs));
+    const request = estimateRequestFor(roll, stock, choices.value, brew, nowMs);
+    const { timeMin, band } = estimate(request, learning.fitFor(request, choices.value.muted));
     return [{ rollId: roll.id, timeMin, lowMin: band.lowMin, highMin: band.highMin, pinned: false }];
   });
 }

@@ -1,7 +1,7 @@
 import { completeRequest } from '../estimate/estimate';
 import type { EstimateRequest } from '../estimate/request';
 import { rollAge, type RollHistory } from '../films/rollAge';
-import type { Brew, Stock } from '../formats/records';
+import type { Brew, Roll, Stock } from '../formats/records';
 import type { PlanChoices } from './planForm';
 
 /** Milliseconds in an hour. */
@@ -19,8 +19,8 @@ const OLDEST_BREW_H = 48;
  * @param nowMs instant at which the brew is poured, ms since the epoch
  */
 export function estimateRequestFor(
-  roll: RollHistory,
-  stock: Pick<Stock, 'familyId' | 'iso' | 'own'>,
+  roll: RollHistory & Pick<Roll, 'id'>,
+  stock: Pick<Stock, 'id' | 'familyId' | 'iso' | 'own'>,
   choices: PlanChoices,
   brew: Brew | null,
   nowMs: number,
@@ -30,15 +30,27 @@ export function estimateRequestFor(
     age: rollAge(roll, stock.familyId, new Date(nowMs).getFullYear()),
     developer: choices.developer,
     bromideGPerL: choices.bromideGPerL,
-    wear: {
-      ageH: brew === null ? 0 : Math.min(OLDEST_BREW_H, Math.max(0, nowMs - brew.mixedMs) / HOUR_MS),
-      films: brew?.films ?? 0,
-      volumeMl: brew?.volumeMl ?? choices.volumeMl,
-    },
+    wear: brewWear(brew ?? undefined, choices.volumeMl, nowMs),
     temperatureC: choices.temperatureC,
+    ambientC: choices.ambientC ?? undefined,
     agitationId: choices.agitationId,
     strategy: choices.strategy,
     target: choices.target,
     knownTime: choices.knownTime ?? undefined,
+    exposure: roll.exposure.state,
+    stockId: stock.id,
+    rollId: roll.id,
+    brewId: brew?.id ?? `brew of ${roll.id}`,
   });
+}
+
+/**
+ * Age and use of a brew.
+ * @param brew the jug; undefined for one still to be mixed
+ * @param volumeMl volume of the one still to be mixed, ml
+ * @param nowMs instant at which the brew is poured, ms since the epoch
+ */
+export function brewWear(brew: Brew | undefined, volumeMl: number, nowMs: number): EstimateRequest['wear'] {
+  if (brew === undefined) return { ageH: 0, films: 0, volumeMl };
+  return { ageH: Math.min(OLDEST_BREW_H, Math.max(0, nowMs - brew.mixedMs) / HOUR_MS), films: brew.films, volumeMl: brew.volumeMl };
 }

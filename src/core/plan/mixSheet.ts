@@ -35,6 +35,12 @@ export function mixSheet(developer: Brew['developer'], bromideGPerL: number, vol
       ...bromide,
     ];
   }
+  if (developer.kind === 'one-bath') {
+    return [
+      { id: 'water', name: 'Water, warm as the kit asks', amount: volumeMl * FIRST_WATER_SHARE, unit: 'ml', hint: 'Dissolve the first part whole before the second goes in.' },
+      { id: 'top-up', name: 'Water to make', amount: volumeMl, unit: 'ml', hint: 'Both parts of the kit for its own volume: take the share that this tank needs, or mix it all and keep the rest.' },
+    ];
+  }
   const liquids = developer.agents.filter((agent) => organicAgents[agent.agentId].unit === 'ml');
   const liquidMl = liquids.reduce((sum, agent) => sum + perJug(agent.amountPerL), 0);
   const waterMl = Math.max(0, volumeMl - liquidMl);
@@ -61,11 +67,12 @@ export function mixSheet(developer: Brew['developer'], bromideGPerL: number, vol
  * // 'p-Aminophenol concentrate 1+50'
  */
 export function developerName(developer: Brew['developer']): string {
+  if (developer.kind === 'one-bath') return 'One-bath developer-fixer';
   if (developer.kind === 'concentrate') {
     const { concentrate, water } = developer.parts;
     const name = developerFamilies[developer.familyId].name;
     return water === 0 ? `${name}, undiluted` : `${name} ${concentrate}+${water}`;
   }
   const agents = developer.agents.filter((agent) => agent.amountPerL > 0);
-  return agents.map(({ agentId, amountPerL }) => `${organicAgents[agentId].name}, ${amountPerL} ${organicAgents[agentId].unit}/l`).join(' + ');
+  return agents.map(({ agentId, amountPerL }) => `${organicAgents[agentId].name}, ${Number(amountPerL.toFixed(1))} ${organicAgents[agentId].unit}/l`).join(' + ');
 }

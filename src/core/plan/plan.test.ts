@@ -5,6 +5,7 @@ import { rollAge } from '../films/rollAge';
 import { stayAt } from '../films/storageStay';
 import type { Brew, Plan, Roll, Run } from '../formats/records';
 import { estimate } from '../estimate/estimate';
+import { noEvidence } from '../estimate/fit';
 import { narrowingFacts } from '../estimate/narrowingFacts';
 import { estimateRequestFor } from './estimateRequestFor';
 import { developerName, mixSheet } from './mixSheet';
@@ -19,7 +20,7 @@ const form = initialPlanForm(film);
 const NOW = Date.UTC(2026, 10, 24, 12);
 const stamps = { id: 'x', createdMs: NOW, updatedMs: NOW };
 const roll: Roll = { ...stamps, label: 'Tin', stockId: 's', formatId: '120', hints: [{ kind: 'stamp', year: 1971, slackYears: 3 }], storage: [stayAt('room')], xrayPasses: 0, condition: soundCondition, frames: [], exposure: { state: 'unknown', year: null, index: null }, note: '' };
-const stock = { familyId: 'pan-cubic-fast', iso: 200, own: {} } as const;
+const stock = { id: 'stock', familyId: 'pan-cubic-fast', iso: 200, own: {} } as const;
 
 function read(part: Partial<PlanForm>, jugs: Brew[] = []) {
   return readPlanForm({ ...form, ...part }, film, jugs);
@@ -85,7 +86,10 @@ describe('from roll and plan to a request', () => {
     expect(rollAge({ ...roll, hints }, 'pan-cubic-fast', 2026)).toMatchObject({ storage: [{ years: 30 }], yearsSd: 15 });
   });
   test('what would narrow the band most is named with the band it would leave', () => {
-    const facts = (part: Partial<Roll>) => narrowingFacts(estimateRequestFor({ ...roll, ...part }, stock, choicesOf(), null, NOW)).map(({ id }) => id);
+    const facts = (part: Partial<Roll>) => {
+      const request = estimateRequestFor({ ...roll, ...part }, stock, choicesOf(), null, NOW);
+      return narrowingFacts(request, estimate(request), noEvidence).map(({ id }) => id);
+    };
     expect(facts({ hints: [] })[0]).toBe('date');
     expect(facts({ storage: [stayAt('unknown')] })[0]).toBe('storage');
     expect(facts({ hints: [{ kind: 'stamp', year: 2030, slackYears: 0 }] })).toEqual([]);
@@ -130,9 +134,9 @@ describe('what goes into the jug', () => {
 });
 
 describe('where a roll stands', () => {
-  const pinned = { atMs: NOW, timeMin: 12, lowMin: 9, highMin: 16, ledger: [] };
+  const pinned = { atMs: NOW, timeMin: 12, lowMin: 9, highMin: 16, ledger: [], evidenceIds: [] };
   const plan: Plan = { ...stamps, rollId: 'x', pinned, ...choicesOf() };
-  const run: Run = { ...stamps, rollId: 'x', planId: 'x', brewId: null, developerName: 'Coffee', temperatureC: 20, pinned, steps: [{ kind: 'develop', name: 'Develop', instruction: '', durationS: 720, cues: [] }], events: [] };
+  const run: Run = { ...stamps, rollId: 'x', planId: 'x', brewId: null, developerName: 'Coffee', temperatureC: 20, pinned, setup: null, steps: [{ kind: 'develop', name: 'Develop', instruction: '', durationS: 720, cues: [] }], events: [] };
   const begun: Run = { ...run, events: [{ kind: 'begin', stepIndex: 0, atMs: NOW }] };
   const hung: Run = { ...run, events: [...begun.events, { kind: 'finish', atMs: NOW + 1 }] };
   const monochrome = { familyId: 'pan-cubic-fast' } as const;

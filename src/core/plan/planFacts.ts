@@ -1,9 +1,11 @@
 import { concentrateFraction } from '../chemistry/dilution';
+import { standDeveloper } from '../estimate/stand';
 import { developerFamilies } from '../chemistry/developerFamilies';
 import type { Condition } from '../films/condition';
 import { expectsRemJet } from '../films/conditionFacts';
 import { filmEquivalents, type FilmFormatId } from '../films/filmFormats';
 import { stockFamilies, type StockFamilyId } from '../films/stockFamilies';
+import { ONE_BATH_CONTINUOUS_FROM_C } from '../kinetics/oneBath';
 import { stopSchools } from '../fixing/stopSchools';
 import type { CautionFacts } from '../safety/cautions';
 import type { PlanChoices } from './planForm';
@@ -20,13 +22,15 @@ export function planFacts(film: { familyId: StockFamilyId; formatId: FilmFormatI
   return {
     remJet: expectsRemJet(film.condition, stockFamilies[film.familyId].remJet),
     temperatureC: choices.temperatureC,
-    alkalineDeveloper: improvised || family?.alkaline === true,
+    alkalineDeveloper: improvised || developer.kind === 'one-bath' || family?.alkaline === true,
     powders: improvised,
     kitchenIngredients: improvised,
     carbonateBrew: improvised,
     bromide: choices.bromideGPerL > 0,
-    acidStop: stopSchools[choices.wet.stopId].acid,
+    acidStop: developer.kind !== 'one-bath' && stopSchools[choices.wet.stopId].acid,
     fixer: true,
+    oneBath: developer.kind === 'one-bath' ? { continuous: choices.agitationId === 'continuous', warm: choices.temperatureC >= ONE_BATH_CONTINUOUS_FROM_C, pushed: choices.target.pushStops !== 0 } : undefined,
+    thickStand: choices.strategy.id === 'stand' && JSON.stringify(standDeveloper(developer)) !== JSON.stringify(developer),
     concentrate:
       developer.kind === 'concentrate'
         ? {

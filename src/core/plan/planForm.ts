@@ -2,7 +2,9 @@ import * as z from 'zod';
 import { developerFamilies, developerFamilyIds } from '../chemistry/developerFamilies';
 import { organicAgentIds, organicAgents } from '../chemistry/organicAgents';
 import { REFERENCE_COFFEE_BREW } from '../chemistry/improvisedStrength';
-import { estimateRequestSchema, partsSchema } from '../estimate/request';
+import { estimateRequestSchema } from '../estimate/request';
+import { standDeveloper } from '../estimate/stand';
+import { partsSchema } from '../estimate/situationSchema';
 import { planSchema, type Brew, type Plan } from '../formats/records';
 import type { Condition } from '../films/condition';
 import { expectsRemJet, wantsLongSoak } from '../films/conditionFacts';
@@ -16,9 +18,12 @@ import { usualWetChoice, wetChoiceSchema } from '../schedule/wetSteps';
 /** A field that holds a number once it reads as one, and until then what was typed. */
 const typed = z.union([z.number(), z.string()]);
 
+/** Fields that choosing a stand changes. */
+const beforeStandSchema = z.object({ agitationId: planSchema.shape.agitationId, agentPerL: typed, ascorbicGPerL: typed, sodaGPerL: typed, concentrateParts: typed, waterParts: typed });
+
 /** Everything a user can say while choosing. Fields of the developer not chosen keep what was typed. */
 export const planFormSchema = z.object({
-  developerKind: z.enum(['improvised', 'concentrate', 'jug']),
+  developerKind: z.enum(['improvised', 'concentrate', 'one-bath', 'jug']),
   agentId: z.enum(organicAgentIds),
   agentPerL: typed,
   ascorbicGPerL: typed,
@@ -39,6 +44,12 @@ export const planFormSchema = z.object({
   knownTimeC: typed,
   knownTimeSource: z.enum(['leaflet', 'somebody', 'own']),
   volumeMl: typed,
+  /** Temperature around the tank; empty for a bath that holds its temperature. */
+  ambientC: typed,
+  /** Evidence that is switched off. */
+  muted: z.array(z.string()),
+  /** What a stand replaced, so that leaving it brings it back. */
+  beforeStand: beforeStandSchema.nullable(),
   preSoakId: wetChoiceSchema.shape.preSoakId,
   stopId: wetChoiceSchema.shape.stopId,
   fixMin: typed,
@@ -89,6 +100,9 @@ export function initialPlanForm(film: { familyId: StockFamilyId; formatId: FilmF
     knownTimeC: 20,
     knownTimeSource: 'somebody',
     volumeMl: Math.ceil(filmFormats[film.formatId].coverVolumeMl / TANK_STEP_ML) * TANK_STEP_ML,
+    ambientC: '',
+    muted: [],
+    beforeStand: null,
     ...wet,
   };
 }
@@ -106,12 +120,16 @@ export function planFormOf(plan: Plan, initial: PlanForm): PlanForm {
           ascorbicGPerL: developer.ascorbicGPerL,
           sodaGPerL: developer.sodaGPerL,
         }
-      : {
+      : {}),
+    ...(developer.kind === 'concentrate'
+      ? {
           developerKind: 'concentrate' as const,
           concentrateFamilyId: developer.familyId,
           concentrateParts: developer.parts.concentrate,
           waterParts: developer.parts.water,
-        }),
+        }
+      : {}),
+    ...(developer.kind === 'one-bath' ? { developerKind: 'one-bath' as const } : {}),
     ...(plan.brewId === null ? {} : { developerKind: 'jug' as const, brewId: plan.brewId }),
     bromideGPerL: plan.bromideGPerL,
     temperatureC: plan.temperatureC,
@@ -124,6 +142,8 @@ export function planFormOf(plan: Plan, initial: PlanForm): PlanForm {
     knownTimeC: knownTime?.temperatureC ?? 20,
     knownTimeSource: knownTime?.source ?? 'somebody',
     volumeMl: plan.volumeMl,
+    ambientC: plan.ambientC ?? '',
+    muted: plan.muted,
     ...plan.wet,
   };
 }
@@ -137,6 +157,7 @@ const fieldsSchema = z.object({
   temperatureC: request.temperatureC,
   pushStops: request.target.unwrap().shape.pushStops.unwrap(),
   volumeMl: z.number('Volume in the tank: give a number from 50 to 20000 ml.').min(50, 'Volume in the tank: give 50 ml or more.').max(20000, 'Volume in the tank: give 20000 ml or less.'),
+  ambientC: request.ambientC,
   fixMin: wetChoiceSchema.shape.fixMin,
 });
 
@@ -148,7 +169,7 @@ const fieldsSchema = z.object({
  * @returns the choices, or every problem with the name of the field it belongs to
  */
 export function readPlanForm(form: PlanForm, film: { formatId: FilmFormatId }, jugs: readonly Brew[]): Result<PlanChoices> {
-  const fields = fieldsSchema.safeParse({ ...form, fixMin: form.fixMin === '' ? undefined : form.fixMin });
+  const fields = fieldsSchema.safeParse({ ...form, fixMin: form.fixMin === '' ? undefined : form.fixMin, ambientC: form.ambientC === '' ? undefined : form.ambientC });
   const problems = fields.success ? [] : problemsFromZod(fields.error.issues);
   const developer = readDeveloper(form, jugs);
   if (!developer.ok) problems.push(...developer.problems);
@@ -162,7 +183,7 @@ export function readPlanForm(form: PlanForm, film: { formatId: FilmFormatId }, j
     });
   }
   if (!fields.success || !developer.ok || !knownTime.ok || problems.length > 0) return failure(...problems);
-  const { bromideGPerL, temperatureC, pushStops, volumeMl, fixMin } = fields.data;
+  const { bromideGPerL, temperatureC, pushStops, volumeMl, ambientC, fixMin } = fields.data;
   return success({
     ...developer.value,
     bromideGPerL: developer.value.brewId === null ? bromideGPerL : developer.value.bromideGPerL,
@@ -172,6 +193,8 @@ export function readPlanForm(form: PlanForm, film: { formatId: FilmFormatId }, j
     target: { purpose: form.purpose, pushStops },
     knownTime: knownTime.value,
     volumeMl,
+    ambientC: ambientC ?? null,
+    muted: form.muted,
     wet: { preSoakId: form.preSoakId, stopId: form.stopId, fixMin, washId: form.washId, wettingId: form.wettingId },
   });
 }
@@ -191,6 +214,7 @@ function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperC
     }
     return success({ developer: { kind: 'concentrate', familyId: form.concentrateFamilyId, parts: parts.data }, brewId: null, bromideGPerL: 0 });
   }
+  if (form.developerKind === 'one-bath') return success({ developer: { kind: 'one-bath' }, brewId: null, bromideGPerL: 0 });
   const brew = planSchema.shape.developer.safeParse({
     kind: 'improvised',
     agents: [{ agentId: form.agentId, amountPerL: form.agentPerL }],
@@ -212,4 +236,24 @@ function readKnownTime(form: PlanForm): Result<PlanChoices['knownTime']> {
   if (parsed.success) return success(parsed.data);
   const fieldOf: Record<string, string> = { timeMin: 'knownTimeMin', temperatureC: 'knownTimeC' };
   return failure(...problemsFromZod(parsed.error.issues).map((problem) => ({ ...problem, path: fieldOf[problem.path] ?? 'knownTimeSource' })));
+}
+
+/**
+ * The form with another strategy. A stand thins the developer and leaves the tank alone; leaving it brings back what it
+ * replaced. A jug is as it is.
+ * @param form the form as it stands
+ * @param strategyId the strategy chosen
+ * @param jugs brews on the bench
+ */
+export function withStrategy(form: PlanForm, strategyId: PlanForm['strategyId'], jugs: readonly Brew[]): PlanForm {
+  if (strategyId !== 'stand') return { ...form, ...(form.beforeStand ?? {}), strategyId, beforeStand: null };
+  if (form.strategyId === 'stand' || form.developerKind === 'one-bath') return { ...form, strategyId };
+  const { agitationId, agentPerL, ascorbicGPerL, sodaGPerL, concentrateParts, waterParts } = form;
+  const standing: PlanForm = { ...form, strategyId, agitationId: 'stand', beforeStand: { agitationId, agentPerL, ascorbicGPerL, sodaGPerL, concentrateParts, waterParts } };
+  const read = readDeveloper(form, jugs);
+  if (!read.ok || form.developerKind === 'jug') return standing;
+  const thin = standDeveloper(read.value.developer);
+  if (thin.kind === 'concentrate') return { ...standing, concentrateParts: thin.parts.concentrate, waterParts: thin.parts.water };
+  if (thin.kind === 'improvised') return { ...standing, agentPerL: thin.agents[0]?.amountPerL ?? agentPerL, ascorbicGPerL: thin.ascorbicGPerL, sodaGPerL: thin.sodaGPerL };
+  return standing;
 }

@@ -38,6 +38,7 @@ export interface RollStanding {
  * @param plan its plan, if one was begun
  * @param run its last run, if any
  * @param verdict the verdict of that run, if any
+ * @param tested whether a test of this roll stands in the evidence
  */
 export function rollStanding(
   roll: Roll,
@@ -45,6 +46,7 @@ export function rollStanding(
   plan: Plan | undefined,
   run: Run | undefined,
   verdict: Verdict | undefined,
+  tested = false,
 ): RollStanding {
   if (rollForbidden(roll, stock)) {
     const states = Object.fromEntries(stageIds.map((id) => [id, id === 'identify' ? 'forbidden' : 'waiting'])) as Record<StageId, StageState>;
@@ -57,7 +59,7 @@ export function rollStanding(
     identify: roll.hints.length > 0 ? 'done' : pinned ? 'skipped' : null,
     expose: roll.exposure.state !== 'unexposed' ? 'done' : started ? 'skipped' : null,
     choose: pinned ? 'done' : null,
-    test: pinned ? 'skipped' : null,
+    test: tested ? 'done' : pinned ? 'skipped' : null,
     mix: pinned && plan.brewId !== null ? 'done' : started ? 'skipped' : null,
     run: finished ? 'done' : null,
     judge: verdict !== undefined ? 'done' : null,

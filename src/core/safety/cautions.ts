@@ -1,4 +1,5 @@
 import type { FilmFormatId } from '../films/filmFormats';
+import { ONE_BATH_CONTINUOUS_FROM_C } from '../kinetics/oneBath';
 import { NITRATE_BEFORE_YEAR, mayBeNitrate } from './nitrate';
 import type { CautionNote, CautionPlace } from './cautionNote';
 
@@ -21,6 +22,10 @@ export interface CautionFacts {
   acidStop?: boolean;
   carbonateBrew?: boolean;
   fixer?: boolean;
+  /** Set when developer and fixer are one bath. */
+  oneBath?: { continuous: boolean; warm: boolean; pushed: boolean };
+  /** A stand in a developer that is not thin enough for one. */
+  thickStand?: boolean;
 }
 
 interface CautionRule extends CautionNote {
@@ -80,6 +85,27 @@ export const cautionRules: readonly CautionRule[] = [
     severity: 'warn',
     text: 'There is less concentrate in the tank than one film uses up, so it may stop developing half-way. Use more solution or dilute less.',
     when: (f) => f.concentrate !== undefined && f.concentrate.mlPerFilm < f.concentrate.leastMl,
+  },
+  {
+    id: 'one-bath-agitation',
+    at: 'choose',
+    severity: 'warn',
+    text: `In a one-bath more movement favours fixing over developing: gentle only below ${ONE_BATH_CONTINUOUS_FROM_C} °C (75 °F), continuous rotation from there on.`,
+    when: (f) => f.oneBath !== undefined && f.oneBath.continuous !== f.oneBath.warm,
+  },
+  {
+    id: 'one-bath-push',
+    at: 'choose',
+    severity: 'note',
+    text: 'A one-bath runs to its own end, so longer does little. Push it by going warmer, not longer.',
+    when: (f) => f.oneBath?.pushed === true,
+  },
+  {
+    id: 'thick-stand',
+    at: 'choose',
+    severity: 'warn',
+    text: 'This developer is stronger than a third of the usual, so a stand in it blocks the highlights. Thin it.',
+    when: (f) => f.thickStand === true,
   },
   {
     id: 'powder-dust',

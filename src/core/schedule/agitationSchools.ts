@@ -64,6 +64,7 @@ export const agitationSchools = {
   twirl: bursts('Spindle twirl each minute', 0.97, HANDS_LN_SD, burst(30), [60, 'start', burst(10)], 'Twirl the spindle'),
   'every-three-minutes': bursts('First 30 s, then 10 s every 3 minutes', 0.85, 0.08, burst(30), [180, 'start', burst(10)]),
   continuous: { name: 'Continuous rotation', rateFactor: 1.18, rateLnSd: HANDS_LN_SD, pattern: { kind: 'continuous' }, gesture: 'Keep it turning' },
+  gentle: bursts('Gentle only: 2 slow inversions each minute', 0.95, 0.05, burst(10, 2), [60, 'start', burst(6, 2)], 'Turn the tank over slowly'),
   stand: bursts('Stand, one wake-up at half time', 0.45, 0.22, burst(30), null, 'Turn the tank over gently', burst(10)),
 } as const satisfies Record<string, AgitationSchool>;
 

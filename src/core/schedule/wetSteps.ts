@@ -51,18 +51,23 @@ const FIX_AGITATION = agitationSchools['ten-each-minute'];
  * @param developS development time, s; above 0
  * @param agitationId agitation school in the developer
  * @param choice the user's choices for the other steps
+ * @param oneBath whether developer and fixer are one bath: no stop and no fixer then
  * @returns steps from the pre-soak to the wetting bath
  */
-export function wetSteps(developS: number, agitationId: AgitationSchoolId, choice: WetChoice): WetStep[] {
+export function wetSteps(developS: number, agitationId: AgitationSchoolId, choice: WetChoice, oneBath = false): WetStep[] {
   const school = agitationSchools[agitationId];
   const still = (kind: WetStep['kind'], bath: { name: string; instruction: string; durationS: number }): WetStep => ({ kind, ...bath, cues: [] });
   const fixS = Math.round(choice.fixMin * 60);
   const wetting = wettingBaths[choice.wettingId];
   return [
     ...preSoaks[choice.preSoakId].baths.map((bath) => still('pre-soak', bath)),
-    { kind: 'develop', name: 'Develop', instruction: school.gesture, durationS: developS, cues: agitationCues(school, developS) },
-    ...stopSchools[choice.stopId].baths.map((bath) => still('stop', bath)),
-    { kind: 'fix', name: 'Fix', instruction: FIX_AGITATION.gesture, durationS: fixS, cues: agitationCues(FIX_AGITATION, fixS) },
+    { kind: 'develop', name: oneBath ? 'Develop and fix' : 'Develop', instruction: school.gesture, durationS: developS, cues: agitationCues(school, developS) },
+    ...(oneBath
+      ? []
+      : [
+          ...stopSchools[choice.stopId].baths.map((bath) => still('stop', bath)),
+          { kind: 'fix' as const, name: 'Fix', instruction: FIX_AGITATION.gesture, durationS: fixS, cues: agitationCues(FIX_AGITATION, fixS) },
+        ]),
     ...washStepsOf(choice),
     ...(choice.preSoakId === 'rem-jet' ? [still('wash', LAST_WIPE)] : []),
     ...(wetting.durationS > 0 ? [still('wetting', { ...wetting, name: 'Wetting bath' })] : []),

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { developerFamilyIds } from '../chemistry/developerFamilies';
 import type { EstimateRequest } from '../estimate/request';
+import { evidenceSchema, type Evidence } from '../estimate/evidenceSchema';
+import { strategyIds } from '../estimate/strategyIds';
 import { stockFamilyIds } from '../films/stockFamilies';
 import { purposeIds } from '../kinetics/targets';
 import { agitationSchoolIds } from '../schedule/agitationSchools';
@@ -21,7 +23,8 @@ export const anyRequest: fc.Arbitrary<EstimateRequest> = fc
     bromide: fc.double({ min: 0, max: 2, noNaN: true }),
     temperatureC: fc.double({ min: 10, max: 35, noNaN: true }),
     agitationId: fc.constantFrom(...agitationSchoolIds),
-    extend: fc.boolean(),
+    strategyId: fc.constantFrom(...strategyIds),
+    ambientC: fc.option(fc.double({ min: 5, max: 35, noNaN: true })),
     liftCap: fc.boolean(),
     purpose: fc.constantFrom(...purposeIds),
     pushStops: fc.double({ min: -2, max: 3, noNaN: true }),
@@ -38,8 +41,29 @@ export const anyRequest: fc.Arbitrary<EstimateRequest> = fc
       bromideGPerL: r.bromide,
       temperatureC: r.temperatureC,
       agitationId: r.agitationId,
-      strategy: { id: r.extend ? 'extend' : 'hold', liftCap: r.liftCap },
+      strategy: { id: r.strategyId, liftCap: r.liftCap },
+      ...(r.ambientC === null ? {} : { ambientC: r.ambientC }),
       target: { purpose: r.purpose, pushStops: r.pushStops },
       wear: { films: r.films, ageH: r.ageH, volumeMl: 500 },
     }),
   );
+
+const timeMin = fc.double({ min: 1, max: 90, noNaN: true });
+const method = fc.constantFrom('densities' as const, 'eye' as const);
+
+/** Valid evidence of every kind, sound or absurd. */
+export const anyEvidence: fc.Arbitrary<Evidence> = fc
+  .oneof(
+    fc.record({ kind: fc.constant('chart' as const), id: fc.constant('x'), timeMin: fc.double({ min: 1, max: 60, noNaN: true }), source: fc.constantFrom('leaflet' as const, 'somebody' as const, 'own' as const) }),
+    fc.record({
+      kind: fc.constant('drop' as const),
+      id: fc.constant('x'),
+      rateRatio: fc.double({ min: 0.05, max: 20, noNaN: true }),
+      lnSd: fc.double({ min: 0, max: 0.5, noNaN: true }),
+      known: fc.constant({ kind: 'concentrate' as const, familyId: 'mq-borax' as const, parts: { concentrate: 1, water: 0 } }),
+    }),
+    fc.record({ kind: fc.constant('clip' as const), id: fc.constant('x'), timeMin, gradient: fc.double({ min: 0, max: 3, noNaN: true }), baseFogD: fc.option(fc.double({ min: 0, max: 2, noNaN: true })), method }),
+    fc.record({ kind: fc.constant('fog' as const), id: fc.constant('x'), timeMin, baseFogD: fc.double({ min: 0, max: 2, noNaN: true }), method }),
+    fc.record({ kind: fc.constant('verdict' as const), id: fc.constant('x'), timeMin, contrast: fc.integer({ min: -2, max: 2 }), fogD: fc.option(fc.double({ min: 0, max: 1, noNaN: true })) }),
+  )
+  .map((piece) => evidenceSchema.parse(piece));

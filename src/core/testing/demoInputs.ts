@@ -21,7 +21,7 @@ const roll: Roll = {
 };
 const choices = readPlanForm(initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }), roll, []);
 if (!choices.ok) throw new Error('The first form is not valid.');
-const plan: Plan = { ...stamps, rollId: 'x', ...choices.value, pinned: { atMs: NOW, timeMin: 15, lowMin: 11, highMin: 20, ledger: [] } };
+const plan: Plan = { ...stamps, rollId: 'x', ...choices.value, pinned: { atMs: NOW, timeMin: 15, lowMin: 11, highMin: 20, ledger: [], evidenceIds: [] } };
 
 /** A roll with its stock and a pinned plan, for tests. */
 export const demoInputs = { NOW, roll, stock, plan };

@@ -51,6 +51,7 @@ export const quantityKinds = {
   iso: [plain('ISO', ['iso'], 0)],
   stops: [plain('stops', ['stop', 'stops'], 1)],
   gradient: [plain('', [], 2)],
+  density: [plain('D', ['d'], 2)],
 } as const satisfies Record<string, readonly Unit[]>;
 
 export type QuantityKind = keyof typeof quantityKinds;

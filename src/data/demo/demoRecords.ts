@@ -1,4 +1,5 @@
-import { estimate } from '@/core/estimate/estimate';
+import { estimateWith } from '@/core/estimate/learned';
+import { benchEvidence } from '@/core/evidence/benchEvidence';
 import { soundCondition } from '@/core/films/conditionFacts';
 import { filmEquivalents } from '@/core/films/filmFormats';
 import type { Brew, Plan, Records, Roll, Run, Stock } from '@/core/formats/records';
@@ -27,7 +28,9 @@ export function demoRecords(nowMs: number): Records {
   for (const [id, stock] of Object.entries(hutStocks)) {
     records.stocks.push({ id: `stock-${id}`, createdMs: nowMs - 200 * DAY_MS, updatedMs: nowMs - 200 * DAY_MS, ...stock, own: {} });
   }
-  [...hutPast, ...hutRolls].forEach((hut, index) => addRoll(hut, nowMs, index, records));
+  // In the order in which they were developed, so that each time rests on what was judged before it.
+  const inOrder = [...hutPast, ...hutRolls].map((hut, index) => ({ hut, index })).sort((a, b) => (b.hut.daysAgo ?? 0) - (a.hut.daysAgo ?? 0));
+  for (const { hut, index } of inOrder) addRoll(hut, nowMs, index, records);
   return records;
 }
 
@@ -37,13 +40,14 @@ function addRoll(hut: HutRoll, nowMs: number, index: number, records: Records): 
   const stamps = { createdMs: startMs - 60 * MINUTE_MS, updatedMs: startMs - index * MINUTE_MS };
   const roll: Roll = { id: hut.id, ...stamps, stockId: stock.id, xrayPasses: 0, condition: soundCondition, frames: [], ...hut.roll };
   records.rolls.push(roll);
+  hut.findings?.forEach(({ finding, setting, note }, found) => records.evidence.push({ id: `found-${hut.id}-${found + 1}`, createdMs: nowMs - DAY_MS, updatedMs: nowMs - DAY_MS, rollId: roll.id, setting, finding, note }));
   if (hut.plan === undefined) return;
   const form: PlanForm = { ...initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }), ...hut.plan };
   if (hut.reached === 'draft') {
     records.drafts.push({ id: `plan:${roll.id}`, values: form, updatedMs: stamps.updatedMs });
     return;
   }
-  const plan = planOf(hut, roll, stock, form, startMs, stamps);
+  const plan = planOf(hut, roll, stock, form, startMs, stamps, records);
   records.plans.push(plan);
   if (hut.reached === 'pinned') return;
   if (hut.reached !== 'judged') {
@@ -59,11 +63,12 @@ function addRoll(hut: HutRoll, nowMs: number, index: number, records: Records): 
   }
 }
 
-function planOf(hut: HutRoll, roll: Roll, stock: Stock, form: PlanForm, atMs: number, stamps: { createdMs: number; updatedMs: number }): Plan {
+function planOf(hut: HutRoll, roll: Roll, stock: Stock, form: PlanForm, atMs: number, stamps: { createdMs: number; updatedMs: number }, records: Records): Plan {
   const choices = readPlanForm(form, roll, []);
   if (!choices.ok) throw new Error(`The demo's plan for “${roll.label}” is not valid: ${choices.problems[0]?.message ?? ''}`);
-  const { timeMin, band, ledger } = estimate(estimateRequestFor(roll, stock, choices.value, null, atMs));
-  return { id: `plan-${hut.id}`, ...stamps, rollId: roll.id, ...choices.value, pinned: { atMs, timeMin, lowMin: band.lowMin, highMin: band.highMin, ledger } };
+  const pieces = benchEvidence(records, new Date(atMs).getFullYear());
+  const { timeMin, band, ledger } = estimateWith(estimateRequestFor(roll, stock, choices.value, null, atMs), pieces);
+  return { id: `plan-${hut.id}`, ...stamps, rollId: roll.id, ...choices.value, pinned: { atMs, timeMin, lowMin: band.lowMin, highMin: band.highMin, ledger, evidenceIds: pieces.map(({ evidence }) => evidence.id) } };
 }
 
 function brewOf(plan: Plan, roll: Roll, mixedMs: number, used: boolean): Brew {
@@ -83,7 +88,7 @@ function brewOf(plan: Plan, roll: Roll, mixedMs: number, used: boolean): Brew {
 function runOf(plan: Plan, startMs: number, stamps: { createdMs: number; updatedMs: number }): Run {
   const { pinned } = plan;
   if (pinned === null) throw new Error('A run needs a pinned plan.');
-  const steps = wetSteps(Math.round(roundToPourable(pinned.timeMin) * 60), plan.agitationId, plan.wet);
+  const steps = wetSteps(Math.round(roundToPourable(pinned.timeMin) * 60), plan.agitationId, plan.wet, plan.developer.kind === 'one-bath');
   return {
     id: `run-${plan.rollId}`,
     ...stamps,
@@ -94,6 +99,16 @@ function runOf(plan: Plan, startMs: number, stamps: { createdMs: number; updated
     developerName: developerName(plan.developer),
     temperatureC: plan.temperatureC,
     pinned,
+    setup: {
+      developer: plan.developer,
+      bromideGPerL: plan.bromideGPerL,
+      wear: { ageH: 0, films: 0, volumeMl: plan.volumeMl },
+      temperatureC: plan.temperatureC,
+      ambientC: plan.ambientC,
+      agitationId: plan.agitationId,
+      brewId: plan.brewId,
+      target: plan.target,
+    },
     steps,
     events: eventsOf(steps, startMs),
   };

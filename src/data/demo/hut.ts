@@ -2,7 +2,7 @@ import type { StockFamilyId } from '@/core/films/stockFamilies';
 import type { StoragePresetId } from '@/core/films/storagePresets';
 import { stayAt } from '@/core/films/storageStay';
 import type { UserHint } from '@/core/films/userHint';
-import type { Roll } from '@/core/formats/records';
+import type { EvidenceRecord, Roll } from '@/core/formats/records';
 import type { PlanForm } from '@/core/plan/planForm';
 import type { VerdictValues } from '@/core/outcome/verdict';
 
@@ -35,11 +35,23 @@ export interface HutRoll {
   /** Days before the demo starts at which the film was developed. */
   daysAgo?: number;
   verdict?: VerdictValues;
+  /** What was tested the day before. */
+  findings?: { finding: EvidenceRecord['finding']; setting: EvidenceRecord['setting']; note: string }[];
 }
 
 const stamp = (year: number, slackYears = 0): UserHint => ({ kind: 'stamp', year, slackYears });
 const exposed = (state: Roll['exposure']['state'], year: number | null = null, index: number | null = null): Roll['exposure'] => ({ state, year, index });
 const asWanted = (note: string, part: Partial<VerdictValues> = {}): VerdictValues => ({ contrast: 0, fog: 'slight', shadows: 'open', evenness: 'even', defects: [], note, ...part });
+/** The hut's coffee on the day it was tested. */
+const hutCoffee: EvidenceRecord['setting'] = {
+  developer: { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: 40 }], ascorbicGPerL: 16, sodaGPerL: 54 },
+  bromideGPerL: 0,
+  wear: { ageH: 0.3, films: 0, volumeMl: 500 },
+  temperatureC: 19.5,
+  ambientC: null,
+  agitationId: 'ten-each-minute',
+  brewId: null,
+};
 const coffee: Partial<PlanForm> = { developerKind: 'improvised' };
 const aminophenol: Partial<PlanForm> = { developerKind: 'concentrate', concentrateFamilyId: 'p-aminophenol', concentrateParts: 1, waterParts: 50, stopId: 'acid' };
 const ownTime = (minutes: number): Partial<PlanForm> => ({ knownTimeOn: true, knownTimeMin: minutes, knownTimeC: 20, knownTimeSource: 'own' });
@@ -52,6 +64,13 @@ export const hutRolls: readonly HutRoll[] = [
     roll: { label: 'Tin 3, cloud studies', formatId: '120', hints: [stamp(1971, 3), { kind: 'use', what: 'The hut was manned', from: 1954, to: 1985 }], storage: [stayAt('room', 1985), stayAt('cellar')], exposure: exposed('unknown'), note: 'Behind the barograph, in a biscuit tin. “Ci, Cs, 14 h” in pencil on the paper.' },
     plan: { ...coffee, strategyId: 'extend' },
     reached: 'draft',
+    findings: [
+      {
+        finding: { kind: 'drop', known: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 25 } }, pairs: [{ brewS: 96, knownS: 44 }, { brewS: 90, knownS: 46 }] },
+        setting: hutCoffee,
+        note: 'On the leader, by the window.',
+      },
+    ],
   },
   {
     id: 'portraits',

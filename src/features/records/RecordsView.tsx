@@ -17,7 +17,7 @@ const LARGEST_FILE_BYTES = 64 * 1024 * 1024;
 /** How many faults of a refused file are listed. */
 const FAULTS_SHOWN = 8;
 
-const tableWords: Record<keyof Records, string> = { settings: 'settings', stocks: 'films', rolls: 'rolls', brews: 'brews', plans: 'plans', runs: 'runs', verdicts: 'verdicts', drafts: 'unfinished forms', photos: 'photographs' };
+const tableWords: Record<keyof Records, string> = { settings: 'settings', stocks: 'films', rolls: 'rolls', brews: 'brews', plans: 'plans', runs: 'runs', verdicts: 'verdicts', drafts: 'unfinished forms', photos: 'photographs', evidence: 'tests and chart times' };
 
 /** Everything on the bench as one file: out, in, and away. */
 export function RecordsView() {

@@ -1,98 +1,112 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import type { Brew, Plan } from '@/core/formats/records';
+import type { Brew, Plan, Roll } from '@/core/formats/records';
 import { planFacts } from '@/core/plan/planFacts';
 import { cautionsFor } from '@/core/safety/cautions';
 import { formatMinutes } from '@/core/units/duration';
-import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
-import { developerName } from '@/core/plan/mixSheet';
+import type { UnitChoice } from '@/core/units/quantity';
 import { pinPlan, unpinPlan } from '@/data/plans';
 import type { RollDossier } from '@/data/queries';
-import { Band } from '@/ui/Band';
 import { CautionList } from '@/ui/CautionList';
 import { classes } from '@/ui/classes';
+import { PinNote } from './PinNote';
 import { PlanChoicesForm } from './PlanChoices';
-import { lowerFirst } from './ledgerWords';
 import { PlanLedger } from './PlanLedger';
+import { Strategies } from './Strategies';
+import { TimeHead } from './TimeHead';
 import type { PlanInHand } from './usePlanForm';
+import { WhatIf } from './WhatIf';
 
-const GradientChart = dynamic(() => import('./GradientChart'), { ssr: false, loading: () => <div className="h-[280px] bg-sheet" /> });
+const GradientChart = dynamic(() => import('./GradientChart'), { ssr: false, loading: () => <div className="h-[260px] bg-sheet" /> });
+
+interface ChooseProps {
+  dossier: RollDossier;
+  plan: PlanInHand;
+  jugs: readonly Brew[];
+  rolls: Roll[];
+  units: UnitChoice;
+}
 
 /** One time, its band, its reasons, and everything that can change them. */
-export function ChooseStage({ dossier, plan, jugs, units }: { dossier: RollDossier; plan: PlanInHand; jugs: readonly Brew[]; units: UnitChoice }) {
+export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) {
   const { study, choices, current } = plan;
-  const pinnedPlan = dossier.plan?.pinned ? dossier.plan : undefined;
+  const ready = study !== null && choices !== null;
   return (
-    <div className="grid gap-x-12 gap-y-8 pt-3 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
-      <div className="min-w-0">
-        {study === null || choices === null ? (
-          <p aria-live="polite" className="text-ink2">
-            {study === null && choices !== null ? 'Working it out.' : 'Mend what is marked, and the time comes back.'}
-          </p>
-        ) : (
-          <div aria-live="polite" className={classes(!current && 'opacity-60')}>
-            <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
-              <span className="num text-[64px] leading-none tracking-[-.03em] sm:text-[82px]" data-testid="time">
-                {formatMinutes(study.estimate.timeMin)}
-              </span>
-              <div className="min-w-0">
-                <div>
-                  develop at {formatQuantity(study.request.temperatureC, 'temperature', units)} in {lowerFirst(developerName(choices.developer))}
-                </div>
-                <div className="text-[14px] text-ink2" data-testid="band">
-                  four times in five between {formatMinutes(study.estimate.band.lowMin)} and {formatMinutes(study.estimate.band.highMin)}
-                </div>
+    <>
+      <div className="grid gap-x-12 gap-y-8 pt-3 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
+        <div className="min-w-0">
+          {ready ? (
+            <TimeHead study={study} choices={choices} current={current} units={units} />
+          ) : (
+            <p aria-live="polite" className="text-ink2">
+              {choices !== null ? 'Working it out.' : 'Mend what is marked, and the time comes back.'}
+            </p>
+          )}
+          {ready && (
+            <>
+              <div className="mt-3">
+                <PlanLedger study={study} plan={plan} units={units} />
               </div>
+              <div className="mt-4">
+                <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, plan)]} />
+              </div>
+              <PinRow dossier={dossier} plan={plan} rolls={rolls} units={units} />
+            </>
+          )}
+        </div>
+        <div className="min-w-0 space-y-7">
+          {ready && (
+            <div>
+              <GradientChart study={study} />
+              <WhatIf plan={plan} units={units} />
             </div>
-            <div className="mt-3">
-              <Band timeMin={study.estimate.timeMin} lowMin={study.estimate.band.lowMin} highMin={study.estimate.band.highMin} />
-            </div>
-          </div>
-        )}
-        {study !== null && choices !== null && (
-          <>
-            <div className="mt-3">
-              <PlanLedger study={study} units={units} />
-            </div>
-            <div className="mt-4">
-              <CautionList cautions={[...study.estimate.cautions, ...cautionsFor({ concentrate: planFacts({ familyId: dossier.stock.familyId, formatId: dossier.roll.formatId, condition: dossier.roll.condition }, choices).concentrate }, 'choose')]} />
-            </div>
-            <PinRow dossier={dossier} plan={plan} pinnedPlan={pinnedPlan} />
-          </>
-        )}
+          )}
+          <PlanChoicesForm plan={plan} jugs={jugs} units={units} />
+        </div>
       </div>
-      <div className="min-w-0 space-y-8">
-        <PlanChoicesForm plan={plan} jugs={jugs} units={units} />
-        {study !== null && choices !== null && <GradientChart study={study} />}
-      </div>
-    </div>
+      {ready && <Strategies plan={plan} />}
+    </>
   );
 }
 
-function PinRow({ dossier, plan, pinnedPlan }: { dossier: RollDossier; plan: PlanInHand; pinnedPlan: Plan | undefined }) {
+/** Cautions that follow from the choices, beside those that follow from the estimate. */
+function chooseCautions({ stock, roll }: RollDossier, { choices }: PlanInHand) {
+  if (choices === null) return [];
+  const { concentrate, oneBath, thickStand } = planFacts({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }, choices);
+  return cautionsFor({ concentrate, oneBath, thickStand }, 'choose');
+}
+
+/** What is pinned now, and the act that pins the time as it stands. */
+function PinRow({ dossier, plan, rolls, units }: Omit<ChooseProps, 'jugs'>) {
   const { study, choices, current } = plan;
   if (study === null || choices === null) return null;
+  const pinnedPlan: Plan | undefined = dossier.plan?.pinned ? dossier.plan : undefined;
   const { timeMin, band, ledger } = study.estimate;
   const pin = (): void => {
-    void pinPlan(dossier.roll.id, choices, { atMs: Date.now(), timeMin, lowMin: band.lowMin, highMin: band.highMin, ledger });
+    const evidenceIds = study.effects.map(({ pieceId }) => pieceId);
+    void pinPlan(dossier.roll.id, choices, { atMs: Date.now(), timeMin, lowMin: band.lowMin, highMin: band.highMin, ledger, evidenceIds });
   };
   const time = formatMinutes(timeMin);
+  const bestTest = study.next.enough ? undefined : study.next.tests.find(({ id }) => id === 'clip' || id === 'drop');
   return (
-    <div className="mt-5 flex flex-wrap items-center gap-3">
-      <button type="button" className={classes('act', !pinnedPlan && 'act-primary')} disabled={!current} onClick={pin} data-next-step={pinnedPlan ? undefined : true}>
-        {pinnedPlan ? `Pin ${time} instead` : `Pin ${time} and mix`}
-      </button>
-      {pinnedPlan?.pinned && (
-        <>
-          <span>
-            Pinned at <b className="num">{formatMinutes(pinnedPlan.pinned.timeMin)}</b>.
-          </span>
+    <div className="mt-5 space-y-4">
+      {pinnedPlan?.pinned && <PinNote pinned={pinnedPlan.pinned} study={study} units={units} rolls={rolls} />}
+      <div className="flex flex-wrap items-center gap-4">
+        <button type="button" className={classes('act', !pinnedPlan && 'act-primary')} disabled={!current} onClick={pin} data-next-step={pinnedPlan ? undefined : true}>
+          {pinnedPlan ? `Pin ${time} instead` : `Pin ${time} and mix`}
+        </button>
+        {pinnedPlan && (
           <button type="button" className="act-plain" onClick={() => void unpinPlan(pinnedPlan.id)}>
             Take the pin out
           </button>
-        </>
-      )}
+        )}
+        {bestTest !== undefined && (
+          <a href="#test" className="text-[14px]">
+            Test first: it would leave {formatMinutes(bestTest.lowMin)} to {formatMinutes(bestTest.highMin)}
+          </a>
+        )}
+      </div>
     </div>
   );
 }

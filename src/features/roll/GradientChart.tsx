@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { Study } from '@/core/estimate/study';
 import { formatMinutes } from '@/core/units/duration';
-import { GRAPH_FONT, currentInks, paperOptions, paperPlugin, type Inks } from '@/ui/graphPaper';
+import { GRAPH_FONT, currentInks, paperOptions, paperPlugin, roundUp, type Inks } from '@/ui/graphPaper';
 import { useLight } from '@/ui/light';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);
@@ -14,7 +14,7 @@ Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);
 export default function GradientChart({ study }: { study: Study }) {
   const light = useLight();
   const inks = useMemo(() => currentInks(light), [light]);
-  const { curve, estimate } = study;
+  const { curve, estimate, marks } = study;
   const data = useMemo((): ChartData<'line'> => {
     const points = (values: number[]) => values.map((y, index) => ({ x: curve.timesMin[index] ?? 0, y }));
     const edge = { borderWidth: 0, pointRadius: 0 };
@@ -26,11 +26,11 @@ export default function GradientChart({ study }: { study: Study }) {
       ],
     };
   }, [curve, inks]);
-  const yMax = Math.ceil(Math.max(estimate.gradient.target * 1.25, ...curve.high) * 5) / 5;
-  const xMax = curve.timesMin.at(-1) ?? 1;
+  const yMax = Math.ceil(Math.max(estimate.gradient.target * 1.25, ...curve.high, ...marks.map(({ gradient }) => gradient * 1.05)) * 5) / 5;
+  const xMax = roundUp(Math.max(curve.timesMin.at(-1) ?? 1, ...marks.map(({ timeMin }) => timeMin * 1.05)));
   const options = useMemo(() => paperOptions(inks, { title: 'minutes', max: xMax }, { title: 'average gradient, net of fog', max: yMax }), [inks, xMax, yMax]);
-  const plugins = useMemo(() => [paperPlugin(inks), marksPlugin(inks, estimate.timeMin, estimate.gradient)], [inks, estimate]);
-  const words = `Average gradient net of fog against minutes. At ${formatMinutes(estimate.timeMin)} it is ${estimate.gradient.net.toFixed(2)}; the target is ${estimate.gradient.target.toFixed(2)}.`;
+  const plugins = useMemo(() => [paperPlugin(inks), marksPlugin(inks, estimate.timeMin, estimate.gradient), readingsPlugin(inks, marks)], [inks, estimate, marks]);
+  const words = `Average gradient net of fog against minutes. At ${formatMinutes(estimate.timeMin)} it is ${estimate.gradient.net.toFixed(2)}; the target is ${estimate.gradient.target.toFixed(2)}.${marks.map((mark) => ` Read after ${formatMinutes(mark.developedMin)}: ${mark.gradient.toFixed(2)}.`).join('')}`;
   return (
     <figure>
       <div className="h-[280px]">
@@ -97,6 +97,36 @@ function marksPlugin(inks: Inks, timeMin: number, gradient: { target: number; ne
       ctx.arc(x, net, 5, 0, 2 * Math.PI);
       ctx.fill();
       ctx.fillText(formatMinutes(timeMin), x + 8, chartArea.bottom - 8);
+      ctx.restore();
+    },
+  };
+}
+
+/** The user's own readings as ink crosses, at the time that counts here. */
+function readingsPlugin(inks: Inks, marks: Study['marks']): Plugin<'line'> {
+  const ARM_PX = 5;
+  return {
+    id: 'readings',
+    afterDatasetsDraw({ ctx, chartArea, scales }) {
+      if (scales.x === undefined || scales.y === undefined) return;
+      ctx.save();
+      ctx.font = GRAPH_FONT;
+      ctx.strokeStyle = inks.ink;
+      ctx.fillStyle = inks.ink;
+      ctx.lineWidth = 2;
+      for (const { timeMin, developedMin, gradient } of marks) {
+        const x = scales.x.getPixelForValue(timeMin);
+        const y = scales.y.getPixelForValue(gradient);
+        ctx.beginPath();
+        ctx.moveTo(x - ARM_PX, y - ARM_PX);
+        ctx.lineTo(x + ARM_PX, y + ARM_PX);
+        ctx.moveTo(x + ARM_PX, y - ARM_PX);
+        ctx.lineTo(x - ARM_PX, y + ARM_PX);
+        ctx.stroke();
+        const left = x > chartArea.right - 90;
+        ctx.textAlign = left ? 'right' : 'left';
+        ctx.fillText(`read, ${formatMinutes(developedMin)}`, x + (left ? -10 : 10), y + 16);
+      }
       ctx.restore();
     },
   };

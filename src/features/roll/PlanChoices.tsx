@@ -11,6 +11,7 @@ import type { UnitChoice } from '@/core/units/quantity';
 import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
+import { Tick } from '@/ui/Tick';
 import type { PlanInHand } from './usePlanForm';
 
 const agentOptions = organicAgentIds.map((value) => ({ value, name: organicAgents[value].name }));
@@ -32,6 +33,7 @@ export function PlanChoicesForm({ plan, jugs, units }: { plan: PlanInHand; jugs:
   const kinds = [
     { value: 'improvised', name: 'Kitchen brew' },
     { value: 'concentrate', name: 'Concentrate' },
+    { value: 'one-bath', name: 'One-bath' },
     ...(jugs.length > 0 ? [{ value: 'jug', name: 'A jug at hand' } as const] : []),
   ] as const;
   return (
@@ -46,31 +48,16 @@ export function PlanChoicesForm({ plan, jugs, units }: { plan: PlanInHand; jugs:
       />
       {form.developerKind === 'improvised' && <BrewFields plan={plan} units={units} />}
       {form.developerKind === 'concentrate' && <ConcentrateFields plan={plan} units={units} />}
+      {form.developerKind === 'one-bath' && <p className="max-w-[56ch] text-[14px] text-ink2">Developer and fixer in one bath, as mixed from its two-part kit. It runs to its own end: the target does not move its time, the temperature does.</p>}
       {form.developerKind === 'jug' && (
         <Choice id="brewId" label="Jug" value={form.brewId} options={jugs.map(({ id, name }) => ({ value: id, name }))} onChange={(brewId) => change({ brewId })} error={errors.brewId} />
       )}
       <div className="grid gap-x-5 gap-y-4 border-t border-hair pt-4 sm:grid-cols-2">
-        <Quantity id="temperatureC" label="Temperature" kind="temperature" units={units} range={[5, 40]} value={form.temperatureC} onChange={(temperatureC) => change({ temperatureC })} error={errors.temperatureC} />
+        <TemperatureFields plan={plan} units={units} />
         <Quantity id="volumeMl" label="In the tank" kind="volume" units={units} hint="covers the film" value={form.volumeMl} onChange={(volumeMl) => change({ volumeMl })} error={errors.volumeMl} />
-        <Choice id="agitationId" label="Agitation" value={form.agitationId} options={agitationOptions} onChange={(agitationId) => change({ agitationId })} />
-        {form.developerKind !== 'jug' && (
-          <Quantity id="bromideGPerL" label="Potassium bromide" kind="concentration" units={units} range={[0, BROMIDE_LIMIT_G_PER_L]} value={form.bromideGPerL} onChange={(bromideGPerL) => change({ bromideGPerL })} error={errors.bromideGPerL} />
-        )}
-        <Choice id="purpose" label="The negative is for" value={form.purpose} options={purposeOptions} onChange={(purpose) => change({ purpose })} />
-        <Quantity id="pushStops" label="Push or pull" kind="stops" units={units} range={[-3, 3]} value={form.pushStops} onChange={(pushStops) => change({ pushStops })} error={errors.pushStops} />
-      </div>
-      <div className="border-t border-hair pt-4">
-        <Segments
-          id="strategyId"
-          label="Old film"
-          value={form.strategyId}
-          options={[
-            { value: 'hold', name: 'Hold: fresh-film time' },
-            { value: 'extend', name: 'Extend: win contrast back' },
-          ]}
-          onChange={(strategyId) => change({ strategyId })}
-        />
-        {form.strategyId === 'extend' && <Tick id="liftCap" label="Lift the cap of 15 % a stop and 50 % in all" checked={form.liftCap} onChange={(liftCap) => change({ liftCap })} />}
+        <AgitationField plan={plan} />
+        <BromideField plan={plan} units={units} />
+        <TargetFields plan={plan} units={units} />
       </div>
       <div className="border-t border-hair pt-4">
         <Tick id="knownTimeOn" label="I know a time for this film, fresh, in this developer" checked={form.knownTimeOn} onChange={(knownTimeOn) => change({ knownTimeOn })} />
@@ -80,36 +67,38 @@ export function PlanChoicesForm({ plan, jugs, units }: { plan: PlanInHand; jugs:
   );
 }
 
+/** A group of fields; `idPrefix` keeps ids apart where a field stands twice on the page. */
 interface PartProps {
   plan: PlanInHand;
   units: UnitChoice;
+  idPrefix?: string;
 }
 
-function BrewFields({ plan: { form, change, errors }, units }: PartProps) {
+export function BrewFields({ plan: { form, change, errors }, units, idPrefix = '' }: PartProps) {
   const agent = organicAgents[form.agentId];
   return (
     <div className="grid gap-x-5 gap-y-4 sm:grid-cols-2">
       <Choice
-        id="agentId"
+        id={`${idPrefix}agentId`}
         label="Made with"
         value={form.agentId}
         options={agentOptions}
         onChange={(agentId: PlanForm['agentId']) => change({ agentId, agentPerL: organicAgents[agentId].usualPerL })}
         error={errors.agents}
       />
-      <Quantity id="agentPerL" label={agent.name} kind={agent.unit === 'ml' ? 'volumeConcentration' : 'concentration'} units={units} range={[0, 1000]} value={form.agentPerL} onChange={(agentPerL) => change({ agentPerL })} error={errors.agentPerL} />
-      <Quantity id="sodaGPerL" label="Washing soda" kind="concentration" units={units} hint="anhydrous" range={[0, 200]} value={form.sodaGPerL} onChange={(sodaGPerL) => change({ sodaGPerL })} error={errors.sodaGPerL} />
-      <Quantity id="ascorbicGPerL" label="Ascorbic acid" kind="concentration" units={units} range={[0, 100]} value={form.ascorbicGPerL} onChange={(ascorbicGPerL) => change({ ascorbicGPerL })} error={errors.ascorbicGPerL} />
+      <Quantity id={`${idPrefix}agentPerL`} label={agent.name} kind={agent.unit === 'ml' ? 'volumeConcentration' : 'concentration'} units={units} range={[0, 1000]} value={form.agentPerL} onChange={(agentPerL) => change({ agentPerL })} error={errors.agentPerL} />
+      <Quantity id={`${idPrefix}sodaGPerL`} label="Washing soda" kind="concentration" units={units} hint="anhydrous" range={[0, 200]} value={form.sodaGPerL} onChange={(sodaGPerL) => change({ sodaGPerL })} error={errors.sodaGPerL} />
+      <Quantity id={`${idPrefix}ascorbicGPerL`} label="Ascorbic acid" kind="concentration" units={units} range={[0, 100]} value={form.ascorbicGPerL} onChange={(ascorbicGPerL) => change({ ascorbicGPerL })} error={errors.ascorbicGPerL} />
     </div>
   );
 }
 
-function ConcentrateFields({ plan: { form, change, errors }, units }: PartProps) {
+export function ConcentrateFields({ plan: { form, change, errors }, units, idPrefix = '' }: PartProps) {
   return (
     <div className="grid gap-x-5 gap-y-4 sm:grid-cols-2">
       <div className="sm:col-span-2">
         <Choice
-          id="concentrateFamilyId"
+          id={`${idPrefix}concentrateFamilyId`}
           label="Kind of developer"
           value={form.concentrateFamilyId}
           options={concentrateOptions}
@@ -119,27 +108,46 @@ function ConcentrateFields({ plan: { form, change, errors }, units }: PartProps)
           }}
         />
       </div>
-      <Quantity id="concentrateParts" label="Concentrate" kind="parts" units={units} range={[0.1, 100]} value={form.concentrateParts} onChange={(concentrateParts) => change({ concentrateParts })} error={errors.concentrateParts} />
-      <Quantity id="waterParts" label="Water" kind="parts" units={units} range={[0, 1000]} value={form.waterParts} onChange={(waterParts) => change({ waterParts })} error={errors.waterParts} />
+      <Quantity id={`${idPrefix}concentrateParts`} label="Concentrate" kind="parts" units={units} range={[0.1, 100]} value={form.concentrateParts} onChange={(concentrateParts) => change({ concentrateParts })} error={errors.concentrateParts} />
+      <Quantity id={`${idPrefix}waterParts`} label="Water" kind="parts" units={units} range={[0, 1000]} value={form.waterParts} onChange={(waterParts) => change({ waterParts })} error={errors.waterParts} />
     </div>
   );
 }
 
-function KnownTimeFields({ plan: { form, change, errors }, units }: PartProps) {
+export function KnownTimeFields({ plan: { form, change, errors }, units, idPrefix = '' }: PartProps) {
   return (
     <div className="mt-3 grid gap-x-5 gap-y-4 sm:grid-cols-2">
-      <Quantity id="knownTimeMin" label="Its time" kind="minutes" units={units} range={[0.5, 180]} value={form.knownTimeMin} onChange={(knownTimeMin) => change({ knownTimeMin })} error={errors.knownTimeMin} />
-      <Quantity id="knownTimeC" label="At" kind="temperature" units={units} range={[5, 40]} value={form.knownTimeC} onChange={(knownTimeC) => change({ knownTimeC })} error={errors.knownTimeC} />
-      <Choice id="knownTimeSource" label="It comes from" value={form.knownTimeSource} options={sourceOptions} onChange={(knownTimeSource: PlanForm['knownTimeSource']) => change({ knownTimeSource })} error={errors.knownTimeSource} />
+      <Quantity id={`${idPrefix}knownTimeMin`} label="Its time" kind="minutes" units={units} range={[0.5, 180]} value={form.knownTimeMin} onChange={(knownTimeMin) => change({ knownTimeMin })} error={errors.knownTimeMin} />
+      <Quantity id={`${idPrefix}knownTimeC`} label="At" kind="temperature" units={units} range={[5, 40]} value={form.knownTimeC} onChange={(knownTimeC) => change({ knownTimeC })} error={errors.knownTimeC} />
+      <Choice id={`${idPrefix}knownTimeSource`} label="It comes from" value={form.knownTimeSource} options={sourceOptions} onChange={(knownTimeSource: PlanForm['knownTimeSource']) => change({ knownTimeSource })} error={errors.knownTimeSource} />
     </div>
   );
 }
 
-function Tick({ id, label, checked, onChange }: { id: string; label: string; checked: boolean; onChange: (checked: boolean) => void }) {
+export function TemperatureFields({ plan: { form, change, errors }, units, idPrefix = '' }: PartProps) {
   return (
-    <label htmlFor={id} className="mt-2 flex min-h-8 cursor-pointer items-center gap-2.5">
-      <input id={id} type="checkbox" className="size-5" checked={checked} onChange={(event) => onChange(event.target.checked)} />
-      {label}
-    </label>
+    <>
+      <Quantity id={`${idPrefix}temperatureC`} label="Temperature" kind="temperature" units={units} range={[5, 40]} value={form.temperatureC} onChange={(temperatureC) => change({ temperatureC })} error={errors.temperatureC} />
+      <Quantity id={`${idPrefix}ambientC`} label="Around the tank" kind="temperature" units={units} hint="empty: a bath holds it" optional value={form.ambientC} onChange={(ambientC) => change({ ambientC })} error={errors.ambientC} />
+    </>
+  );
+}
+
+export function AgitationField({ plan: { form, change }, idPrefix = '' }: Omit<PartProps, 'units'>) {
+  return <Choice id={`${idPrefix}agitationId`} label="Agitation" value={form.agitationId} options={agitationOptions} onChange={(agitationId) => change({ agitationId })} />;
+}
+
+/** A jug holds what it holds, and a one-bath takes none. */
+export function BromideField({ plan: { form, change, errors }, units, idPrefix = '' }: PartProps) {
+  if (form.developerKind === 'jug' || form.developerKind === 'one-bath') return null;
+  return <Quantity id={`${idPrefix}bromideGPerL`} label="Potassium bromide" kind="concentration" units={units} range={[0, BROMIDE_LIMIT_G_PER_L]} value={form.bromideGPerL} onChange={(bromideGPerL) => change({ bromideGPerL })} error={errors.bromideGPerL} />;
+}
+
+export function TargetFields({ plan: { form, change, errors }, units, idPrefix = '' }: PartProps) {
+  return (
+    <>
+      <Choice id={`${idPrefix}purpose`} label="The negative is for" value={form.purpose} options={purposeOptions} onChange={(purpose) => change({ purpose })} />
+      <Quantity id={`${idPrefix}pushStops`} label="Push or pull" kind="stops" units={units} range={[-3, 3]} value={form.pushStops} onChange={(pushStops) => change({ pushStops })} error={errors.pushStops} />
+    </>
   );
 }

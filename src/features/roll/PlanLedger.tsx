@@ -1,20 +1,26 @@
 'use client';
 
-import type { Study } from '@/core/estimate/study';
+import type { LedgerRow } from '@/core/estimate/result';
 import { formatMinutes } from '@/core/units/duration';
 import { formatNumber, type UnitChoice } from '@/core/units/quantity';
+import type { RollStudy } from '@/workers/coreApi';
 import { Ledger, type LedgerLine } from '@/ui/Ledger';
+import { LedgerRowFields } from './LedgerRowFields';
 import { rowWords, sourceWords } from './ledgerWords';
+import type { PlanInHand } from './usePlanForm';
 
-/** A row is left out when it neither moves the time nor brings doubt worth a mark. */
+/** Rows that follow from the roll or the jug are left out when they neither move the time nor bring doubt worth a mark. */
 const SILENT_RATIO = 0.0005;
 const SILENT_SHARE = 0.02;
 
-/** The ledger of an estimate, in words. Rows that do nothing are left out; the product stays exact. */
-export function PlanLedger({ study, units }: { study: Study; units: UnitChoice }) {
+/** Rows that a user decides stay, so that they can be opened and changed. */
+const DECIDED: readonly LedgerRow['id'][] = ['base', 'temperature', 'agitation', 'strategy', 'target'];
+
+/** The ledger of an estimate, in words. A row opens to its reason, its source and the fields that change it; the product stays exact. */
+export function PlanLedger({ study, plan, units }: { study: RollStudy; plan: PlanInHand; units: UnitChoice }) {
   const { request, estimate } = study;
   const lines = estimate.ledger
-    .filter((row) => row.ratio === null || Math.abs(row.ratio - 1) > SILENT_RATIO || row.varianceShare > SILENT_SHARE)
+    .filter((row) => DECIDED.includes(row.id) || Math.abs((row.ratio ?? 1) - 1) > SILENT_RATIO || row.varianceShare > SILENT_SHARE)
     .map((row): LedgerLine => {
       const words = rowWords(row, request, estimate, units);
       return {
@@ -26,15 +32,10 @@ export function PlanLedger({ study, units }: { study: Study; units: UnitChoice }
         share: row.varianceShare,
         detail: (
           <>
-            <p>{words.explanation}</p>
-            <p className="mt-1 text-ink2">
-              Source: {sourceWords[row.source]}.
-              {words.fieldId !== null && (
-                <button type="button" className="act-plain ml-3" onClick={() => document.getElementById(words.fieldId ?? '')?.focus()}>
-                  Change it
-                </button>
-              )}
+            <p>
+              {words.explanation} <span className="text-ink2">Source: {sourceWords[row.source]}.</span>
             </p>
+            <LedgerRowFields rowId={row.id} plan={plan} units={units} />
           </>
         ),
       };

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { stageIds, type StageId } from '@/core/plan/rollStages';
-import type { Brew } from '@/core/formats/records';
+import type { Brew, Roll } from '@/core/formats/records';
 import { readDraft } from '@/data/drafts';
 import { planDraftKey } from '@/data/plans';
 import { useSettings, useSettledBench, type RollDossier } from '@/data/queries';
@@ -40,7 +40,7 @@ export function RollPage({ rollId }: { rollId: string }) {
       </>
     );
   }
-  return <Dossier key={rollId} dossier={dossier} draft={draft.values} jugs={bench.brews} />;
+  return <Dossier key={rollId} dossier={dossier} draft={draft.values} jugs={bench.brews} rolls={bench.dossiers.map((one) => one.roll)} />;
 }
 
 /** The plan's form as it was typed when the page opened; null while it is read. */
@@ -52,7 +52,7 @@ function usePlanDraft(rollId: string): { values: unknown } | null {
   return draft?.rollId === rollId ? draft : null;
 }
 
-function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknown; jugs: readonly Brew[] }) {
+function Dossier({ dossier, draft, jugs, rolls }: { dossier: RollDossier; draft: unknown; jugs: readonly Brew[]; rolls: Roll[] }) {
   const { roll, stock, standing } = dossier;
   const units = useSettings();
   const nowMs = useNow(LOOK_AGAIN_MS);
@@ -64,8 +64,8 @@ function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknow
   const body: Record<StageId, React.ReactNode> = {
     identify: <IdentifyStage dossier={dossier} study={standing.forbidden ? null : plan.study} units={units} nowYear={thisYear} onDone={() => close('identify')} />,
     expose: <ExposeStage dossier={dossier} estimate={estimate} />,
-    choose: <ChooseStage dossier={dossier} plan={plan} jugs={jugs} units={units} />,
-    test: <TestStage study={plan.study} units={units} />,
+    choose: <ChooseStage dossier={dossier} plan={plan} jugs={jugs} rolls={rolls} units={units} />,
+    test: <TestStage dossier={dossier} plan={plan} jugs={jugs} rolls={rolls} units={units} />,
     mix: <MixStage dossier={dossier} inHand={plan} units={units} />,
     run: <RunStage dossier={dossier} plan={plan} units={units} />,
     judge: <JudgeStage dossier={dossier} />,

@@ -35,7 +35,7 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
   const running = run !== undefined && runProgress(run.steps, run.events).phase === 'running';
   const { form, change, errors, choices } = plan;
   const wet = choices?.wet ?? pinnedPlan.wet;
-  const steps = wetSteps(roundToPourable(pinned.timeMin) * 60, pinnedPlan.agitationId, wet);
+  const steps = wetSteps(roundToPourable(pinned.timeMin) * 60, pinnedPlan.agitationId, wet, pinnedPlan.developer.kind === 'one-bath');
   const cautions = cautionsFor(planFacts({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }, { ...pinnedPlan, wet }));
   const start = async (): Promise<void> => {
     await changeWetSteps(pinnedPlan.id, wet);

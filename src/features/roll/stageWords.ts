@@ -37,7 +37,7 @@ export function stageSummary(id: StageId, dossier: RollDossier, estimate: Estima
         ? `${formatMinutes(plan.pinned.timeMin)} (${formatMinutes(plan.pinned.lowMin)}–${formatMinutes(plan.pinned.highMin)}) in ${developerName(plan.developer)} at ${formatQuantity(plan.temperatureC, 'temperature', units)}`
         : 'No time is pinned yet';
     case 'test':
-      return plan?.pinned ? 'No test was taken' : 'Optional: a time you know can be given under Choose';
+      return dossier.evidence.length > 0 ? evidenceCount(dossier.evidence) : plan?.pinned ? 'No test was taken' : 'Optional: what would narrow the band, and by how much';
     case 'mix':
       if (brew !== undefined) return `${brew.name}, mixed ${format(brew.mixedMs, 'd MMM HH:mm')}`;
       return plan?.pinned ? `${formatQuantity(plan.volumeMl, 'volume', units)} to mix` : `Waits for a pinned time under ${stages.choose}`;
@@ -51,6 +51,24 @@ export function stageSummary(id: StageId, dossier: RollDossier, estimate: Estima
       if (verdict !== undefined) return `Contrast ${contrastGrades[String(verdict.contrast) as keyof typeof contrastGrades].toLowerCase()} · fog ${fogGrades[verdict.fog].toLowerCase()}`;
       return standing.states.run === 'done' ? 'Judge the dry negatives' : 'Waits until the film is dry';
   }
+}
+
+const findingWords: Record<RollDossier['evidence'][number]['finding']['kind'], [one: string, more: string]> = {
+  drop: ['drop test', 'drop tests'],
+  clip: ['clip test', 'clip tests'],
+  chart: ['chart time', 'chart times'],
+  fog: ['measured base + fog', 'measurements of base + fog'],
+};
+
+/** What was tested on a roll, counted. */
+function evidenceCount(evidence: RollDossier['evidence']): string {
+  const kinds = [...new Set(evidence.map(({ finding }) => finding.kind))];
+  return kinds
+    .map((kind) => {
+      const count = evidence.filter(({ finding }) => finding.kind === kind).length;
+      return `${count} ${findingWords[kind][count === 1 ? 0 : 1]}`;
+    })
+    .join(', ');
 }
 
 /** Development time of a run as it really was, or null before it ended. */

@@ -67,7 +67,7 @@ describe('the ledger in words', () => {
   });
   test('a known time says so', () => {
     const known = sampleRequest({ knownTime: { timeMin: 11, temperatureC: 24, source: 'leaflet' } });
-    expect(words('base', metric, known)).toMatchObject({ label: 'The time that you know', note: 'for fresh film at 24.0 °C', fieldId: 'knownTimeMin' });
+    expect(words('base', metric, known)).toMatchObject({ label: 'The time that you know', note: '11:00 for fresh film at 24.0 °C, carried to 20 °C and the usual strength' });
   });
   test('what is out of reach is told with the best there is', () => {
     const far = sampleRequest({ film: { familyId: 'colour-negative-current', iso: 200 }, target: { purpose: 'diffusion', pushStops: 3 } });
@@ -83,7 +83,7 @@ describe('the ledger in words', () => {
 describe('stages in one line', () => {
   const choices = readPlanForm(initialPlanForm({ familyId: 'pan-cubic-fast', formatId: '120', condition: soundCondition }), { formatId: '120' }, []);
   if (!choices.ok) throw new Error('The first form is not valid.');
-  const pinned = { atMs: NOW, timeMin: 15.33, lowMin: 11.8, highMin: 19.8, ledger: [] };
+  const pinned = { atMs: NOW, timeMin: 15.33, lowMin: 11.8, highMin: 19.8, ledger: [], evidenceIds: [] };
   const plan: Plan = { ...stamps, rollId: 'x', ...choices.value, pinned };
   const run: Run = {
     ...stamps,
@@ -93,6 +93,7 @@ describe('stages in one line', () => {
     developerName: 'Coffee',
     temperatureC: 20,
     pinned,
+    setup: null,
     steps: [{ kind: 'develop', name: 'Develop', instruction: '', durationS: 920, cues: [] }],
     events: [{ kind: 'begin', stepIndex: 0, atMs: NOW }],
   };
@@ -100,7 +101,7 @@ describe('stages in one line', () => {
   const verdict: Verdict = { ...stamps, runId: 'x', rollId: 'x', contrast: -1, fog: 'slight', shadows: 'thin', evenness: 'even', defects: [], note: '' };
   const dossier = (part: Partial<RollDossier> = {}): RollDossier => {
     const whole = { roll, stock, plan: undefined, brew: undefined, run: undefined, verdict: undefined, planDraft: undefined, ...part };
-    return { ...whole, standing: rollStanding(whole.roll, stock, whole.plan, whole.run, whole.verdict) };
+    return { ...whole, evidence: [], standing: rollStanding(whole.roll, stock, whole.plan, whole.run, whole.verdict) };
   };
   const line = (id: (typeof stageIds)[number], part: Partial<RollDossier> = {}) => stageSummary(id, dossier(part), null, metric, 2026);
 

@@ -1,0 +1,166 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { anyEvidence, anyRequest } from '../testing/anyRequest';
+import { roomYears, sampleRequest } from '../testing/sampleRequest';
+import { estimate, estimateFrom, fitOf, workOut } from './estimate';
+import { evidenceEffects } from './evidenceEffects';
+import type { EvidenceInput } from './evidenceSchema';
+import { nextTests } from './nextTests';
+import type { EstimateRequestInput } from './request';
+import { estimateSchema } from './result';
+
+const old: Partial<EstimateRequestInput> = { age: roomYears(25), strategy: { id: 'extend', liftCap: true } };
+const withEvidence = (evidence: EvidenceInput[], part: Partial<EstimateRequestInput> = old) => sampleRequest({ ...part, evidence });
+const clip = (gradient: number, id = 'clip', timeMin = 12): EvidenceInput => ({ kind: 'clip', id, timeMin, gradient, baseFogD: 0.45, method: 'densities' });
+
+describe('properties with evidence', () => {
+  test('the ledger multiplies out, shares add up to one, the band holds the time, all is finite', () => {
+    fc.assert(
+      fc.property(anyRequest, fc.array(anyEvidence, { maxLength: 4 }), (request, evidence) => {
+        const answer = estimate({ ...request, evidence: evidence.map((piece, index) => ({ ...piece, id: `${index}` })) });
+        expect(estimateSchema.safeParse(answer).error?.issues ?? []).toEqual([]);
+        const product = answer.ledger.reduce((running, row) => (row.ratio === null ? row.timeMin : running * row.ratio), 1);
+        expect(Math.abs(product / answer.timeMin - 1)).toBeLessThan(1e-9);
+        expect(answer.ledger.reduce((sum, row) => sum + row.varianceShare, 0)).toBeCloseTo(1, 9);
+        expect(answer.band.lowMin).toBeLessThanOrEqual(answer.timeMin);
+        expect(answer.band.highMin).toBeGreaterThanOrEqual(answer.timeMin);
+      }),
+      { numRuns: 150 },
+    );
+  });
+  test('the order of the pieces does not matter', () => {
+    const pieces = [clip(0.4, 'a'), clip(0.5, 'b', 15), { kind: 'chart', id: 'c', timeMin: 11, source: 'leaflet' } as const];
+    expect(estimate(withEvidence([...pieces].reverse())).timeMin).toBeCloseTo(estimate(withEvidence(pieces)).timeMin, 5);
+  });
+});
+
+describe('each kind of evidence', () => {
+  const before = estimate(withEvidence([]));
+  test('a thin clip lengthens the time, a dense one shortens it, and both narrow the band', () => {
+    const thin = estimate(withEvidence([clip(0.35)]));
+    const dense = estimate(withEvidence([clip(0.65)]));
+    expect(thin.timeMin).toBeGreaterThan(before.timeMin);
+    expect(dense.timeMin).toBeLessThan(before.timeMin);
+    expect(thin.lnSd).toBeLessThan(before.lnSd * 0.75);
+  });
+  test('densities count for more than an eye', () => {
+    const by = (method: 'densities' | 'eye') => estimate(withEvidence([{ kind: 'clip', id: 'c', timeMin: 12, gradient: 0.4, method }])).lnSd;
+    expect(by('densities')).toBeLessThan(by('eye'));
+    expect(by('eye')).toBeLessThan(before.lnSd);
+  });
+  test('a slow drop lengthens the time by less than it says, since it is only known to 15 %', () => {
+    const known = { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } } as const;
+    const usual = 1 / 1.6;
+    const drop = (rateRatio: number) => estimate(withEvidence([{ kind: 'drop', id: 'd', rateRatio, known }])).timeMin;
+    expect(drop(usual)).toBeCloseTo(before.timeMin, 0);
+    expect(drop(usual / 1.5)).toBeGreaterThan(before.timeMin * 1.1);
+    expect(drop(usual / 1.5)).toBeLessThan(before.timeMin * 1.5);
+  });
+  test('a verdict of too soft lengthens the next time', () => {
+    const verdict = (contrast: number) => estimate(withEvidence([{ kind: 'verdict', id: 'v', timeMin: before.timeMin, contrast }])).timeMin;
+    expect(verdict(-2)).toBeGreaterThan(verdict(-1));
+    expect(verdict(-1)).toBeGreaterThan(before.timeMin);
+    expect(verdict(1)).toBeLessThan(before.timeMin);
+  });
+  test('a measured base + fog overrides the fog, and pulls the lost speed along', () => {
+    const foggy = estimate(withEvidence([{ kind: 'fog', id: 'f', timeMin: 12, baseFogD: 1.0, method: 'densities' }]));
+    expect(foggy.baseFogD.value).toBeGreaterThan(0.85);
+    expect(foggy.baseFogD.high - foggy.baseFogD.low).toBeLessThan(before.baseFogD.high - before.baseFogD.low);
+    expect(foggy.imageLossStops.value).toBeGreaterThan(before.imageLossStops.value * 1.2);
+  });
+  test('a chart time in another developer tells of the film, not of the brew', () => {
+    const inMq: EvidenceInput = { kind: 'chart', id: 'c', timeMin: 12, source: 'leaflet', setting: { developer: { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } }, temperatureC: 20 } };
+    const answer = estimate(withEvidence([inMq]));
+    expect(answer.timeMin).toBeGreaterThan(before.timeMin);
+    // The chart says 1.5 times the family's time; the stock takes its share of that, the other developer the rest.
+    expect(answer.timeMin).toBeLessThan(before.timeMin * 1.5);
+    expect(answer.lnSd).toBeLessThan(before.lnSd);
+  });
+  test('what another stock did in the same developer bears on the developer alone', () => {
+    const other: EvidenceInput = { kind: 'verdict', id: 'v', timeMin: 12, contrast: -2, setting: { stockId: 'another', rollId: 'another', film: { familyId: 'pan-cubic-fast', iso: 400 }, age: roomYears(0) } };
+    const own: EvidenceInput = { ...other, setting: { rollId: 'another', age: roomYears(0) } };
+    const [far, near] = [estimate(withEvidence([other])).timeMin, estimate(withEvidence([own])).timeMin];
+    expect(far).toBeGreaterThan(before.timeMin);
+    expect(near).toBeGreaterThan(far);
+  });
+});
+
+describe('conflicting evidence', () => {
+  const sound = [clip(0.42, 'a', 12), clip(0.46, 'b', 14), { kind: 'chart', id: 'c', timeMin: 13, source: 'leaflet' } as const];
+  const wild: EvidenceInput = { kind: 'clip', id: 'wild', timeMin: 13, gradient: 1.1, method: 'densities' };
+  test('a piece far from everything else is named, above or below, and weighed down', () => {
+    const [conflict, ...others] = estimate(withEvidence([...sound, wild])).conflicts;
+    expect(others).toEqual([]);
+    expect(conflict).toMatchObject({ pieceId: 'wild', measure: 'gradient', above: true });
+    expect(conflict?.distanceSd).toBeGreaterThan(3);
+    expect(conflict?.weight).toBeLessThan(0.5);
+  });
+  test('it moves the time far less than its face value, and sound evidence has no conflict', () => {
+    const without = estimate(withEvidence(sound));
+    expect(without.conflicts).toEqual([]);
+    expect(Math.abs(Math.log(estimate(withEvidence([...sound, wild])).timeMin / without.timeMin))).toBeLessThan(0.15);
+  });
+});
+
+describe('what each piece does', () => {
+  test('the time without a piece is near the time that is estimated without it', () => {
+    const pieces = [clip(0.4, 'a'), { kind: 'chart', id: 'c', timeMin: 11, source: 'somebody' } as const, clip(0.5, 'b', 15)];
+    const effects = evidenceEffects(workOut(withEvidence(pieces)), ['a', 'b', 'nobody']);
+    expect(effects.map(({ pieceId }) => pieceId)).toEqual(['a', 'b']);
+    for (const { pieceId, timeWithoutMin } of effects) {
+      const without = estimate(withEvidence(pieces.filter(({ id }) => id !== pieceId))).timeMin;
+      expect(Math.abs(Math.log(timeWithoutMin / without))).toBeLessThan(0.05);
+    }
+  });
+});
+
+describe('the value of the next test', () => {
+  test('a clip promises about the band that a clip then gives', () => {
+    const worked = workOut(withEvidence([]));
+    const promised = nextTests(worked).tests.find(({ id }) => id === 'clip');
+    const atMin = promised?.atMin ?? 0;
+    const expected = worked.prediction.netGradientAt(atMin);
+    const taken = estimate(withEvidence([{ kind: 'clip', id: 'c', timeMin: atMin, gradient: expected, baseFogD: worked.prediction.baseFogAt(atMin), method: 'densities' }]));
+    expect(taken.lnSd / (worked.estimate.lnSd * (promised?.widthRatio ?? 1))).toBeCloseTo(1, 1);
+  });
+  test('tests never widen the band, and come best first', () => {
+    fc.assert(
+      fc.property(anyRequest, (request) => {
+        const ratios = nextTests(workOut(request)).tests.map(({ widthRatio }) => widthRatio);
+        for (const ratio of ratios) expect(ratio).toBeLessThanOrEqual(1 + 1e-9);
+        expect(ratios).toEqual([...ratios].sort((a, b) => a - b));
+      }),
+      { numRuns: 50 },
+    );
+  });
+  test('after many clips, doing nothing more is an answer', () => {
+    expect(nextTests(workOut(withEvidence([]))).enough).toBe(false);
+    const many = Array.from({ length: 12 }, (_, index) => clip(0.44, `c${index}`, 12 + (index % 3)));
+    expect(nextTests(workOut(withEvidence(many))).enough).toBe(true);
+  });
+  test('a one-bath offers no drop test', () => {
+    const { tests } = nextTests(workOut(sampleRequest({ developer: { kind: 'one-bath' }, temperatureC: 22 })));
+    expect(tests.map(({ id }) => id)).not.toContain('drop');
+  });
+});
+
+describe('bad evidence', () => {
+  const problems = (evidence: unknown): string[] => {
+    const answer = estimateFrom({ ...sampleRequest(), evidence });
+    return answer.ok ? [] : answer.problems.map(({ path }) => path);
+  };
+  test.each<[string, unknown, string]>([
+    ['an unknown kind', [{ kind: 'dream', id: 'x' }], 'evidence[0].kind'],
+    ['a negative time', [{ kind: 'clip', id: 'x', timeMin: -4, gradient: 0.5, method: 'eye' }], 'evidence[0].timeMin'],
+    ['not a number', [{ kind: 'drop', id: 'x', rateRatio: Number.NaN, known: { kind: 'one-bath' } }], 'evidence[0].rateRatio'],
+    ['an absurd grade', [{ kind: 'verdict', id: 'x', timeMin: 10, contrast: 9 }], 'evidence[0].contrast'],
+    ['a bad temperature deep inside', [{ kind: 'chart', id: 'x', timeMin: 10, source: 'own', setting: { temperatureC: 90 } }], 'evidence[0].setting.temperatureC'],
+    ['no list', 'clip', 'evidence'],
+  ])('%s names its path', (_what, evidence, path) => expect(problems(evidence)).toContain(path));
+  test('contradictions of any size leave finite numbers', () => {
+    const extremes = withEvidence([clip(0, 'a', 60), clip(5, 'b', 0.5), { kind: 'drop', id: 'c', rateRatio: 100, known: { kind: 'one-bath' } }, { kind: 'chart', id: 'd', timeMin: 180, source: 'own' }, { kind: 'chart', id: 'e', timeMin: 0.5, source: 'own' }]);
+    const answer = estimate(extremes);
+    expect(estimateSchema.safeParse(answer).success).toBe(true);
+    expect(fitOf(extremes).conflicts.length).toBeGreaterThan(0);
+  });
+});

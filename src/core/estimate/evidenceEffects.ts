@@ -1,0 +1,51 @@
+import type { Worked } from './estimate';
+import type { Observed } from './fit';
+import { deviationsOf } from './posterior';
+import { predict } from './predict';
+
+/** What a piece of evidence does to the estimate. */
+export interface EvidenceEffect {
+  pieceId: string;
+  /** Time without this piece, min. */
+  timeWithoutMin: number;
+}
+
+/**
+ * What each piece of evidence does: the time that the rest would give.
+ * @param worked an estimate with its posterior
+ * @param pieceIds pieces to look at
+ * @returns one entry for each piece that the fit knows. To first order: the piece is taken back out of the normal posterior.
+ * Source: downdating of a linear least-squares problem (textbook).
+ */
+export function evidenceEffects(worked: Worked, pieceIds: readonly string[]): EvidenceEffect[] {
+  return pieceIds.flatMap((pieceId): EvidenceEffect[] => {
+    const rows = worked.fit.observed.filter((row) => row.pieceId === pieceId);
+    return rows.length === 0 ? [] : [{ pieceId, timeWithoutMin: timeWithout(worked, rows) }];
+  });
+}
+
+/** Rows of one piece go one after the other; each leaves covariances that the next one uses. */
+function timeWithout({ fit, posterior, wanted }: Worked, rows: readonly Observed[]): number {
+  const { situation, mean } = posterior;
+  const keys = [...new Set([...situation.unknowns.map(({ key }) => key), ...rows.flatMap((row) => row.keys)])];
+  const indexOf = new Map(keys.map((key, index) => [key, index]));
+  const covariance = keys.map((a) => Float64Array.from(keys, (b) => fit.covariance(a, b)));
+  const shift = new Float64Array(keys.length);
+  for (const { keys: rowKeys, values, residual, weight } of rows) {
+    const j = new Float64Array(keys.length);
+    rowKeys.forEach((key, index) => {
+      j[indexOf.get(key) ?? 0] = values[index] ?? 0;
+    });
+    const dot = (line: Float64Array): number => line.reduce((sum, value, index) => sum + value * (j[index] ?? 0), 0);
+    const shared = covariance.map(dot);
+    const left = Math.max(1e-6, 1 - weight * dot(Float64Array.from(shared)));
+    const residualNow = residual + dot(shift);
+    for (let a = 0; a < keys.length; a++) {
+      shift[a] = (shift[a] ?? 0) + ((shared[a] ?? 0) * weight * residualNow) / left;
+      const line = covariance[a] as Float64Array;
+      for (let b = 0; b < keys.length; b++) line[b] = (line[b] ?? 0) + (weight * (shared[a] ?? 0) * (shared[b] ?? 0)) / left;
+    }
+  }
+  const z = Float64Array.from(mean, (value, index) => value + (shift[index] ?? 0));
+  return predict(situation.conditions, wanted, deviationsOf(situation, z)).timeMin;
+}

@@ -1,0 +1,80 @@
+import * as z from 'zod';
+import { developerSchema, situationShape } from './situationSchema';
+import { targetSchema } from './targetSchema';
+import { oneOf, within } from './within';
+
+/** How a reading was taken: with a densitometer or light table, or by eye against patches. */
+export const readingMethods = ['densities', 'eye'] as const;
+
+/** Where a chart time comes from, and how far it is trusted: the spread of ln(time). Source: our estimate. */
+export const chartSources = { leaflet: 0.12, somebody: 0.2, own: 0.07 } as const;
+const chartSourceIds = ['leaflet', 'somebody', 'own'] as const;
+
+/** Parts of the setting that differ from the request's. */
+const settingSchema = z
+  .strictObject({
+    film: situationShape.film,
+    age: situationShape.age.unwrap(),
+    developer: situationShape.developer,
+    bromideGPerL: situationShape.bromideGPerL.unwrap(),
+    wear: situationShape.wear.unwrap(),
+    temperatureC: situationShape.temperatureC,
+    ambientC: situationShape.ambientC,
+    agitationId: situationShape.agitationId,
+    stockId: situationShape.stockId.unwrap(),
+    rollId: situationShape.rollId.unwrap(),
+    brewId: situationShape.brewId.unwrap(),
+  })
+  .partial()
+  .default({});
+
+const common = { id: z.string('Evidence: give each piece an id.').min(1).max(200), setting: settingSchema };
+const timeMin = within('Time', 0.1, 300, 'min');
+const baseFogD = within('Base + fog', 0, 4, 'D');
+
+/** A time from a chart, for this film when fresh. */
+const chartSchema = z.strictObject({ ...common, kind: z.literal('chart'), timeMin: within('Chart time', 0.5, 180, 'min'), source: oneOf('Source of the chart time', chartSourceIds) });
+
+/** Two strips of one leader: the brew against a known developer, in open light. */
+const dropSchema = z.strictObject({
+  ...common,
+  kind: z.literal('drop'),
+  /** Rate of the brew ÷ rate of the known developer: time in the known one ÷ time in the brew. */
+  rateRatio: within('Rate against the known developer', 0.01, 100),
+  /** Spread of ln(ratio) between repeats, of their mean; 0 for a single pair. */
+  lnSd: within('Spread of the repeats', 0, 2).default(0),
+  known: developerSchema,
+});
+
+/** A few centimetres of the film, developed and read. */
+const clipSchema = z.strictObject({
+  ...common,
+  kind: z.literal('clip'),
+  timeMin,
+  /** Average gradient net of fog, as read. */
+  gradient: within('Average gradient', 0, 6),
+  baseFogD: baseFogD.nullable().default(null),
+  method: oneOf('Reading', readingMethods),
+});
+
+/** Base + fog of a leader or a clip. */
+const fogSchema = z.strictObject({ ...common, kind: z.literal('fog'), timeMin, baseFogD, method: oneOf('Reading', readingMethods) });
+
+/** The judgement of a run. */
+const verdictEvidenceSchema = z.strictObject({
+  ...common,
+  kind: z.literal('verdict'),
+  timeMin,
+  /** Contrast by eye, −2 much too soft to +2 much too hard. */
+  contrast: within('Contrast', -2, 2),
+  /** Age fog by eye, D above a clear base; null when it was not judged. */
+  fogD: within('Fog', 0, 3, 'D').nullable().default(null),
+  target: targetSchema.default({ purpose: 'scan', pushStops: 0 }),
+});
+
+/** Anything that moves the estimate. */
+export const evidenceSchema = z.discriminatedUnion('kind', [chartSchema, dropSchema, clipSchema, fogSchema, verdictEvidenceSchema], 'Evidence: its kind is one of chart, drop, clip, fog, verdict.');
+
+export type Evidence = z.infer<typeof evidenceSchema>;
+export type EvidenceInput = z.input<typeof evidenceSchema>;
+export type EvidenceKind = Evidence['kind'];

@@ -1,0 +1,23 @@
+import { estimate } from './estimate';
+import { fitEvidence, noEvidence, type Fit } from './fit';
+import type { Piece } from './observations';
+import { piecesOf } from './pieces';
+import type { EstimateRequest } from './request';
+import type { Estimate } from './result';
+
+/**
+ * Fits a request's own evidence together with what was learned elsewhere.
+ * @param request a valid request
+ * @param learned pieces from the log
+ * @param muted ids of pieces that are switched off
+ */
+export function fitWith(request: EstimateRequest, learned: readonly Piece[], muted: readonly string[] = []): Fit {
+  const off = new Set(muted);
+  const pieces = [...learned, ...piecesOf(request)].filter(({ evidence }) => !off.has(evidence.id));
+  return pieces.length === 0 ? noEvidence : fitEvidence(pieces);
+}
+
+/** Estimates a request with what was learned elsewhere; see `fitWith`. */
+export function estimateWith(request: EstimateRequest, learned: readonly Piece[], muted: readonly string[] = []): Estimate {
+  return estimate(request, fitWith(request, learned, muted));
+}

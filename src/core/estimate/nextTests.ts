@@ -1,0 +1,118 @@
+import { logBand } from './band';
+import { development } from './development';
+import type { Worked } from './estimate';
+import { observationsOf, type Observation, type Piece } from './observations';
+import { settingOf } from './pieces';
+import { deviationsOf } from './posterior';
+import type { SituationInput } from './situationSchema';
+
+/** A test that is still possible, and the band that it would leave. */
+export interface NextTest {
+  id: 'drop' | 'clip' | 'clip-by-eye' | 'roll';
+  /** Time at which to take the clip or the sacrificial roll, min; null for a drop test. */
+  atMin: number | null;
+  /** Band that is left as a rule, around the time as it stands now. */
+  lowMin: number;
+  highMin: number;
+  /** Width of that band ÷ width of the band now, in ln. */
+  widthRatio: number;
+}
+
+/** What would narrow the band, the best first, and whether any of it is worth the trouble. */
+export interface NextTests {
+  tests: NextTest[];
+  /** True when the best test would narrow the band by less than a tenth: doing nothing more is then an answer. */
+  enough: boolean;
+}
+
+/** Share of the estimate at which a clip is taken: short of it, so that the clip itself can still be rescued. Source: our choice. */
+export const CLIP_SHARE = 0.9;
+
+/** A band that is narrowed by less than a tenth is hardly narrowed. Source: our choice. */
+const WORTH_RATIO = 0.9;
+
+/** Known developer of a drop test when nothing else is said: the one that family times are stated in. */
+export const USUAL_KNOWN_DEVELOPER: SituationInput['developer'] = { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } };
+
+/**
+ * The value of every test that is still possible: the band of ln(time) after the information that it would add.
+ * @param worked an estimate with its posterior
+ * @returns tests, the best first. Source: linear updating of a normal posterior (textbook); noises see observations.
+ */
+export function nextTests(worked: Worked): NextTests {
+  const { request, estimate } = worked;
+  const { timeMin } = estimate;
+  const setting = settingOf(request);
+  const reading = (id: NextTest['id'], method: 'densities' | 'eye', atMin: number): { id: NextTest['id']; atMin: number; piece: Piece } => ({
+    id,
+    atMin,
+    piece: { evidence: { kind: 'clip', id: `next ${id}`, timeMin: atMin, gradient: 0, baseFogD: 0, method, setting: {} }, setting },
+  });
+  const candidates: { id: NextTest['id']; atMin: number | null; piece: Piece }[] = [
+    ...(request.developer.kind === 'one-bath'
+      ? []
+      : [{ id: 'drop' as const, atMin: null, piece: { evidence: { kind: 'drop' as const, id: 'next drop', rateRatio: 1, lnSd: 0, known: USUAL_KNOWN_DEVELOPER, setting: {} }, setting } }]),
+    reading('clip', 'densities', timeMin * CLIP_SHARE),
+    reading('clip-by-eye', 'eye', timeMin * CLIP_SHARE),
+    reading('roll', 'densities', timeMin),
+  ];
+  const now = lnVariance(worked);
+  const tests = candidates
+    .map(({ id, atMin, piece }): NextTest => {
+      const after = varianceAfter(worked, observationsOf([piece]).observations);
+      const widthRatio = now === 0 ? 1 : Math.sqrt(Math.max(0, after) / now);
+      const { low, high } = logBand(timeMin, estimate.lnSd * widthRatio);
+      return { id, atMin, lowMin: low, highMin: high, widthRatio };
+    })
+    .sort((a, b) => a.widthRatio - b.widthRatio);
+  return { tests, enough: (tests[0]?.widthRatio ?? 1) > WORTH_RATIO };
+}
+
+function lnVariance({ posterior, slopes }: Worked): number {
+  const keys = posterior.situation.unknowns;
+  return keys.reduce((sum, _, i) => sum + keys.reduce((inner, _key, j) => inner + (slopes[i] ?? 0) * (slopes[j] ?? 0) * posterior.covariance.get(i, j), 0), 0);
+}
+
+/** Step of the finite differences, in standard deviations of the prior. */
+const STEP = 1e-2;
+
+/**
+ * Variance of ln(time) after observations: each takes away what it shares with ln(time), one after the other.
+ */
+function varianceAfter({ posterior, slopes, fit }: Worked, observations: readonly Observation[]): number {
+  const timeKeys = posterior.situation.unknowns.map(({ key }) => key);
+  const rows = observations.map((observation) => ({ observation, ...linearRow(observation, fit.meanOf) }));
+  const keys = [...new Set([...timeKeys, ...rows.flatMap((row) => [...row.slopes.keys()])])];
+  // What happens in one run only is new in the run to come.
+  const size = keys.length;
+  const covariance = keys.map((a) => Float64Array.from(keys, (b) => fit.covariance(a, b)));
+  const time = Float64Array.from(keys, (key) => slopes[timeKeys.indexOf(key)] ?? 0);
+  for (const row of rows) {
+    const j = Float64Array.from(keys, (key) => row.slopes.get(key) ?? 0);
+    const shared = covariance.map((line) => line.reduce((sum, value, index) => sum + value * (j[index] ?? 0), 0));
+    const variance = shared.reduce((sum, value, index) => sum + value * (j[index] ?? 0), 0) + row.observation.sd ** 2;
+    for (let a = 0; a < size; a++) {
+      const line = covariance[a] as Float64Array;
+      for (let b = 0; b < size; b++) line[b] = (line[b] ?? 0) - ((shared[a] ?? 0) * (shared[b] ?? 0)) / variance;
+    }
+  }
+  return covariance.reduce((sum, line, a) => sum + (time[a] ?? 0) * line.reduce((inner, value, b) => inner + value * (time[b] ?? 0), 0), 0);
+}
+
+function linearRow(observation: Observation, meanOf: (key: string) => number): { slopes: Map<string, number> } {
+  const at = (bumped: string | null): number =>
+    observation.model(
+      observation.situations.map((situation) =>
+        development(
+          situation.conditions,
+          deviationsOf(
+            situation,
+            situation.unknowns.map(({ key }) => meanOf(key) + (key === bumped ? STEP : 0)),
+          ),
+        ),
+      ),
+    );
+  const centre = at(null);
+  const keys = new Set(observation.situations.flatMap(({ unknowns }) => unknowns.map(({ key }) => key)));
+  return { slopes: new Map([...keys].map((key) => [key, (at(key) - centre) / STEP])) };
+}

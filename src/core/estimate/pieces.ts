@@ -1,0 +1,43 @@
+import type { Piece } from './observations';
+import type { EstimateRequest } from './request';
+import type { SituationInput } from './situationSchema';
+
+/** The setting of a request itself. */
+export function settingOf(request: EstimateRequest): SituationInput {
+  const { film, age, developer, bromideGPerL, wear, temperatureC, ambientC, agitationId, stockId, rollId, brewId } = request;
+  return { film, age, developer, bromideGPerL, wear, temperatureC, ambientC, agitationId, stockId, rollId, brewId };
+}
+
+/**
+ * The evidence that a request brings: each piece takes what it leaves out from the request, and a known time counts as a
+ * chart time of this film in this developer.
+ * @param request a valid request
+ */
+export function piecesOf(request: EstimateRequest): Piece[] {
+  const setting = settingOf(request);
+  const pieces = request.evidence.map((evidence): Piece => ({ evidence, setting: { ...setting, ...evidence.setting } }));
+  const { knownTime } = request;
+  if (knownTime === undefined) return pieces;
+  const { developer } = request;
+  return [
+    {
+      evidence: { kind: 'chart', id: KNOWN_TIME_ID, timeMin: knownTime.timeMin, source: knownTime.source, setting: {} },
+      setting: {
+        ...setting,
+        developer: developer.kind === 'concentrate' && knownTime.parts !== undefined ? { ...developer, parts: knownTime.parts } : developer,
+        temperatureC: knownTime.temperatureC,
+        ambientC: undefined,
+        bromideGPerL: 0,
+        wear: { ...request.wear, ageH: 0, films: 0 },
+        agitationId: CHART_AGITATION,
+      },
+    },
+    ...pieces,
+  ];
+}
+
+/** Name of the piece that a request's known time makes. */
+export const KNOWN_TIME_ID = 'known time';
+
+/** Agitation that chart times are taken to be for: once a minute. Source: common practice. */
+export const CHART_AGITATION = 'ten-each-minute';

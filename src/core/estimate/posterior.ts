@@ -1,0 +1,97 @@
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import type { Fit } from './fit';
+import { noDeviations, type Deviations } from './parameters';
+import { normalPoints, strata, DRAWS } from './quasiRandom';
+import { situationOf, type Situation } from './situation';
+import type { SituationInput } from './situationSchema';
+
+/** What is known of one setting's unknowns: their most likely values and how sure those are, in standard deviations of the prior. */
+export interface Posterior {
+  situation: Situation;
+  mean: Float64Array;
+  covariance: Matrix;
+}
+
+/**
+ * What a fit says about a setting that is to come.
+ * @param setting a valid setting
+ * @param fit all evidence
+ */
+export function posteriorFor(setting: SituationInput, fit: Fit): Posterior {
+  const situation = situationOf(setting, 'the run to come', fit.released);
+  const keys = situation.unknowns.map(({ key }) => key);
+  const covariance = Matrix.zeros(keys.length, keys.length);
+  keys.forEach((a, i) => {
+    for (let j = 0; j <= i; j++) {
+      const value = fit.covariance(a, keys[j] as string);
+      covariance.set(i, j, value);
+      covariance.set(j, i, value);
+    }
+  });
+  return { situation, mean: Float64Array.from(keys, fit.meanOf), covariance };
+}
+
+/**
+ * Deviations of the parameters at a point.
+ * @param situation which unknowns there are
+ * @param z the point, in standard deviations of the prior
+ */
+export function deviationsOf({ unknowns }: Situation, z: ArrayLike<number>): Deviations {
+  const deviations = noDeviations();
+  unknowns.forEach(({ id, sd }, index) => {
+    deviations[id] = sd * (z[index] ?? 0);
+  });
+  return deviations;
+}
+
+/**
+ * Change of a quantity for one posterior standard deviation of each unknown, divided by that standard deviation: central
+ * differences over a whole deviation, so that kinks such as the cap on Extend are averaged and not missed.
+ * @param posterior what is known
+ * @param of the quantity
+ */
+export function slopes({ situation, mean, covariance }: Posterior, of: (deviations: Deviations) => number): Float64Array {
+  const z = Float64Array.from(mean);
+  return Float64Array.from(mean, (centre, index) => {
+    const width = Math.sqrt(covariance.get(index, index));
+    z[index] = centre + width;
+    const up = of(deviationsOf(situation, z));
+    z[index] = centre - width;
+    const down = of(deviationsOf(situation, z));
+    z[index] = centre;
+    return (up - down) / (2 * width);
+  });
+}
+
+/** Covariance times a vector. */
+export function timesCovariance({ covariance }: Posterior, vector: Float64Array): Float64Array {
+  return Float64Array.from(vector, (_, row) => vector.reduce((sum, value, column) => sum + covariance.get(row, column) * value, 0));
+}
+
+/**
+ * Draws from the posterior, the same every time. The first coordinate runs along the direction in which the quantity of
+ * interest moves most, in equal strips of probability; the others are quasi-random.
+ * @param posterior what is known
+ * @param along slopes of the quantity of interest
+ */
+export function draws(posterior: Posterior, along: Float64Array): Float64Array[] {
+  const { mean, covariance } = posterior;
+  const size = mean.length;
+  const lower = new CholeskyDecomposition(Matrix.add(covariance, Matrix.eye(size, size, 1e-12))).lowerTriangularMatrix;
+  const direction = Float64Array.from(mean, (_, column) => along.reduce((sum, value, row) => sum + lower.get(row, column) * value, 0));
+  const length = Math.hypot(...direction);
+  const unit = direction.map((value) => (length === 0 ? 0 : value / length));
+  const points = normalPoints(size);
+  return Array.from({ length: DRAWS }, (_, n) => {
+    const point = points[n] as Float64Array;
+    const share = point.reduce((sum, value, index) => sum + value * (unit[index] ?? 0), 0);
+    const shift = length === 0 ? 0 : (strata[n] ?? 0) - share;
+    const z = Float64Array.from(mean);
+    for (let row = 0; row < size; row++) {
+      for (let column = 0; column <= row; column++) {
+        z[row] = (z[row] ?? 0) + lower.get(row, column) * ((point[column] ?? 0) + shift * (unit[column] ?? 0));
+      }
+    }
+    return z;
+  });
+}

@@ -1,0 +1,64 @@
+import { resolveConditions, type Conditions } from './conditions';
+import { parameterIds, parameters, type ParameterId, type Scope } from './parameters';
+import type { SituationInput } from './situationSchema';
+
+/** A setting as the fit sees it: its conditions, and which unknowns it shares with others. */
+export interface Situation {
+  conditions: Conditions;
+  /** Stock that the setting is about: unknowns of one stock alone are solved apart from the rest. */
+  stockId: string;
+  /** Unknowns that are in doubt here: the parameter, its spread, and the name under which it is shared. */
+  unknowns: readonly { id: ParameterId; sd: number; key: string }[];
+}
+
+/** Spread of ln(time) of a pair of stock and developer whose chart time is known: the chart decides, not the family. Source: our choice. */
+const RELEASED_PAIR_LN_SD = 1.5;
+
+/** Name under which a developer's unknowns are shared: its class, or its set of agents. */
+export function developerKey(developer: SituationInput['developer']): string {
+  switch (developer.kind) {
+    case 'concentrate':
+      return developer.familyId;
+    case 'improvised':
+      return developer.agents
+        .filter(({ amountPerL }) => amountPerL > 0)
+        .map(({ agentId }) => agentId)
+        .sort()
+        .join('+');
+    case 'one-bath':
+      return 'one-bath';
+  }
+}
+
+/** Name of a pair of stock and developer. */
+export function pairKey(setting: Pick<SituationInput, 'stockId' | 'developer'>): string {
+  return `${setting.stockId}|${developerKey(setting.developer)}`;
+}
+
+/**
+ * Looks up the tables for a setting and names its unknowns.
+ * @param setting a valid setting
+ * @param runId name of the run: what happens in one run only is shared with nothing
+ * @param released pairs of stock and developer with a chart time of their own
+ */
+export function situationOf(setting: SituationInput, runId: string, released: ReadonlySet<string>): Situation {
+  const resolved = resolveConditions(setting);
+  const pair = pairKey(setting);
+  const conditions = released.has(pair) ? { ...resolved, lnSd: { ...resolved.lnSd, pair: RELEASED_PAIR_LN_SD } } : resolved;
+  const owner: Record<Scope, string> = {
+    stock: setting.stockId,
+    developer: developerKey(setting.developer),
+    pair,
+    brew: setting.brewId,
+    roll: setting.rollId,
+    bench: '',
+    school: setting.agitationId,
+    run: runId,
+  };
+  const unknowns = parameterIds.flatMap((id) => {
+    const { scope, sd } = parameters[id];
+    const width = sd(conditions);
+    return width > 0 ? [{ id, sd: width, key: `${id}|${scope}|${owner[scope]}` }] : [];
+  });
+  return { conditions, stockId: setting.stockId, unknowns };
+}

@@ -1,0 +1,142 @@
+import * as z from 'zod';
+import { developerFamilyIds } from '../chemistry/developerFamilies';
+import { organicAgentIds } from '../chemistry/organicAgents';
+import { BROMIDE_LIMIT_G_PER_L } from '../chemistry/restrainer';
+import { LEAST_DEVELOPING_PH, brewPh } from '../chemistry/ph/brewPh';
+import { sodaForAcid } from '../chemistry/sodaForAcid';
+import { coffeeEquivalent } from '../chemistry/coffeeEquivalent';
+import { stockFamilyIds } from '../films/stockFamilies';
+import { agitationSchoolIds } from '../schedule/agitationSchools';
+import { oneOf, within } from './within';
+
+export const storageSegmentSchema = z.strictObject({
+  years: within('Years in storage', 0, 150, 'years'),
+  temperatureC: within('Storage temperature', -40, 60, '°C'),
+  temperatureSdC: within('Spread of the storage temperature', 0, 20, '°C').default(2),
+  humid: z.boolean('Humid: give true or false.').default(false),
+});
+
+export const partsSchema = z.strictObject({
+  concentrate: within('Parts of concentrate', 0.1, 100),
+  water: within('Parts of water', 0, 1000),
+});
+
+export const filmSchema = z.strictObject({
+  familyId: oneOf('Stock family', stockFamilyIds),
+  iso: within('Film speed', 0.1, 25600, 'ISO'),
+  /** Own numbers in place of the family's. */
+  own: z
+    .strictObject({
+      maximumGradient: within('Largest gradient', 0.3, 6),
+      referenceTimeMin: within('Reference time', 0.5, 120, 'min'),
+      freshBaseFogD: within('Fresh base + fog', 0, 2, 'D'),
+      maximumDensityD: within('Largest density', 1, 6, 'D'),
+      speedLossStopsPerYear: within('Speed lost a room-year', 0, 1, 'stops'),
+      fogDPerYear: within('Fog a room-year', 0, 0.2, 'D'),
+      gradientLossPerYear: within('Gradient lost a room-year', 0, 0.1),
+    })
+    .partial()
+    .default({}),
+});
+
+/** A roll whose year is a distribution, carried through its storage. It takes the place of `storage` and `yearsSd`. */
+const datedSchema = z.strictObject({
+  made: z
+    .array(z.strictObject({ year: within('Year of manufacture', 1800, 2200), weight: within('Weight of a year', 0, 1) }))
+    .min(1, 'Years of manufacture: give one at least.')
+    .max(400, 'Years of manufacture: give 400 at most.')
+    .refine((years) => Math.abs(years.reduce((sum, { weight }) => sum + weight, 0) - 1) < 1e-6, 'Years of manufacture: the weights must add up to 1.'),
+  stays: z
+    .array(
+      z.strictObject({
+        temperatureC: within('Storage temperature', -40, 60, '°C'),
+        temperatureSdC: within('Spread of the storage temperature', 0, 20, '°C'),
+        humid: z.boolean('Humid: give true or false.'),
+        untilYear: within('Stay until', 1800, 2200).nullable(),
+      }),
+    )
+    .min(1, 'Stays: give one at least.')
+    .max(50, 'Stays: give 50 at most.'),
+  nowYear: within('This year', 1800, 2200),
+});
+
+export const ageSchema = z.strictObject({
+  storage: z.array(storageSegmentSchema).max(50, 'Storage: give 50 stretches at most.').default([]),
+  yearsSd: within('Doubt about the years', 0, 60, 'years').default(0),
+  /** The years between exposure and now, for a film that was exposed long ago. */
+  sinceExposure: z.array(storageSegmentSchema).max(50, 'Storage since exposure: give 50 stretches at most.').default([]),
+  dated: datedSchema.optional(),
+  /** Passes through an X-ray machine for hand baggage. */
+  xrayPasses: within('X-ray passes', 0, 200).default(0),
+});
+
+const concentrateSchema = z.strictObject({
+  kind: z.literal('concentrate'),
+  familyId: oneOf('Developer family', developerFamilyIds),
+  parts: partsSchema,
+});
+
+const improvisedSchema = z
+  .strictObject({
+    kind: z.literal('improvised'),
+    agents: z
+      .array(z.strictObject({ agentId: oneOf('Organic agent', organicAgentIds), amountPerL: within('Amount per litre', 0, 1000) }))
+      .max(8, 'Organic agents: give 8 at most.'),
+    ascorbicGPerL: within('Ascorbic acid', 0, 100, 'g/l'),
+    sodaGPerL: within('Washing soda', 0, 200, 'g/l'),
+  })
+  .superRefine((brew, context) => {
+    const equivalent = coffeeEquivalent(brew.agents);
+    if (equivalent === 0) {
+      context.addIssue({
+        code: 'custom',
+        path: ['agents'],
+        message: 'There is no coffee, tea or other organic agent in this brew. Soda and ascorbic acid alone show only the most over-exposed frames.',
+      });
+      return;
+    }
+    const ph = brewPh(brew);
+    if (ph < LEAST_DEVELOPING_PH) {
+      context.addIssue({
+        code: 'custom',
+        path: ['sodaGPerL'],
+        message: `This brew comes to about pH ${ph.toFixed(1)}, and below ${LEAST_DEVELOPING_PH} it hardly develops: its acids use up ${sodaForAcid(brew.ascorbicGPerL, equivalent).toFixed(0)} g/l of washing soda. Take more soda: the usual brew has 54 g/l.`,
+      });
+    }
+  });
+
+/** A one-bath developer-fixer, as mixed from its kit. */
+const oneBathSchema = z.strictObject({ kind: z.literal('one-bath') });
+
+export const developerSchema = z.discriminatedUnion('kind', [concentrateSchema, improvisedSchema, oneBathSchema], 'Developer: give a concentrate, an improvised brew or a one-bath.');
+
+const nameSchema = (what: string) => z.string(`${what}: give a text.`).min(1, `${what}: give at least one letter.`).max(200, `${what}: give 200 letters at most.`);
+
+/** Everything that decides how a film develops: what estimates and evidence are about. */
+export const situationShape = {
+  film: filmSchema,
+  age: ageSchema.default({ storage: [], yearsSd: 0, sinceExposure: [], xrayPasses: 0 }),
+  developer: developerSchema,
+  bromideGPerL: within('Potassium bromide', 0, BROMIDE_LIMIT_G_PER_L, 'g/l').default(0),
+  /** Age and use of the brew when it is poured. */
+  wear: z
+    .strictObject({
+      ageH: within('Age of the brew', 0, 48, 'h').default(0),
+      films: within('Films already through the brew', 0, 30).default(0),
+      volumeMl: within('Volume of the brew', 50, 20000, 'ml').default(500),
+    })
+    .default({ ageH: 0, films: 0, volumeMl: 500 }),
+  temperatureC: within('Temperature', 5, 40, '°C'),
+  /** Temperature around the tank when it stands in air; left out for a bath that holds its temperature. */
+  ambientC: within('Temperature around the tank', -10, 45, '°C').optional(),
+  agitationId: oneOf('Agitation', agitationSchoolIds),
+  /** Which stock, roll and mixed brew it is: evidence of the same one bears on it. Left out, it is the one at hand. */
+  stockId: nameSchema('Stock').default('this stock'),
+  rollId: nameSchema('Roll').default('this roll'),
+  brewId: nameSchema('Brew').default('this brew'),
+};
+
+export const situationSchema = z.strictObject(situationShape);
+
+/** What decides how a film develops, complete. */
+export type SituationInput = z.infer<typeof situationSchema>;

@@ -1,0 +1,39 @@
+import * as z from 'zod';
+import { readingMethods } from '../estimate/evidenceSchema';
+import { situationShape } from '../estimate/situationSchema';
+import { within } from '../estimate/within';
+import { stripPairSchema } from './dropTest';
+
+/** In what something was developed: a copy, so that later changes to a plan do not change what was found. */
+export const settingRecordSchema = z.strictObject({
+  developer: situationShape.developer,
+  bromideGPerL: z.number().min(0),
+  wear: z.strictObject({ ageH: z.number().min(0), films: z.number().min(0), volumeMl: z.number().positive() }),
+  temperatureC: situationShape.temperatureC,
+  ambientC: z.number().nullable(),
+  agitationId: situationShape.agitationId,
+  brewId: z.string().nullable(),
+});
+
+export type SettingRecord = z.infer<typeof settingRecordSchema>;
+
+const minutes = within('Time', 0.1, 300, 'min');
+const density = (what: string) => within(what, 0, 4, 'D');
+
+/** What was found, as it was written down. */
+export const findingSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('chart'), timeMin: within('Chart time', 0.5, 180, 'min'), source: z.enum(['leaflet', 'somebody', 'own']) }),
+  z.strictObject({ kind: z.literal('drop'), pairs: z.array(stripPairSchema).min(1, 'Time one pair of strips at least.').max(20), known: situationShape.developer }),
+  z.strictObject({
+    kind: z.literal('clip'),
+    timeMin: minutes,
+    method: z.enum(readingMethods),
+    baseFogD: density('Base + fog'),
+    shadowD: density('Thin tone'),
+    highlightD: density('Dense tone'),
+    stopsBetween: within('Stops between the two tones', 0.5, 15, 'stops'),
+  }),
+  z.strictObject({ kind: z.literal('fog'), timeMin: minutes, method: z.enum(readingMethods), baseFogD: density('Base + fog') }),
+]);
+
+export type Finding = z.infer<typeof findingSchema>;

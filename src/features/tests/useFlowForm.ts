@@ -1,0 +1,43 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import type * as z from 'zod';
+import type { Finding } from '@/core/evidence/evidenceRecord';
+import { evidenceDraftKey } from '@/data/evidence';
+import { keepDraft, readDraft } from '@/data/drafts';
+
+/**
+ * The form of a test, kept as typed on every change, so that a reload in the middle of a test loses nothing.
+ * @param rollId the roll that is tested
+ * @param kind which test
+ * @param schema what a kept form must look like; one that does not is passed over
+ * @param initial the form as it first opens
+ * @returns the form, null while a kept one is looked for
+ */
+export function useFlowForm<Form extends object>(rollId: string, kind: Finding['kind'], schema: z.ZodType<Form>, initial: () => Form): { form: Form | null; change: (part: Partial<Form>) => void } {
+  const [form, setForm] = useState<Form | null>(null);
+  const key = evidenceDraftKey(rollId, kind);
+  useEffect(() => {
+    let gone = false;
+    void readDraft(key).then((draft) => {
+      const kept = schema.safeParse(draft);
+      if (!gone) setForm(kept.success ? kept.data : initial());
+    });
+    return () => {
+      gone = true;
+    };
+    // The draft is looked at once, when the test opens.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+  const change = useCallback(
+    (part: Partial<Form>) =>
+      setForm((before) => {
+        if (before === null) return before;
+        const next = { ...before, ...part };
+        void keepDraft(key, next).catch(() => undefined);
+        return next;
+      }),
+    [key],
+  );
+  return { form, change };
+}
