@@ -3,7 +3,7 @@ import { dilutionRate } from '../chemistry/dilution';
 import { AGENT_EXPONENT, ALKALINITY_EXPONENT, ASCORBIC_EXPONENT, improvisedRate } from '../chemistry/improvisedStrength';
 import { restrainer } from '../chemistry/restrainer';
 import { averageGradient } from '../kinetics/averageGradient';
-import { developmentTime, reachableGradient } from '../kinetics/developmentTime';
+import { REACHABLE_SHARE, developmentTime } from '../kinetics/developmentTime';
 import { fogGrowth, netGradient } from '../kinetics/fogGrowth';
 import { ONE_BATH_COMPLETION } from '../kinetics/oneBath';
 import { INDUCTION_SHARE, rateConstant } from '../kinetics/rateConstant';
@@ -15,72 +15,87 @@ import type { Deviations, LedgerRowId } from './parameters';
 
 export type RateRow = Extract<LedgerRowId, 'dilution' | 'strength' | 'wear' | 'temperature' | 'agitation' | 'age'>;
 
-/** How a film develops in time under given conditions, for one draw of the parameters. */
-export interface Development {
-  aged: AgedFilm;
-  /** Time of the base row, min. */
-  baseTimeMin: number;
-  /** Gradient that the base time gives to fresh film. */
-  baseGradient: number;
-  /** Rate factors by row. */
-  rates: Record<RateRow, number>;
-  ratePerMin: number;
-  /** Time at which fresh film reaches a gradient, min at the starting temperature. */
-  freshTimeAt: (gradient: number) => number;
-  /** Clock time for a time at the starting temperature, min, and back: they differ when the bath drifts. */
-  clockTime: (isothermalMin: number) => number;
-  /** Gradient of the aged film, before fog, after a clock time, min. */
-  gradientAt: (timeMin: number) => number;
-  /** Age fog after a clock time, D. */
-  fogAt: (timeMin: number) => number;
-  /** Base + fog after a clock time, D. */
-  baseFogAt: (timeMin: number) => number;
-  /** Gradient net of fog after a clock time. */
-  netGradientAt: (timeMin: number) => number;
-}
-
 /**
- * Development under given conditions. Every rate factor r makes k → r·k and t0 → t0/r, so that time scales by exactly 1/r.
- * @param conditions resolved conditions
- * @param deviations deviations of the parameters from their prior means
- * @returns the development. Sources: see each relation that it calls.
+ * How a film develops in time under given conditions, for one draw of the parameters. Every rate factor r makes k → r·k and
+ * t0 → t0/r, so that time scales by exactly 1/r. Sources: see each relation that it calls.
  */
-export function development(conditions: Conditions, deviations: Deviations): Development {
-  const aged = ageFilm(conditions, deviations);
-  const baseTimeMin = conditions.baseTimeMin * Math.exp(deviations.lnStock + deviations.lnDeveloper + deviations.lnPair);
-  const rates = rateFactors(conditions, deviations);
-  const rate = rates.dilution * rates.strength * rates.wear * rates.temperature * rates.agitation * rates.age;
+export class Development {
+  readonly aged: AgedFilm;
+  /** Time of the base row, min. */
+  readonly baseTimeMin: number;
+  /** Gradient that the base time gives to fresh film. */
+  readonly baseGradient: number;
+  /** Rate factors by row. */
+  readonly rates: Record<RateRow, number>;
+  readonly ratePerMin: number;
+  private readonly inductionMin: number;
+  private readonly baseFreshMin: number;
+  private readonly drift: Drift | null;
+  private readonly q10: number;
+  private readonly freshBaseFogD: number;
+  private readonly maximumDensityD: number;
 
-  const induction = INDUCTION_SHARE * Math.exp(deviations.lnInduction);
-  const baseGradient =
-    conditions.oneBath === null
-      ? Math.min(conditions.baseGradient, reachableGradient(Infinity, aged.freshMaximumGradient).gradient)
-      : ONE_BATH_COMPLETION * aged.freshMaximumGradient;
-  const base = rateConstant(baseTimeMin, baseGradient, aged.freshMaximumGradient, Math.min(0.5, induction));
-  const ratePerMin = base.ratePerMin * rate;
-  const inductionMin = base.inductionMin / rate;
-  const freshTimeAt = (gradient: number): number => developmentTime(gradient, aged.freshMaximumGradient, ratePerMin, inductionMin);
-  const baseFreshMin = baseTimeMin / rate;
+  /**
+   * @param conditions resolved conditions
+   * @param deviations deviations of the parameters from their prior means
+   */
+  constructor(conditions: Conditions, deviations: Deviations) {
+    this.aged = ageFilm(conditions, deviations);
+    this.baseTimeMin = conditions.baseTimeMin * Math.exp(deviations.lnStock + deviations.lnDeveloper + deviations.lnPair);
+    const rates = rateFactors(conditions, deviations);
+    this.rates = rates;
+    const rate = rates.dilution * rates.strength * rates.wear * rates.temperature * rates.agitation * rates.age;
+    const largest = this.aged.freshMaximumGradient;
+    this.baseGradient =
+      conditions.oneBath === null ? Math.min(conditions.baseGradient, REACHABLE_SHARE * largest) : ONE_BATH_COMPLETION * largest;
+    const induction = Math.min(LARGEST_INDUCTION, INDUCTION_SHARE * Math.exp(deviations.lnInduction));
+    const base = rateConstant(this.baseTimeMin, this.baseGradient, largest, induction);
+    this.ratePerMin = base.ratePerMin * rate;
+    this.inductionMin = base.inductionMin / rate;
+    this.baseFreshMin = this.baseTimeMin / rate;
+    this.drift = driftOf(conditions, deviations);
+    this.q10 = conditions.q10 * Math.exp(deviations.lnQ10);
+    this.freshBaseFogD = conditions.film.freshBaseFogD + deviations.freshFogD;
+    this.maximumDensityD = conditions.film.maximumDensityD;
+  }
 
-  const drift = driftOf(conditions, deviations);
-  const q10 = conditions.q10 * Math.exp(deviations.lnQ10);
-  const isothermal = (timeMin: number): number => (drift === null ? timeMin : driftDose(drift, q10, timeMin));
-  const gradientAt = (timeMin: number): number => averageGradient(isothermal(timeMin), aged.maximumGradient, ratePerMin, inductionMin);
-  const fogAt = (timeMin: number): number => fogGrowth(isothermal(timeMin), baseFreshMin, ratePerMin, aged.fogAtFreshTimeD);
-  return {
-    aged,
-    baseTimeMin,
-    baseGradient,
-    rates,
-    ratePerMin,
-    freshTimeAt,
-    clockTime: (isothermalMin) => (drift === null ? isothermalMin : timeForDose(drift, q10, isothermalMin)),
-    gradientAt,
-    fogAt,
-    baseFogAt: (timeMin) => conditions.film.freshBaseFogD + deviations.freshFogD + fogAt(timeMin),
-    netGradientAt: (timeMin) => netGradient(gradientAt(timeMin), fogAt(timeMin), conditions.film.maximumDensityD),
-  };
+  /** Time at which fresh film reaches a gradient, min at the starting temperature. */
+  freshTimeAt(gradient: number): number {
+    return developmentTime(gradient, this.aged.freshMaximumGradient, this.ratePerMin, this.inductionMin);
+  }
+
+  /** Clock time for a time at the starting temperature, min: they differ when the bath drifts. */
+  clockTime(isothermalMin: number): number {
+    return this.drift === null ? isothermalMin : timeForDose(this.drift, this.q10, isothermalMin);
+  }
+
+  /** Gradient of the aged film, before fog, after a clock time, min. */
+  gradientAt(timeMin: number): number {
+    return averageGradient(this.isothermal(timeMin), this.aged.maximumGradient, this.ratePerMin, this.inductionMin);
+  }
+
+  /** Age fog after a clock time, D. */
+  fogAt(timeMin: number): number {
+    return fogGrowth(this.isothermal(timeMin), this.baseFreshMin, this.ratePerMin, this.aged.fogAtFreshTimeD);
+  }
+
+  /** Base + fog after a clock time, D. */
+  baseFogAt(timeMin: number): number {
+    return this.freshBaseFogD + this.fogAt(timeMin);
+  }
+
+  /** Gradient net of fog after a clock time. */
+  netGradientAt(timeMin: number): number {
+    return netGradient(this.gradientAt(timeMin), this.fogAt(timeMin), this.maximumDensityD);
+  }
+
+  private isothermal(timeMin: number): number {
+    return this.drift === null ? timeMin : driftDose(this.drift, this.q10, timeMin);
+  }
 }
+
+/** Induction is never more than half of the base time, however wide its spread. Source: our choice. */
+const LARGEST_INDUCTION = 0.5;
 
 function driftOf({ drift }: Conditions, deviations: Deviations): Drift | null {
   if (drift === null) return null;

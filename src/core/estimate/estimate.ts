@@ -83,7 +83,7 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
     const values = sorted(films, of);
     return { value, low: Math.min(value, sampleQuantile(values, 0.1)), high: Math.max(value, sampleQuantile(values, 0.9)) };
   };
-  const { emulsionLossStops, imageLossStops } = prediction.aged;
+  const { emulsionLossStops, imageLossStops } = prediction.film.aged;
   const ages = sorted(drawn, (z) => conditions.ageRoomYears * Math.exp(deviationsOf(posterior.situation, z).lnAge));
   const answer: Estimate = {
     timeMin,
@@ -96,13 +96,13 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
       target: wanted.targetGradient,
       reachable: prediction.reach.reachable,
       bestReachable: prediction.reach.reachable ? wanted.targetGradient : prediction.reach.gradient,
-      net: prediction.netGradientAt(timeMin),
+      net: prediction.film.netGradientAt(timeMin),
       met: prediction.reach.reachable && prediction.extension.met,
       capped: prediction.extension.capped,
     },
-    baseFogD: around(prediction.baseFogAt(timeMin), (film) => Math.min(conditions.film.maximumDensityD, film.baseFogAt(timeMin))),
-    imageLossStops: around(imageLossStops, (film) => film.aged.imageLossStops),
-    exposureIndex: around(speedAfterLoss(conditions.iso, emulsionLossStops), (film) => speedAfterLoss(conditions.iso, film.aged.emulsionLossStops)),
+    baseFogD: around(prediction.film.baseFogAt(timeMin), ({ film }) => Math.min(conditions.film.maximumDensityD, film.baseFogAt(timeMin))),
+    imageLossStops: around(imageLossStops, ({ film }) => film.aged.imageLossStops),
+    exposureIndex: around(speedAfterLoss(conditions.iso, emulsionLossStops), ({ film }) => speedAfterLoss(conditions.iso, film.aged.emulsionLossStops)),
     effectiveAge: {
       value: conditions.ageRoomYears * Math.exp(deviationsOf(posterior.situation, posterior.mean).lnAge),
       low: sampleQuantile(ages, 0.1),
@@ -112,7 +112,7 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
     cautions: planCautions({
       request,
       ageRoomYears: conditions.ageRoomYears,
-      ageFogD: prediction.aged.fogAtFreshTimeD,
+      ageFogD: prediction.film.aged.fogAtFreshTimeD,
       timeMin,
     }),
   };
@@ -125,7 +125,9 @@ function timeWanted(film: Prediction, { strategy }: Wanted): number {
 }
 
 function sorted<T>(items: readonly T[], of: (item: T) => number): Float64Array {
-  return Float64Array.from(items, of).sort();
+  const values = new Float64Array(items.length);
+  for (let i = 0; i < values.length; i++) values[i] = of(items[i] as T);
+  return values.sort();
 }
 
 function rowSource(id: LedgerRowId, knownBase: boolean): SourceMark {
@@ -145,7 +147,7 @@ function ledger(request: EstimateRequest, fit: Fit, posterior: Posterior, predic
   const shares = posterior.situation.unknowns.map(({ id }, index) => ({ row: parameters[id].row, share: Math.max(0, (lnTimeSlopes[index] ?? 0) * (moved[index] ?? 0)) }));
   const total = shares.reduce((sum, { share }) => sum + share, 0);
   const knownBase = fit.released.has(pairKey(request));
-  let timeMin = prediction.baseTimeMin;
+  let timeMin = prediction.film.baseTimeMin;
   return ledgerRowIds.map((id) => {
     const ratio = id === 'base' ? null : prediction.ratios[id];
     timeMin *= ratio ?? 1;

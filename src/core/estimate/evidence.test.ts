@@ -119,8 +119,8 @@ describe('the value of the next test', () => {
     const worked = workOut(withEvidence([]));
     const promised = nextTests(worked).tests.find(({ id }) => id === 'clip');
     const atMin = promised?.atMin ?? 0;
-    const expected = worked.prediction.netGradientAt(atMin);
-    const taken = estimate(withEvidence([{ kind: 'clip', id: 'c', timeMin: atMin, gradient: expected, baseFogD: worked.prediction.baseFogAt(atMin), method: 'densities' }]));
+    const expected = worked.prediction.film.netGradientAt(atMin);
+    const taken = estimate(withEvidence([{ kind: 'clip', id: 'c', timeMin: atMin, gradient: expected, baseFogD: worked.prediction.film.baseFogAt(atMin), method: 'densities' }]));
     expect(taken.lnSd / (worked.estimate.lnSd * (promised?.widthRatio ?? 1))).toBeCloseTo(1, 1);
   });
   test('tests never widen the band, and come best first', () => {

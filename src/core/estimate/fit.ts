@@ -1,8 +1,9 @@
 import { elementAt, zeroVector, type Arrow, type ArrowVector, type Place, type SparseRow } from './arrow';
-import { development } from './development';
+import { Development } from './development';
 import { gaussNewton, type Fitted, type LeastSquares } from './gaussNewton';
 import { observationsOf, type Measure, type Observation, type Piece } from './observations';
-import { noDeviations, type Deviations } from './parameters';
+import { privatePlace } from './privateBlock';
+import { noDeviations, type Deviations, type ParameterId } from './parameters';
 import type { Situation } from './situation';
 
 /** Distance in standard deviations from what everything else says, beyond which a piece counts as conflicting. Source: our choice. */
@@ -61,7 +62,8 @@ export function fitEvidence(pieces: readonly Piece[]): Fit {
   const { observations, released } = observationsOf(pieces);
   const places = placesOf(observations);
   const problem = leastSquares(observations, places);
-  let weights = observations.map(() => 1);
+  const readings = observations.flatMap(({ pieceId, readings: own }) => own.map(({ measure }) => ({ pieceId, measure })));
+  let weights = readings.map(() => 1);
   let fitted = gaussNewton(problem, weights, zeroVector(problem.shape));
   let distances = distancesOf(fitted, weights);
   for (let round = 1; round < WEIGHING_ROUNDS; round++) {
@@ -76,10 +78,10 @@ export function fitEvidence(pieces: readonly Piece[]): Fit {
   return {
     pieces,
     released,
-    conflicts: observations.flatMap((observation, index): Conflict[] => {
+    conflicts: readings.flatMap(({ pieceId, measure }, index): Conflict[] => {
       const distance = distances[index] ?? 0;
       if (Math.abs(distance) <= CONFLICT_SD) return [];
-      return [{ pieceId: observation.pieceId, measure: observation.measure, distanceSd: Math.abs(distance), above: distance < 0, weight: weights[index] ?? 1 }];
+      return [{ pieceId, measure, distanceSd: Math.abs(distance), above: distance < 0, weight: weights[index] ?? 1 }];
     }),
     meanOf: (key) => {
       const place = places.of.get(key);
@@ -90,9 +92,9 @@ export function fitEvidence(pieces: readonly Piece[]): Fit {
       if (placeA === undefined || placeB === undefined) return a === b ? 1 : 0;
       return factored.covariance(placeA, placeB);
     },
-    observed: observations.map((observation, index) => ({
-      pieceId: observation.pieceId,
-      measure: observation.measure,
+    observed: readings.map(({ pieceId, measure }, index) => ({
+      pieceId,
+      measure,
       keys: (rows[index]?.places ?? []).map((place) => keys.get(placeName(place)) ?? ''),
       values: rows[index]?.values ?? new Float64Array(0),
       residual: residuals[index] ?? 0,
@@ -113,93 +115,152 @@ function placeName({ group, at }: Place): string {
   return `${group}:${at}`;
 }
 
-/** Unknowns of one stock alone make its group; those that stocks share make the border. */
+/**
+ * Unknowns that one piece alone touches are private to it, those of one stock alone make its group, and those that stocks
+ * share make the border.
+ */
 function placesOf(observations: readonly Observation[]): Places {
-  const stockOf = new Map<string, string | null>();
-  for (const { stockId, unknowns } of observations.flatMap(({ situations }) => situations)) {
-    for (const { key } of unknowns) {
-      const before = stockOf.get(key);
-      stockOf.set(key, before === undefined || before === stockId ? stockId : null);
+  const touchedBy = new Map<string, { stocks: Set<string>; pieces: Set<number> }>();
+  observations.forEach(({ situations }, piece) => {
+    for (const { stockId, unknowns } of situations) {
+      for (const { key } of unknowns) {
+        const touched = touchedBy.get(key) ?? { stocks: new Set(), pieces: new Set() };
+        touched.stocks.add(stockId);
+        touched.pieces.add(piece);
+        touchedBy.set(key, touched);
+      }
     }
-  }
+  });
   const groups = new Map<string, number>();
   const groupSizes: number[] = [];
+  const privateSizes = observations.map(() => 0);
   let borderSize = 0;
   const of = new Map<string, Place>();
-  for (const [key, stockId] of stockOf) {
-    if (stockId === null) {
+  for (const [key, { stocks, pieces }] of touchedBy) {
+    const [[stockId = ''], [piece = 0]] = [[...stocks], [...pieces]];
+    if (pieces.size === 1) {
+      of.set(key, privatePlace(piece, privateSizes[piece] ?? 0));
+      privateSizes[piece] = (privateSizes[piece] ?? 0) + 1;
+    } else if (stocks.size > 1) {
       of.set(key, { group: -1, at: borderSize++ });
-      continue;
+    } else {
+      const group = groups.get(stockId) ?? groupSizes.push(0) - 1;
+      groups.set(stockId, group);
+      const at = groupSizes[group] ?? 0;
+      groupSizes[group] = at + 1;
+      of.set(key, { group, at });
     }
-    const group = groups.get(stockId) ?? groupSizes.push(0) - 1;
-    groups.set(stockId, group);
-    const at = groupSizes[group] ?? 0;
-    groupSizes[group] = at + 1;
-    of.set(key, { group, at });
   }
-  return { of, shape: { groupSizes, borderSize } };
+  return { of, shape: { privateSizes, groupSizes, borderSize } };
 }
 
+/** Parameters that only quicken (+) or slow (−) development, each by its whole deviation in ln(rate). */
+const paceSign: Partial<Record<ParameterId, 1 | -1>> = { lnStock: -1, lnDeveloper: -1, lnPair: -1, lnMixing: 1, lnAgitation: 1, lnRun: 1, lnAgedRate: 1 };
+
+/** An observation with the places of its unknowns. */
 interface Located {
   observation: Observation;
-  situations: { situation: Situation; places: Place[] }[];
+  /** Each unknown once, with where it enters: situation, parameter and spread. */
+  unknowns: { place: Place; enters: { situation: number; id: ParameterId; sd: number }[] }[];
   places: Place[];
 }
 
-function leastSquares(observations: readonly Observation[], { of, shape }: Places): LeastSquares {
-  const located = observations.map((observation): Located => {
-    const situations = observation.situations.map((situation) => ({ situation, places: situation.unknowns.map(({ key }) => of.get(key) as Place) }));
-    const places = new Map(situations.flatMap((one) => one.places.map((place) => [placeName(place), place] as const)));
-    return { observation, situations, places: [...places.values()] };
+function locate(observation: Observation, of: Places['of']): Located {
+  const unknowns = new Map<string, Located['unknowns'][number]>();
+  observation.situations.forEach((situation, index) => {
+    for (const { id, sd, key } of situation.unknowns) {
+      const known = unknowns.get(key) ?? { place: of.get(key) as Place, enters: [] };
+      known.enters.push({ situation: index, id, sd });
+      unknowns.set(key, known);
+    }
   });
-  const residualOf = ({ observation, situations }: Located, z: ArrowVector, bumped: Place | null): number => {
-    const films = situations.map(({ situation, places }) => development(situation.conditions, deviationsAt(situation, places, z, bumped)));
-    return (observation.model(films) - observation.observed) / observation.sd;
-  };
-  return {
-    shape,
-    residuals: (z) => Float64Array.from(located, (one) => residualOf(one, z, null)),
-    linearise: (z) => {
-      const residuals = new Float64Array(located.length);
-      const rows = located.map((one, index): SparseRow => {
-        const centre = residualOf(one, z, null);
-        residuals[index] = centre;
-        return { places: one.places, values: Float64Array.from(one.places, (place) => (residualOf(one, z, place) - centre) / STEP) };
-      });
-      return { residuals, rows };
-    },
-  };
+  const list = [...unknowns.values()];
+  return { observation, unknowns: list, places: list.map(({ place }) => place) };
 }
 
-function deviationsAt({ unknowns }: Situation, places: readonly Place[], z: ArrowVector, bumped: Place | null): Deviations {
-  const deviations = noDeviations();
-  unknowns.forEach(({ id, sd }, index) => {
-    const place = places[index] as Place;
-    const bump = bumped !== null && bumped.group === place.group && bumped.at === place.at ? STEP : 0;
-    deviations[id] = sd * (elementAt(z, place) + bump);
+function leastSquares(observations: readonly Observation[], { of, shape }: Places): LeastSquares {
+  const located = observations.map((observation) => locate(observation, of));
+  const count = observations.reduce((sum, { readings }) => sum + readings.length, 0);
+  const evaluate = (z: ArrowVector, withRows: boolean): { residuals: Float64Array; rows: SparseRow[] } => {
+    const residuals = new Float64Array(count);
+    const rows: SparseRow[] = [];
+    let at = 0;
+    for (const one of located) {
+      const { readings } = one.observation;
+      const found = residualsOf(one, z, withRows);
+      readings.forEach((_, r) => {
+        residuals[at + r] = found.residuals[r] ?? 0;
+        if (withRows) rows.push({ places: one.places, values: found.slopes[r] as Float64Array });
+      });
+      at += readings.length;
+    }
+    return { residuals, rows };
+  };
+  return { shape, residuals: (z) => evaluate(z, false).residuals, linearise: (z) => evaluate(z, true) };
+}
+
+/** Residuals of one observation, and on demand their slopes by forward differences: each unknown moves only what it enters. */
+function residualsOf({ observation, unknowns }: Located, z: ArrowVector, withSlopes: boolean): { residuals: number[]; slopes: Float64Array[] } {
+  const { situations, readings } = observation;
+  const deviations = situations.map(() => noDeviations());
+  for (const { place, enters } of unknowns) {
+    const value = elementAt(z, place);
+    for (const { situation, id, sd } of enters) (deviations[situation] as Deviations)[id] = sd * value;
+  }
+  const develop = (index: number): Development => new Development((situations[index] as Situation).conditions, deviations[index] as Deviations);
+  const films = situations.map((_, index) => develop(index));
+  const residuals = readings.map((reading) => (reading.model(films) - reading.observed) / reading.sd);
+  if (!withSlopes) return { residuals, slopes: [] };
+  const slopes = readings.map(() => new Float64Array(unknowns.length));
+  const slopesOf = (moved: readonly Development[]): number[] => readings.map((reading, r) => ((reading.model(moved) - reading.observed) / reading.sd - (residuals[r] ?? 0)) / STEP);
+  const paceSlopes = (situation: number, id: ParameterId, sign: number): number[] => {
+    const own = deviations[situation] as Deviations;
+    const before = own[id];
+    own[id] = before + sign * STEP;
+    const moved = [...films];
+    moved[situation] = develop(situation);
+    own[id] = before;
+    return slopesOf(moved);
+  };
+  const paces = new Map<number, number[]>();
+  unknowns.forEach(({ enters }, column) => {
+    const [enter] = enters;
+    const sign = enter === undefined || enters.length > 1 ? undefined : paceSign[enter.id];
+    if (enter !== undefined && sign !== undefined) {
+      // All that only quickens or slows moves a reading alike: it is worked out once.
+      const pace = paces.get(enter.situation) ?? paceSlopes(enter.situation, enter.id, sign);
+      paces.set(enter.situation, pace);
+      slopes.forEach((slope, r) => (slope[column] = sign * enter.sd * (pace[r] ?? 0)));
+      return;
+    }
+    const moved = [...films];
+    for (const { situation, id, sd } of enters) {
+      const own = deviations[situation] as Deviations;
+      const before = own[id];
+      own[id] = before + STEP * sd;
+      moved[situation] = develop(situation);
+      own[id] = before;
+    }
+    slopesOf(moved).forEach((slope, r) => ((slopes[r] as Float64Array)[column] = slope));
   });
-  return deviations;
+  return { residuals, slopes };
 }
 
 /**
- * Distance of each observation from what all the others predict, in standard deviations of that prediction and its own
- * noise: the studentised residual with the observation itself left out.
+ * Distance of each reading from what all the others predict, in standard deviations of that prediction and its own noise:
+ * the studentised residual with the reading itself left out. A reading that cannot be beyond the limit, whatever the others
+ * say, keeps its plain residual.
  */
 function distancesOf({ residuals, rows, factored }: Fitted, weights: readonly number[]): number[] {
-  return rows.map(({ places, values }, index) => {
+  return rows.map(({ values }, index) => {
+    const residual = residuals[index] ?? 0;
     const weight = weights[index] ?? 1;
-    let variance = 0;
-    for (let i = 0; i < places.length; i++) {
-      const v = values[i] ?? 0;
-      if (v === 0) continue;
-      for (let j = 0; j <= i; j++) {
-        const w = values[j] ?? 0;
-        if (w !== 0) variance += (i === j ? 1 : 2) * v * w * factored.covariance(places[i] as Place, places[j] as Place);
-      }
-    }
+    // By the prior alone the reading would have this variance; evidence only makes it smaller.
+    const prior = values.reduce((sum, value) => sum + value * value, 0);
+    if (weight === 1 && Math.abs(residual) * Math.sqrt(1 + prior) < CONFLICT_SD) return residual;
+    const variance = factored.varianceOf(index);
     // Variance of the prediction without this row: Sherman–Morrison takes its weight back out.
     const left = Math.max(1e-9, 1 - weight * variance);
-    const without = variance / left;
-    return ((residuals[index] ?? 0) / left) / Math.sqrt(1 + without);
+    return residual / left / Math.sqrt(1 + variance / left);
   });
 }

@@ -1,4 +1,4 @@
-import { addTo, elementAt, factorArrow, zeroVector, type Arrow, type ArrowVector, type FactoredArrow, type SparseRow } from './arrow';
+import { addTo, factorArrow, mapVector, type Arrow, type ArrowVector, type FactoredArrow, type SparseRow } from './arrow';
 
 /** A least-squares problem whose unknowns have independent standard normal priors. */
 export interface LeastSquares {
@@ -21,32 +21,49 @@ export interface Fitted {
 const MOST_STEPS = 40;
 const MOST_HALVINGS = 12;
 
-/** A step that changes the sum of squares by less than this share has arrived. */
-const ARRIVED = 1e-9;
+/** How near the minimum is come. */
+export interface Nearness {
+  /** Half the squared length of a step, in standard deviations, that is taken without looking again. */
+  last: number;
+  /** The same, below which the slopes of the step before still serve. */
+  keep: number;
+}
+
+/** A thousandth moves nothing that is shown. Source: our choice. */
+const USUAL: Nearness = { last: 1e-3, keep: 2e-2 };
 
 /**
  * Maximum a posteriori by Gauss–Newton: each step solves the linearised problem, and is halved until the sum of squares
- * falls.
+ * falls; near the minimum the slopes are kept.
  * @param problem residuals and their Jacobian
- * @param weights weight of each squared residual, 0 to 1
+ * @param weights weight of each squared residual, above 0 to 1
  * @param start where to begin
+ * @param nearness when to stop
  * @returns the minimum with the factored normal matrix there: its inverse is the Laplace covariance
- * Source: Gauss–Newton with step halving (textbook).
+ * Source: Gauss–Newton with step halving; the decrement of Newton's method as the criterion; chord steps (textbook).
  */
-export function gaussNewton(problem: LeastSquares, weights: readonly number[], start: ArrowVector): Fitted {
+export function gaussNewton(problem: LeastSquares, weights: readonly number[], start: ArrowVector, nearness: Nearness = USUAL): Fitted {
   let z = start;
   let { residuals, rows } = problem.linearise(z);
-  let value = halfSquares(z, residuals, weights);
+  let factored = factorArrow(problem.shape, rows, weights);
   for (let step = 1; ; step++) {
-    const factored = factorArrow(problem.shape, rows, weights);
-    const direction = factored.solve(downhill(problem.shape, z, residuals, rows, weights));
-    const next = step > MOST_STEPS ? null : shorten(problem, weights, z, direction, value);
+    const right = downhill(z, residuals, rows, weights);
+    const direction = factored.solve(right);
+    const decrement = product(right, direction) / 2;
+    if (decrement < nearness.last || step >= MOST_STEPS) {
+      z = moved(z, direction, 1);
+      return { z, residuals: problem.residuals(z), rows, factored, steps: step };
+    }
+    if (decrement < nearness.keep) {
+      z = moved(z, direction, 1);
+      residuals = problem.residuals(z);
+      continue;
+    }
+    const next = shorten(problem, weights, z, direction, halfSquares(z, residuals, weights));
     if (next === null) return { z, residuals, rows, factored, steps: step - 1 };
-    const arrived = value - next.value <= ARRIVED * (1 + value);
     z = next.z;
-    value = next.value;
     ({ residuals, rows } = problem.linearise(z));
-    if (arrived) return { z, residuals, rows, factored: factorArrow(problem.shape, rows, weights), steps: step };
+    factored = factorArrow(problem.shape, rows, weights);
   }
 }
 
@@ -59,10 +76,8 @@ function shorten(problem: LeastSquares, weights: readonly number[], z: ArrowVect
   return null;
 }
 
-function downhill(shape: Arrow, z: ArrowVector, residuals: Float64Array, rows: readonly SparseRow[], weights: readonly number[]): ArrowVector {
-  const right = zeroVector(shape);
-  right.border.forEach((_, at) => addTo(right, { group: -1, at }, -(z.border[at] ?? 0)));
-  right.groups.forEach((group, index) => group.forEach((_, at) => addTo(right, { group: index, at }, -elementAt(z, { group: index, at }))));
+function downhill(z: ArrowVector, residuals: Float64Array, rows: readonly SparseRow[], weights: readonly number[]): ArrowVector {
+  const right = mapVector(z, (part) => part.map((value) => -value));
   rows.forEach(({ places, values }, index) => {
     const scaled = (weights[index] ?? 1) * (residuals[index] ?? 0);
     places.forEach((place, i) => addTo(right, place, -scaled * (values[i] ?? 0)));
@@ -71,11 +86,29 @@ function downhill(shape: Arrow, z: ArrowVector, residuals: Float64Array, rows: r
 }
 
 function moved(z: ArrowVector, direction: ArrowVector, length: number): ArrowVector {
-  const shift = (from: Float64Array, by: Float64Array | undefined): Float64Array => from.map((value, index) => value + length * (by?.[index] ?? 0));
-  return { border: shift(z.border, direction.border), groups: z.groups.map((group, index) => shift(group, direction.groups[index])) };
+  return mapVector(z, (part, name, index) => {
+    const by = name === 'border' ? direction.border : direction[name][index];
+    return part.map((value, at) => value + length * (by?.[at] ?? 0));
+  });
 }
 
 function halfSquares(z: ArrowVector, residuals: Float64Array, weights: readonly number[]): number {
-  const prior = [z.border, ...z.groups].reduce((sum, part) => sum + part.reduce((inner, value) => inner + value * value, 0), 0);
-  return (prior + residuals.reduce((sum, residual, index) => sum + (weights[index] ?? 1) * residual * residual, 0)) / 2;
+  let sum = 0;
+  for (const part of [z.border, ...z.groups, ...z.privates]) for (const value of part) sum += value * value;
+  residuals.forEach((residual, index) => {
+    sum += (weights[index] ?? 1) * residual * residual;
+  });
+  return sum / 2;
+}
+
+function product(a: ArrowVector, b: ArrowVector): number {
+  let sum = 0;
+  mapVector(a, (part, name, index) => {
+    const other = name === 'border' ? b.border : b[name][index];
+    part.forEach((value, at) => {
+      sum += value * (other?.[at] ?? 0);
+    });
+    return part;
+  });
+  return sum;
 }

@@ -1,4 +1,4 @@
-import { development } from './development';
+import { Development } from './development';
 import type { Worked } from './estimate';
 import { deviationsOf } from './posterior';
 import { sampleQuantile } from './quasiRandom';
@@ -24,10 +24,10 @@ const DRAWN_SHARE = 2;
  */
 export function gradientCurve({ posterior, prediction, draws }: Worked, lastMin: number, points = 41): GradientCurve {
   const { situation } = posterior;
-  const films = draws.filter((_, index) => index % DRAWN_SHARE === 0).map((z) => development(situation.conditions, deviationsOf(situation, z)));
+  const films = draws.filter((_, index) => index % DRAWN_SHARE === 0).map((z) => new Development(situation.conditions, deviationsOf(situation, z)));
   const timesMin = Array.from({ length: points }, (_, index) => (lastMin * index) / (points - 1));
-  const net = timesMin.map((timeMin) => prediction.netGradientAt(timeMin));
-  const spread = timesMin.map((timeMin) => Float64Array.from(films, (film) => film.netGradientAt(timeMin)).sort());
+  const net = timesMin.map((timeMin) => prediction.film.netGradientAt(timeMin));
+  const spread = timesMin.map((timeMin) => Float64Array.from(films.map((film) => film.netGradientAt(timeMin))).sort());
   return {
     timesMin,
     net,

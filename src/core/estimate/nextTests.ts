@@ -1,7 +1,7 @@
 import { logBand } from './band';
-import { development } from './development';
+import { Development } from './development';
 import type { Worked } from './estimate';
-import { observationsOf, type Observation, type Piece } from './observations';
+import { observationsOf, type Observation, type Piece, type Reading } from './observations';
 import { settingOf } from './pieces';
 import { deviationsOf } from './posterior';
 import type { SituationInput } from './situationSchema';
@@ -81,7 +81,7 @@ const STEP = 1e-2;
  */
 function varianceAfter({ posterior, slopes, fit }: Worked, observations: readonly Observation[]): number {
   const timeKeys = posterior.situation.unknowns.map(({ key }) => key);
-  const rows = observations.map((observation) => ({ observation, ...linearRow(observation, fit.meanOf) }));
+  const rows = observations.flatMap((observation) => observation.readings.map((reading) => ({ sd: reading.sd, slopes: linearRow(observation, reading, fit.meanOf) })));
   const keys = [...new Set([...timeKeys, ...rows.flatMap((row) => [...row.slopes.keys()])])];
   // What happens in one run only is new in the run to come.
   const size = keys.length;
@@ -90,7 +90,7 @@ function varianceAfter({ posterior, slopes, fit }: Worked, observations: readonl
   for (const row of rows) {
     const j = Float64Array.from(keys, (key) => row.slopes.get(key) ?? 0);
     const shared = covariance.map((line) => line.reduce((sum, value, index) => sum + value * (j[index] ?? 0), 0));
-    const variance = shared.reduce((sum, value, index) => sum + value * (j[index] ?? 0), 0) + row.observation.sd ** 2;
+    const variance = shared.reduce((sum, value, index) => sum + value * (j[index] ?? 0), 0) + row.sd ** 2;
     for (let a = 0; a < size; a++) {
       const line = covariance[a] as Float64Array;
       for (let b = 0; b < size; b++) line[b] = (line[b] ?? 0) - ((shared[a] ?? 0) * (shared[b] ?? 0)) / variance;
@@ -99,11 +99,11 @@ function varianceAfter({ posterior, slopes, fit }: Worked, observations: readonl
   return covariance.reduce((sum, line, a) => sum + (time[a] ?? 0) * line.reduce((inner, value, b) => inner + value * (time[b] ?? 0), 0), 0);
 }
 
-function linearRow(observation: Observation, meanOf: (key: string) => number): { slopes: Map<string, number> } {
+function linearRow(observation: Observation, reading: Reading, meanOf: (key: string) => number): Map<string, number> {
   const at = (bumped: string | null): number =>
-    observation.model(
+    reading.model(
       observation.situations.map((situation) =>
-        development(
+        new Development(
           situation.conditions,
           deviationsOf(
             situation,
@@ -114,5 +114,5 @@ function linearRow(observation: Observation, meanOf: (key: string) => number): {
     );
   const centre = at(null);
   const keys = new Set(observation.situations.flatMap(({ unknowns }) => unknowns.map(({ key }) => key)));
-  return { slopes: new Map([...keys].map((key) => [key, (at(key) - centre) / STEP])) };
+  return new Map([...keys].map((key) => [key, (at(key) - centre) / STEP]));
 }

@@ -14,14 +14,18 @@ export interface Piece {
 export type Measure = 'chart' | 'drop' | 'gradient' | 'fog' | 'contrast';
 
 /** One measured number: what was seen, how sure it is, and what the model says it should be. */
-export interface Observation {
-  pieceId: string;
+export interface Reading {
   measure: Measure;
   observed: number;
   sd: number;
-  /** Situations that the model is evaluated in. */
-  situations: readonly Situation[];
   model: (developments: readonly Development[]) => number;
+}
+
+/** What one piece of evidence measured, and the situations that the model is evaluated in. */
+export interface Observation {
+  pieceId: string;
+  situations: readonly Situation[];
+  readings: readonly Reading[];
 }
 
 /** Noise of the ratio from a drop test, ln. Source: our estimate. */
@@ -41,52 +45,53 @@ const LEAST_GRADIENT = 0.02;
 /**
  * Turns evidence into observations of the model.
  * @param pieces evidence with its settings
- * @returns observations in the order of the pieces, and the pairs whose chart time is known
+ * @returns one observation for each piece, and the pairs whose chart time is known
  */
 export function observationsOf(pieces: readonly Piece[]): { observations: Observation[]; released: Set<string> } {
   const released = new Set(pieces.filter(({ evidence }) => evidence.kind === 'chart').map(({ setting }) => pairKey(setting)));
-  return { observations: pieces.flatMap((piece) => observe(piece, released)), released };
+  return { observations: pieces.map((piece) => observe(piece, released)), released };
 }
 
-function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): Observation[] {
-  const situation = situationOf(setting, evidence.id, released);
-  const one = (measure: Measure, observed: number, sd: number, model: (film: Development) => number): Observation => ({
-    pieceId: evidence.id,
-    measure,
-    observed,
-    sd,
-    situations: [situation],
-    model: ([film]) => model(film as Development),
-  });
+/** No reading shows lost speed by itself: it moves only with what it shares with fog and contrast. */
+function seen(situation: Situation): Situation {
+  return { ...situation, unknowns: situation.unknowns.filter(({ id }) => id !== 'lnSpeedLossRate') };
+}
+
+function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): Observation {
+  const situation = seen(situationOf(setting, evidence.id, released));
+  const alone = (readings: Reading[]): Observation => ({ pieceId: evidence.id, situations: [situation], readings });
+  const reading = (measure: Measure, observed: number, sd: number, model: (film: Development) => number): Reading => ({ measure, observed, sd, model: ([film]) => model(film as Development) });
   switch (evidence.kind) {
     case 'chart':
-      return [one('chart', Math.log(evidence.timeMin), chartSources[evidence.source], (film) => Math.log(film.clockTime(film.freshTimeAt(film.baseGradient))))];
+      return alone([reading('chart', Math.log(evidence.timeMin), chartSources[evidence.source], (film) => Math.log(film.clockTime(film.freshTimeAt(film.baseGradient))))]);
     case 'drop': {
-      const known = situationOf({ ...setting, developer: evidence.known, bromideGPerL: 0, wear: { ...setting.wear, ageH: 0, films: 0 }, brewId: `${evidence.id}: known developer` }, evidence.id, released);
-      return [
-        {
-          pieceId: evidence.id,
-          measure: 'drop',
-          observed: Math.log(evidence.rateRatio),
-          sd: Math.hypot(DROP_LN_SD, evidence.lnSd),
-          situations: [situation, known],
-          model: ([brew, other]) => Math.log((brew as Development).ratePerMin / (other as Development).ratePerMin),
-        },
-      ];
+      const known = seen(situationOf({ ...setting, developer: evidence.known, bromideGPerL: 0, wear: { ...setting.wear, ageH: 0, films: 0 }, brewId: `${evidence.id}: known developer` }, evidence.id, released));
+      return {
+        pieceId: evidence.id,
+        situations: [situation, known],
+        readings: [
+          {
+            measure: 'drop',
+            observed: Math.log(evidence.rateRatio),
+            sd: Math.hypot(DROP_LN_SD, evidence.lnSd),
+            model: ([brew, other]) => Math.log((brew as Development).ratePerMin / (other as Development).ratePerMin),
+          },
+        ],
+      };
     }
     case 'clip':
-      return [
-        one('gradient', evidence.gradient, GRADIENT_SD[evidence.method], (film) => film.netGradientAt(evidence.timeMin)),
-        ...(evidence.baseFogD === null ? [] : [one('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => film.baseFogAt(evidence.timeMin))]),
-      ];
+      return alone([
+        reading('gradient', evidence.gradient, GRADIENT_SD[evidence.method], (film) => film.netGradientAt(evidence.timeMin)),
+        ...(evidence.baseFogD === null ? [] : [reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => film.baseFogAt(evidence.timeMin))]),
+      ]);
     case 'fog':
-      return [one('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => film.baseFogAt(evidence.timeMin))];
+      return alone([reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => film.baseFogAt(evidence.timeMin))]);
     case 'verdict': {
       const aim = targetGradient(evidence.target.purpose, evidence.target.pushStops);
-      return [
-        one('contrast', Math.log(aim) + LN_GRADIENT_PER_GRADE * evidence.contrast, GRADE_LN_SD, (film) => Math.log(Math.max(LEAST_GRADIENT, film.netGradientAt(evidence.timeMin)))),
-        ...(evidence.fogD === null ? [] : [one('fog', evidence.fogD, FOG_SD_D.eye, (film) => film.fogAt(evidence.timeMin))]),
-      ];
+      return alone([
+        reading('contrast', Math.log(aim) + LN_GRADIENT_PER_GRADE * evidence.contrast, GRADE_LN_SD, (film) => Math.log(Math.max(LEAST_GRADIENT, film.netGradientAt(evidence.timeMin)))),
+        ...(evidence.fogD === null ? [] : [reading('fog', evidence.fogD, FOG_SD_D.eye, (film) => film.fogAt(evidence.timeMin))]),
+      ]);
     }
   }
 }

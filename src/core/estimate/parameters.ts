@@ -1,5 +1,5 @@
 import { AGENT_EXPONENT, ALKALINITY_EXPONENT, ASCORBIC_EXPONENT } from '../chemistry/improvisedStrength';
-import { BREW_HALF_LIFE_LN_SD, USE_LN_SD_SHARE } from '../chemistry/brewWear';
+import { BREW_GRACE_H, BREW_HALF_LIFE_LN_SD, USE_LN_SD_SHARE } from '../chemistry/brewWear';
 import { DILUTION_EXPONENT_SD, Q10_LN_SD } from '../chemistry/developerFamilies';
 import { AGEING_RATE_LN_SD, FRESH_FOG_SD_D, MAXIMUM_GRADIENT_LN_SD } from '../films/stockFamilies';
 import { INDUCTION_LN_SD } from '../kinetics/rateConstant';
@@ -60,8 +60,8 @@ export const parameters = {
   ascorbicExponent: { row: 'strength', scope: 'developer', sd: (c) => (c.strength === null ? 0 : ASCORBIC_EXPONENT.sd) },
   alkalinityExponent: { row: 'strength', scope: 'developer', sd: (c) => (c.strength === null ? 0 : ALKALINITY_EXPONENT.sd) },
   lnMixing: { row: 'strength', scope: 'brew', sd: (c) => c.lnSd.mixing },
-  lnHalfLife: { row: 'wear', scope: 'developer', sd: (c) => (c.wears ? BREW_HALF_LIFE_LN_SD : 0) },
-  useShare: { row: 'wear', scope: 'developer', sd: (c) => (c.wears ? USE_LN_SD_SHARE : 0) },
+  lnHalfLife: { row: 'wear', scope: 'developer', sd: (c) => (c.wears && c.wear.ageH > BREW_GRACE_H ? BREW_HALF_LIFE_LN_SD : 0) },
+  useShare: { row: 'wear', scope: 'developer', sd: (c) => (c.wears && c.wear.films > 0 ? USE_LN_SD_SHARE : 0) },
   lnQ10: { row: 'temperature', scope: 'developer', sd: () => Q10_LN_SD },
   thermometerC: { row: 'temperature', scope: 'bench', sd: () => THERMOMETER_SD_C },
   lnCooling: { row: 'temperature', scope: 'bench', sd: (c) => (c.drift === null ? 0 : TANK_TIME_CONSTANT_LN_SD) },

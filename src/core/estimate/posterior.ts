@@ -77,20 +77,24 @@ export function timesCovariance({ covariance }: Posterior, vector: Float64Array)
 export function draws(posterior: Posterior, along: Float64Array): Float64Array[] {
   const { mean, covariance } = posterior;
   const size = mean.length;
-  const lower = new CholeskyDecomposition(Matrix.add(covariance, Matrix.eye(size, size, 1e-12))).lowerTriangularMatrix;
-  const direction = Float64Array.from(mean, (_, column) => along.reduce((sum, value, row) => sum + lower.get(row, column) * value, 0));
+  const lower = new CholeskyDecomposition(Matrix.add(covariance, Matrix.eye(size, size, 1e-12))).lowerTriangularMatrix.to2DArray();
+  const direction = Float64Array.from(mean, (_, column) => along.reduce((sum, value, row) => sum + (lower[row]?.[column] ?? 0) * value, 0));
   const length = Math.hypot(...direction);
   const unit = direction.map((value) => (length === 0 ? 0 : value / length));
   const points = normalPoints(size);
+  const point = new Float64Array(size);
   return Array.from({ length: DRAWS }, (_, n) => {
-    const point = points[n] as Float64Array;
-    const share = point.reduce((sum, value, index) => sum + value * (unit[index] ?? 0), 0);
+    const raw = points[n] as Float64Array;
+    let share = 0;
+    for (let i = 0; i < size; i++) share += (raw[i] ?? 0) * (unit[i] ?? 0);
     const shift = length === 0 ? 0 : (strata[n] ?? 0) - share;
+    for (let i = 0; i < size; i++) point[i] = (raw[i] ?? 0) + shift * (unit[i] ?? 0);
     const z = Float64Array.from(mean);
     for (let row = 0; row < size; row++) {
-      for (let column = 0; column <= row; column++) {
-        z[row] = (z[row] ?? 0) + lower.get(row, column) * ((point[column] ?? 0) + shift * (unit[column] ?? 0));
-      }
+      const line = lower[row] ?? [];
+      let sum = 0;
+      for (let column = 0; column <= row; column++) sum += (line[column] ?? 0) * (point[column] ?? 0);
+      z[row] = (z[row] ?? 0) + sum;
     }
     return z;
   });

@@ -1,12 +1,14 @@
 import { reachableGradient } from '../kinetics/developmentTime';
 import type { Conditions, Wanted } from './conditions';
-import { development, type Development } from './development';
+import { Development } from './development';
 import { extendTime, extensionLimit, type Extension } from './extendTime';
 import type { Deviations, LedgerRowId } from './parameters';
 import { standTime } from './stand';
 
 /** One evaluation of the model for one draw of the parameters. */
-export interface Prediction extends Development {
+export interface Prediction {
+  /** How the film develops in time. */
+  film: Development;
   /** Factor on the time of each row after the base; their product with the base is the time. */
   ratios: Record<Exclude<LedgerRowId, 'base'>, number>;
   timeMin: number;
@@ -24,7 +26,7 @@ export interface Prediction extends Development {
  * @returns the prediction. Sources: see each relation that it calls.
  */
 export function predict(conditions: Conditions, wanted: Wanted, deviations: Deviations): Prediction {
-  const film = development(conditions, deviations);
+  const film = new Development(conditions, deviations);
   const { aged, rates, baseGradient } = film;
   const reach =
     conditions.oneBath === null ? reachableGradient(wanted.targetGradient, aged.freshMaximumGradient) : { gradient: baseGradient, reachable: true };
@@ -42,7 +44,7 @@ export function predict(conditions: Conditions, wanted: Wanted, deviations: Devi
   const drifted = timeMin / chosen.isothermalMin;
 
   return {
-    ...film,
+    film,
     ratios: {
       dilution: 1 / rates.dilution,
       strength: 1 / rates.strength,
@@ -68,7 +70,7 @@ function timeByStrategy(film: Development, { strategy }: Wanted, gradient: numbe
     case 'hold':
       return { timeMin: freshMin, met: film.netGradientAt(freshMin) >= gradient * MET, capped: false };
     case 'extend':
-      return extendTime(film.netGradientAt, gradient, freshMin, extensionLimit(freshMin, film.aged.imageLossStops, strategy.liftCap));
+      return extendTime((timeMin) => film.netGradientAt(timeMin), gradient, freshMin, extensionLimit(freshMin, film.aged.imageLossStops, strategy.liftCap));
     case 'stand': {
       const timeMin = standTime(freshMin);
       return { timeMin, met: film.netGradientAt(timeMin) >= gradient * MET, capped: timeMin !== freshMin };

@@ -1,5 +1,5 @@
 import { targetGradient } from '../kinetics/targets';
-import { development } from './development';
+import { Development } from './development';
 import type { Worked } from './estimate';
 import { LN_GRADIENT_PER_GRADE, type Piece } from './observations';
 import { deviationsOf } from './posterior';
@@ -24,8 +24,8 @@ export function readingMarks({ request, fit, prediction }: Worked, pieces: reado
   return pieces.flatMap(({ evidence, setting }): ReadingMark[] => {
     if (setting.rollId !== request.rollId || (evidence.kind !== 'clip' && evidence.kind !== 'verdict')) return [];
     const situation = situationOf(setting, evidence.id, fit.released);
-    const { ratePerMin } = development(situation.conditions, deviationsOf(situation, situation.unknowns.map(({ key }) => fit.meanOf(key))));
+    const { ratePerMin } = new Development(situation.conditions, deviationsOf(situation, situation.unknowns.map(({ key }) => fit.meanOf(key))));
     const gradient = evidence.kind === 'clip' ? evidence.gradient : targetGradient(evidence.target.purpose, evidence.target.pushStops) * Math.exp(LN_GRADIENT_PER_GRADE * evidence.contrast);
-    return [{ pieceId: evidence.id, timeMin: (evidence.timeMin * ratePerMin) / prediction.ratePerMin, developedMin: evidence.timeMin, gradient }];
+    return [{ pieceId: evidence.id, timeMin: (evidence.timeMin * ratePerMin) / prediction.film.ratePerMin, developedMin: evidence.timeMin, gradient }];
   });
 }

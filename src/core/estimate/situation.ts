@@ -49,7 +49,8 @@ export function situationOf(setting: SituationInput, runId: string, released: Re
     stock: setting.stockId,
     developer: developerKey(setting.developer),
     pair,
-    brew: setting.brewId,
+    // What a mixing did is hardly more than a scatter: it is followed within a stock, so that the log falls into stocks.
+    brew: `${setting.brewId}|${setting.stockId}`,
     roll: setting.rollId,
     bench: '',
     school: setting.agitationId,

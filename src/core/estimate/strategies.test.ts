@@ -77,9 +77,9 @@ describe('a one-bath', () => {
   });
   test('longer than its time does little', () => {
     const { prediction } = workOut(sampleRequest({ developer: { kind: 'one-bath' }, temperatureC: 24 }));
-    const { gradientAt, timeMin } = prediction;
-    expect(gradientAt(timeMin * 2) / gradientAt(timeMin)).toBeLessThan(1.06);
-    expect(gradientAt(timeMin / 2) / gradientAt(timeMin)).toBeLessThan(0.9);
+    const { film, timeMin } = prediction;
+    expect(film.gradientAt(timeMin * 2) / film.gradientAt(timeMin)).toBeLessThan(1.06);
+    expect(film.gradientAt(timeMin / 2) / film.gradientAt(timeMin)).toBeLessThan(0.9);
   });
 });
 

@@ -102,11 +102,11 @@ function recommend(request: EstimateRequest, baseFogD: number, worked: Worked): 
   return { recommended: 'extend', reason: 'win-back' };
 }
 
-function developedFilm(conditions: Conditions, film: Prediction, id: StrategyId): DevelopedFilm {
+function developedFilm(conditions: Conditions, { film, timeMin }: Prediction, id: StrategyId): DevelopedFilm {
   return {
-    gradient: film.gradientAt(film.timeMin),
-    baseFogD: film.baseFogAt(film.timeMin),
-    fogD: film.fogAt(film.timeMin),
+    gradient: film.gradientAt(timeMin),
+    baseFogD: film.baseFogAt(timeMin),
+    fogD: film.fogAt(timeMin),
     maximumDensityD: conditions.film.maximumDensityD,
     lossStops: film.aged.imageLossStops,
     highlightShare: id === 'stand' ? STAND_HIGHLIGHT_SHARE : 1,

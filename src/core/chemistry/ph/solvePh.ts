@@ -15,12 +15,22 @@ export interface Solution {
 const LOWEST_PH = -1;
 const HIGHEST_PH = 15;
 
-/** Halvings of the pH range: 40 leave 1.5e-11. */
-const HALVINGS = 40;
+/** Steps of the root finder, and how near it comes. */
+const MOST_STEPS = 60;
+const NEAR_PH = 1e-9;
+
+/** Charge that counts as none, mol/l: it moves no pH in the sixth digit. */
+const NEUTRAL = 1e-13;
+
+/** Ionic product of water. */
+const WATER = 10 ** -PK_WATER;
+
+/** Half width of the bracket that a later round starts from. */
+const LATER_BRACKET_PH = 0.3;
 
 /** Rounds in which pH and ionic strength settle. */
-const ROUNDS = 12;
-const SETTLED_PH = 1e-6;
+const ROUNDS = 20;
+const SETTLED_PH = 1e-7;
 
 /**
  * pH of a solution at 25 °C, by mass action and charge balance with Davies activities.
@@ -37,10 +47,10 @@ export function solvePh(solution: Solution): { ph: number; ionicStrength: number
   let ionicStrength = solution.strongIons / 2;
   let ph = 7;
   for (let round = 0; round < ROUNDS; round++) {
-    const activity = davies(ionicStrength);
+    const ionised = ionisedBy(present, davies(ionicStrength));
     const before = ph;
-    ph = balance(present, solution.strongCharge, activity);
-    ionicStrength = solution.strongIons / 2 + halfSquares(present, ph, activity);
+    ph = neutralPh(ionised, solution.strongCharge, round === 0 ? null : ph);
+    ionicStrength = solution.strongIons / 2 + chargeSum(ionised, ph, true) / 2;
     if (Math.abs(ph - before) < SETTLED_PH) break;
   }
   return { ph, ionicStrength };
@@ -57,40 +67,84 @@ export function ionisedFractions(system: AcidSystem, ph: number, activity = 0): 
   const weights = [1];
   let charge = system.chargeProtonated;
   for (const pKa of system.pKas) {
-    // a(H)·[A]·γ(z−1) / ([HA]·γ(z)) = Ka, so the constant in concentrations moves by ((z−1)² − z²)·activity.
-    const shifted = pKa - ((charge - 1) ** 2 - charge ** 2) * activity;
-    weights.push((weights.at(-1) ?? 1) * 10 ** (ph - shifted));
+    weights.push((weights.at(-1) ?? 1) * 10 ** (ph - stepConstant(pKa, charge, activity)));
     charge -= 1;
   }
   const sum = weights.reduce((total, weight) => total + weight, 0);
   return weights.map((weight) => weight / sum);
 }
 
-type Present = readonly { system: AcidSystem; total: number }[];
+/** The acids of a solution at one ionic strength: their constants as factors, so that a pH costs one power of ten. */
+interface Ionised {
+  single: number;
+  acids: readonly { total: number; chargeProtonated: number; factors: readonly number[] }[];
+}
 
-function balance(present: Present, strongCharge: number, activity: number): number {
-  const single = 10 ** activity;
-  let low = LOWEST_PH;
-  let high = HIGHEST_PH;
-  for (let step = 0; step < HALVINGS; step++) {
-    const ph = (low + high) / 2;
-    let charge = strongCharge + (10 ** -ph - 10 ** (ph - PK_WATER)) * single;
-    for (const { system, total } of present) {
-      const fractions = ionisedFractions(system, ph, activity);
-      for (let k = 0; k < fractions.length; k++) charge += total * (fractions[k] ?? 0) * (system.chargeProtonated - k);
+function ionisedBy(present: readonly { system: AcidSystem; total: number }[], activity: number): Ionised {
+  return {
+    single: 10 ** activity,
+    acids: present.map(({ system: { chargeProtonated, pKas }, total }) => ({
+      total,
+      chargeProtonated,
+      factors: pKas.map((pKa, k) => 10 ** -stepConstant(pKa, chargeProtonated - k, activity)),
+    })),
+  };
+}
+
+/** The pH at which all charges cancel: they fall with pH, so that a bracket and false position (Illinois) find it. */
+function neutralPh(ionised: Ionised, strongCharge: number, near: number | null): number {
+  const charge = (ph: number): number => strongCharge + chargeSum(ionised, ph, false);
+  let low = near === null ? LOWEST_PH : near - LATER_BRACKET_PH;
+  let high = near === null ? HIGHEST_PH : near + LATER_BRACKET_PH;
+  let atLow = charge(low);
+  let atHigh = charge(high);
+  if (atLow < 0 || atHigh > 0) return near === null ? (atLow < 0 ? low : high) : neutralPh(ionised, strongCharge, null);
+  let side = 0;
+  for (let step = 0; step < MOST_STEPS && high - low > NEAR_PH; step++) {
+    // Charges grow by powers of ten towards the ends: there halving is faster.
+    const lopsided = atLow > 100 * -atHigh || -atHigh > 100 * atLow;
+    const ph = lopsided ? (low + high) / 2 : (low * atHigh - high * atLow) / (atHigh - atLow);
+    const at = charge(ph);
+    if (Math.abs(at) < NEUTRAL) return ph;
+    if (at > 0) {
+      low = ph;
+      atLow = at;
+      if (side === 1) atHigh /= 2;
+      side = 1;
+    } else {
+      high = ph;
+      atHigh = at;
+      if (side === -1) atLow /= 2;
+      side = -1;
     }
-    if (charge > 0) low = ph;
-    else high = ph;
   }
   return (low + high) / 2;
 }
 
-function halfSquares(present: Present, ph: number, activity: number): number {
-  const single = 10 ** activity;
-  let sum = (10 ** -ph + 10 ** (ph - PK_WATER)) * single;
-  for (const { system, total } of present) {
-    const fractions = ionisedFractions(system, ph, activity);
-    for (let k = 0; k < fractions.length; k++) sum += total * (fractions[k] ?? 0) * (system.chargeProtonated - k) ** 2;
+/** Sum of charges, or of their squares, of everything that takes part: H⁺, OH⁻ and the acids. */
+function chargeSum({ single, acids }: Ionised, ph: number, squared: boolean): number {
+  const power = 10 ** ph;
+  const hydrogen = single / power;
+  const hydroxide = power * WATER * single;
+  let sum = squared ? hydrogen + hydroxide : hydrogen - hydroxide;
+  for (const { total, chargeProtonated, factors } of acids) {
+    // The same weights as in ionisedFractions, without keeping them.
+    let charge = chargeProtonated;
+    let weight = 1;
+    let weights = 1;
+    let charges = squared ? charge * charge : charge;
+    for (let k = 0; k < factors.length; k++) {
+      weight *= power * (factors[k] ?? 0);
+      charge -= 1;
+      weights += weight;
+      charges += weight * (squared ? charge * charge : charge);
+    }
+    sum += (total * charges) / weights;
   }
-  return sum / 2;
+  return sum;
+}
+
+/** a(H)·[A]·γ(z−1) / ([HA]·γ(z)) = Ka, so the constant in concentrations moves by ((z−1)² − z²)·activity. */
+function stepConstant(pKa: number, charge: number, activity: number): number {
+  return pKa - ((charge - 1) ** 2 - charge ** 2) * activity;
 }

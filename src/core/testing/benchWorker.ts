@@ -1,0 +1,51 @@
+import { estimate, fitOf } from '../estimate/estimate';
+import { fitEvidence } from '../estimate/fit';
+import { study } from '../estimate/study';
+import { bigLog } from './bigLog';
+import { roomYears, sampleRequest } from './sampleRequest';
+
+/** What the bench measures in a worker of the browser, where these calls run for users: medians, ms. */
+export interface WorkerMedians {
+  yardstick: number;
+  estimate: number;
+  study: number;
+  wholeLog: number;
+}
+
+const THREE_PIECES = sampleRequest({
+  age: roomYears(25),
+  strategy: { id: 'extend' },
+  evidence: [
+    { kind: 'clip', id: 'clip', timeMin: 12, gradient: 0.42, baseFogD: 0.45, method: 'densities' },
+    { kind: 'drop', id: 'drop', rateRatio: 0.6, known: { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } } },
+    { kind: 'verdict', id: 'verdict', timeMin: 14, contrast: -1 },
+  ],
+});
+
+function median(call: () => unknown, rounds: number): number {
+  for (let round = 0; round < rounds / 4; round++) call();
+  const times: number[] = [];
+  for (let round = 0; round < rounds; round++) {
+    const from = performance.now();
+    call();
+    times.push(performance.now() - from);
+  }
+  return times.sort((a, b) => a - b)[rounds >> 1] ?? NaN;
+}
+
+/** A fixed amount of arithmetic: how fast this machine is at this moment. */
+function yardstick(): number {
+  let sum = 0;
+  for (let i = 1; i < 2_000_000; i++) sum += Math.sqrt(i) / i;
+  return sum;
+}
+
+const log = bigLog(500, 60, 40);
+const fit = fitOf(THREE_PIECES);
+const medians: WorkerMedians = {
+  yardstick: median(yardstick, 40),
+  estimate: median(() => estimate(THREE_PIECES), 200),
+  study: median(() => study(THREE_PIECES, fit), 80),
+  wholeLog: median(() => fitEvidence(log), 11),
+};
+postMessage(medians);
