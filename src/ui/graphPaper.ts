@@ -80,13 +80,17 @@ export function paperOptions(inks: Inks, x: { title: string; min?: number; max: 
     title: { display: true, text: title, color: inks.ink2, font: { family: 'Commissioner Variable', size: 13 } },
     grid: { color: inks.hair, lineWidth: 1 },
     border: { color: inks.ink2 },
-    ticks: { color: inks.ink2, maxTicksLimit: 8, font: { family: 'Commissioner Variable', size: 12 } },
+    // Few short numbers, never turned: nothing to measure and skip again on each redraw.
+    ticks: { color: inks.ink2, maxTicksLimit: 8, minRotation: 0, maxRotation: 0, autoSkip: false, sampleSize: 1, font: { family: 'Commissioner Variable', size: 12 } },
   });
   return {
     responsive: true,
     maintainAspectRatio: false,
     animation: false,
     events: [],
+    // Points come in order and in the chart's own shape.
+    parsing: false,
+    normalized: true,
     scales: { x: axis(x.title, x.max, x.min), y: axis(y.title, y.max) },
     plugins: { legend: { display: false }, tooltip: { enabled: false } },
   };

@@ -1,7 +1,7 @@
 import { readBackup, writeBackup } from '@/core/formats/backup';
 import type { EstimateRequest } from '@/core/estimate/request';
 import type { Piece } from '@/core/estimate/observations';
-import { study, type Study } from '@/core/estimate/study';
+import { glance, study, type Glance, type Study } from '@/core/estimate/study';
 import { nearestPieces, type LearningRecords } from '@/core/evidence/benchEvidence';
 import { learnFrom } from '@/core/evidence/learning';
 import { noRecords } from '@/core/formats/tables';
@@ -27,6 +27,8 @@ export const coreApi = {
     const listed = nearestPieces(learning.pieces, request, LISTED);
     return { ...study(request, learning.fitFor(request, muted), listed), listed };
   },
+  /** The estimate and its curve alone, while a slider moves. */
+  glance: (request: EstimateRequest, muted: readonly string[]): Glance => glance(request, learning.fitFor(request, muted), nearestPieces(learning.pieces, request, LISTED)),
   benchTimes: (rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number) => benchTimes(rolls, jugs, nowMs, learning),
   readBackup: (text: string) => readBackup(text),
   writeBackup,

@@ -15,6 +15,7 @@ import { PlanChoicesForm } from './PlanChoices';
 import { PlanLedger } from './PlanLedger';
 import { Strategies } from './Strategies';
 import { TimeHead } from './TimeHead';
+import { useTrial } from './trial';
 import type { PlanInHand } from './usePlanForm';
 import { WhatIf } from './WhatIf';
 
@@ -30,14 +31,14 @@ interface ChooseProps {
 
 /** One time, its band, its reasons, and everything that can change them. */
 export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) {
-  const { study, choices, current } = plan;
+  const { study, choices } = plan;
   const ready = study !== null && choices !== null;
   return (
     <>
       <div className="grid gap-x-12 gap-y-8 pt-3 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
         <div className="min-w-0">
           {ready ? (
-            <TimeHead study={study} choices={choices} current={current} units={units} />
+            <LiveTime plan={plan} units={units} />
           ) : (
             <p aria-live="polite" className="text-ink2">
               {choices !== null ? 'Working it out.' : 'Mend what is marked, and the time comes back.'}
@@ -45,9 +46,6 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
           )}
           {ready && (
             <>
-              <div className="mt-3">
-                <PlanLedger study={study} plan={plan} units={units} />
-              </div>
               <div className="mt-4">
                 <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, plan)]} />
               </div>
@@ -58,7 +56,7 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
         <div className="min-w-0 space-y-7">
           {ready && (
             <div>
-              <GradientChart study={study} />
+              <LiveChart plan={plan} />
               <WhatIf plan={plan} units={units} />
             </div>
           )}
@@ -68,6 +66,28 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
       {ready && <Strategies plan={plan} />}
     </>
   );
+}
+
+/** The time with its ledger, as it stands or as it is tried out. */
+function LiveTime({ plan, units }: { plan: PlanInHand; units: UnitChoice }) {
+  const found = useTrial(plan.trials)?.found;
+  const study = found?.glance ?? plan.study;
+  const choices = found?.choices ?? plan.choices;
+  if (study === null || choices === null) return null;
+  return (
+    <div className="contain-content">
+      <TimeHead study={study} choices={choices} current={plan.current} units={units} />
+      <div className="mt-3">
+        <PlanLedger study={study} plan={plan} units={units} />
+      </div>
+    </div>
+  );
+}
+
+/** The curve, as it stands or as it is tried out. */
+function LiveChart({ plan }: { plan: PlanInHand }) {
+  const study = useTrial(plan.trials)?.found?.glance ?? plan.study;
+  return study === null ? null : <GradientChart study={study} />;
 }
 
 /** Cautions that follow from the choices, beside those that follow from the estimate. */

@@ -1,9 +1,9 @@
 'use client';
 
 import type { LedgerRow } from '@/core/estimate/result';
+import type { Glance } from '@/core/estimate/study';
 import { formatMinutes } from '@/core/units/duration';
 import { formatNumber, type UnitChoice } from '@/core/units/quantity';
-import type { RollStudy } from '@/workers/coreApi';
 import { Ledger, type LedgerLine } from '@/ui/Ledger';
 import { LedgerRowFields } from './LedgerRowFields';
 import { rowWords, sourceWords } from './ledgerWords';
@@ -17,7 +17,7 @@ const SILENT_SHARE = 0.02;
 const DECIDED: readonly LedgerRow['id'][] = ['base', 'temperature', 'agitation', 'strategy', 'target'];
 
 /** The ledger of an estimate, in words. A row opens to its reason, its source and the fields that change it; the product stays exact. */
-export function PlanLedger({ study, plan, units }: { study: RollStudy; plan: PlanInHand; units: UnitChoice }) {
+export function PlanLedger({ study, plan, units }: { study: Glance; plan: PlanInHand; units: UnitChoice }) {
   const { request, estimate } = study;
   const lines = estimate.ledger
     .filter((row) => DECIDED.includes(row.id) || Math.abs((row.ratio ?? 1) - 1) > SILENT_RATIO || row.varianceShare > SILENT_SHARE)

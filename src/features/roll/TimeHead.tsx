@@ -1,16 +1,16 @@
 'use client';
 
+import type { Glance } from '@/core/estimate/study';
 import { developerName } from '@/core/plan/mixSheet';
 import type { PlanChoices } from '@/core/plan/planForm';
 import { formatMinutes } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
-import type { RollStudy } from '@/workers/coreApi';
 import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
 import { lowerFirst } from './ledgerWords';
 
 /** The one number, and its band to scale. */
-export function TimeHead({ study, choices, current, units }: { study: RollStudy; choices: PlanChoices; current: boolean; units: UnitChoice }) {
+export function TimeHead({ study, choices, current, units }: { study: Glance; choices: PlanChoices; current: boolean; units: UnitChoice }) {
   const { timeMin, band } = study.estimate;
   return (
     <div aria-live="polite" className={classes(!current && 'opacity-60')}>

@@ -3,6 +3,7 @@
 import { organicAgents } from '@/core/chemistry/organicAgents';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { Slider } from '@/ui/Slider';
+import { useTrial } from './trial';
 import type { PlanInHand } from './usePlanForm';
 
 /** Range of the temperature slider, °C: where people pour. */
@@ -15,14 +16,15 @@ const AGENT = { least: 0.25, most: 2, steps: 40 };
 
 /** What if it were warmer, thinner, pushed: the time follows while the hand moves. */
 export function WhatIf({ plan, units }: { plan: PlanInHand; units: UnitChoice }) {
-  const { form, change } = plan;
+  const { tryOut } = plan;
+  const form = useTrial(plan.trials)?.form ?? plan.form;
   const number = (value: number | string, otherwise: number): number => (typeof value === 'number' ? value : otherwise);
   const agent = organicAgents[form.agentId];
   return (
     <fieldset className="mt-4">
       <legend className="sr-only">What if</legend>
       <div className="grid gap-x-7 gap-y-1 sm:grid-cols-3">
-        <Slider label="What if" shown={formatQuantity(number(form.temperatureC, 20), 'temperature', units)} value={number(form.temperatureC, 20)} {...TEMPERATURE_C} onChange={(temperatureC) => change({ temperatureC })} />
+        <Slider label="What if" shown={formatQuantity(number(form.temperatureC, 20), 'temperature', units)} value={number(form.temperatureC, 20)} {...TEMPERATURE_C} onChange={(temperatureC) => tryOut({ temperatureC })} />
         {form.developerKind === 'improvised' && (
           <Slider
             label="Strength"
@@ -31,7 +33,7 @@ export function WhatIf({ plan, units }: { plan: PlanInHand; units: UnitChoice })
             min={agent.usualPerL * AGENT.least}
             max={agent.usualPerL * AGENT.most}
             step={agent.usualPerL / AGENT.steps}
-            onChange={(agentPerL) => change({ agentPerL })}
+            onChange={(agentPerL) => tryOut({ agentPerL })}
           />
         )}
         {form.developerKind === 'concentrate' && (
@@ -40,7 +42,7 @@ export function WhatIf({ plan, units }: { plan: PlanInHand; units: UnitChoice })
             shown={`${formatNumber(number(form.concentrateParts, 1), 1)}+${formatNumber(number(form.waterParts, 0), 1)}`}
             value={number(form.waterParts, 0)}
             {...WATER_PARTS}
-            onChange={(waterParts) => change({ waterParts })}
+            onChange={(waterParts) => tryOut({ waterParts })}
           />
         )}
         {form.developerKind !== 'one-bath' && (
@@ -49,7 +51,7 @@ export function WhatIf({ plan, units }: { plan: PlanInHand; units: UnitChoice })
             shown={formatQuantity(number(form.pushStops, 0), 'stops', units)}
             value={number(form.pushStops, 0)}
             {...PUSH_STOPS}
-            onChange={(pushStops) => change({ pushStops })}
+            onChange={(pushStops) => tryOut({ pushStops })}
           />
         )}
       </div>

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { EstimateRequest } from '@/core/estimate/request';
 import type { Brew } from '@/core/formats/records';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
@@ -12,11 +12,15 @@ import type { RollDossier } from '@/data/queries';
 import { useLearned } from '@/features/learning/useLearned';
 import { coreWorker } from '@/workers/core';
 import type { RollStudy } from '@/workers/coreApi';
+import { Trials } from './trial';
 
 /** The plan of a roll while it is being chosen. */
 export interface PlanInHand {
   form: PlanForm;
   change: (part: Partial<PlanForm>) => void;
+  /** Changes a field while a hand moves: the time follows at once, the rest of the page when it rests. */
+  tryOut: (part: Partial<PlanForm>) => void;
+  trials: Trials;
   /** Chooses a strategy with what belongs to it. */
   chooseStrategy: (id: PlanForm['strategyId']) => void;
   /** What the form decides; null while something in it is wrong. */
@@ -29,18 +33,23 @@ export interface PlanInHand {
   current: boolean;
 }
 
+/** How long a slider must rest before the page follows it, ms. */
+const REST_MS = 180;
+
 /** Keeps the plan's form as typed, reads it, and asks the worker for the estimate. */
 export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly Brew[], nowMs: number): PlanInHand {
   const { roll, stock, plan } = dossier;
   const [form, setForm] = useState<PlanForm>(() => planFormInHand(roll, stock, plan, draft));
-  const change = useCallback(
-    (part: Partial<PlanForm>) => {
-      const next = { ...form, ...part };
+  const latest = useRef(form);
+  const replace = useCallback(
+    (next: PlanForm) => {
+      latest.current = next;
       setForm(next);
       void keepDraft(planDraftKey(roll.id), next).catch(() => undefined);
     },
-    [form, roll.id],
+    [roll.id],
   );
+  const change = useCallback((part: Partial<PlanForm>) => replace({ ...latest.current, ...part }), [replace]);
   const read = useMemo(() => readPlanForm(form, { formatId: roll.formatId }, jugs), [form, roll.formatId, jugs]);
   const choices = read.ok ? read.value : null;
   const errors = useMemo(() => (read.ok ? {} : Object.fromEntries([...read.problems].reverse().map(({ path, message }) => [path, message]))), [read]);
@@ -50,10 +59,62 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
     return estimateRequestFor(roll, stock, choices, brew, nowMs);
   }, [choices, jugs, roll, stock, nowMs]);
   const learned = useLearned(new Date(nowMs).getFullYear());
+  const { tryOut, trials } = useTryOut({ roll, stock, jugs, nowMs, latest, replace });
   const study = useStudy(request, form.muted, learned);
   const key = useMemo(() => studyKey(request, form.muted, learned), [request, form.muted, learned]);
-  const chooseStrategy = useCallback((id: PlanForm['strategyId']) => change(withStrategy(form, id, jugs)), [change, form, jugs]);
-  return { form, change, chooseStrategy, choices, errors, study, current: study !== null && study.key === key };
+  const chooseStrategy = useCallback((id: PlanForm['strategyId']) => replace(withStrategy(latest.current, id, jugs)), [replace, jugs]);
+  const current = study !== null && study.key === key;
+  useEffect(() => {
+    if (current && latest.current === form) trials.set(null);
+  }, [current, form, trials]);
+  return { form, change, tryOut, trials, chooseStrategy, choices, errors, study, current };
+}
+
+interface TryOut extends Pick<RollDossier, 'roll' | 'stock'> {
+  jugs: readonly Brew[];
+  nowMs: number;
+  latest: React.RefObject<PlanForm>;
+  replace: (form: PlanForm) => void;
+}
+
+function useTryOut({ roll, stock, jugs, nowMs, latest, replace }: TryOut): Pick<PlanInHand, 'tryOut' | 'trials'> {
+  const [trials] = useState(() => new Trials());
+  const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => {
+    const settle = (): void => {
+      if (rest.current === undefined) return;
+      clearTimeout(rest.current);
+      rest.current = undefined;
+      replace(latest.current);
+    };
+    window.addEventListener('pagehide', settle);
+    return () => {
+      window.removeEventListener('pagehide', settle);
+      settle();
+    };
+  }, [latest, replace]);
+  const tryOut = useCallback(
+    (part: Partial<PlanForm>) => {
+      const form = { ...latest.current, ...part };
+      latest.current = form;
+      trials.set({ form, found: trials.current()?.found ?? null });
+      clearTimeout(rest.current);
+      rest.current = setTimeout(() => {
+        rest.current = undefined;
+        replace(latest.current);
+      }, REST_MS);
+      const read = readPlanForm(form, { formatId: roll.formatId }, jugs);
+      if (!read.ok) return;
+      const brew = jugs.find(({ id }) => id === read.value.brewId) ?? null;
+      void coreWorker()
+        .glance(estimateRequestFor(roll, stock, read.value, brew, nowMs), form.muted)
+        .then((glance) => {
+          if (latest.current === form && trials.current() !== null) trials.set({ form, found: { choices: read.value, glance } });
+        });
+    },
+    [roll, stock, jugs, nowMs, latest, replace, trials],
+  );
+  return { tryOut, trials };
 }
 
 /** What a study is about; null while there is nothing to ask. */

@@ -1,0 +1,37 @@
+import { useSyncExternalStore } from 'react';
+import type { Glance } from '@/core/estimate/study';
+import type { PlanChoices, PlanForm } from '@/core/plan/planForm';
+
+/** A plan as it is tried out while a hand moves a slider: the form at once, the estimate a moment later. */
+export interface Trial {
+  form: PlanForm;
+  /** Null until the first estimate of this trial has come. */
+  found: { choices: PlanChoices; glance: Glance } | null;
+}
+
+/**
+ * Keeps a trial beside the page's own state, so that a moving slider redraws the time, its ledger and its curve, and not the
+ * whole roll. At rest there is none.
+ */
+export class Trials {
+  private trial: Trial | null = null;
+  private readonly listeners = new Set<() => void>();
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly current = (): Trial | null => this.trial;
+
+  set(trial: Trial | null): void {
+    if (trial === this.trial) return;
+    this.trial = trial;
+    for (const listener of this.listeners) listener();
+  }
+}
+
+/** The trial of this moment; null at rest. */
+export function useTrial(trials: Trials): Trial | null {
+  return useSyncExternalStore(trials.subscribe, trials.current, () => null);
+}
