@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { coffeeRequest } from '../src/core/testing/sampleRequest';
 import { estimate, completeRequest } from '../src/core/estimate/estimate';
@@ -6,6 +7,18 @@ test('an estimate over HTTP is the core’s', async ({ request }) => {
   const answer = await request.post('/api/estimate', { data: coffeeRequest });
   expect(answer.status()).toBe(200);
   expect(await answer.json()).toEqual(JSON.parse(JSON.stringify(estimate(completeRequest(coffeeRequest)))));
+});
+
+test('evidence moves it, and the examples of the documentation work as they stand', async ({ request }) => {
+  const bodies = [...(await readFile('docs/api.md', 'utf8')).matchAll(/-d '(\{[^']*\})'/g)].map(([, body]) => JSON.parse(body ?? '') as { evidence?: unknown[] });
+  expect(bodies.some(({ evidence }) => evidence?.length === 5)).toBe(true);
+  for (const data of bodies) expect((await request.post('/api/estimate', { data })).status()).toBe(200);
+  const clip = { kind: 'clip', id: 'clip', timeMin: 11, gradient: 0.4, method: 'densities' };
+  const answer = await request.post('/api/estimate', { data: { ...coffeeRequest, evidence: [clip] } });
+  expect(((await answer.json()) as { timeMin: number }).timeMin).toBeGreaterThan(estimate(completeRequest(coffeeRequest)).timeMin);
+  const bad = await request.post('/api/estimate', { data: { ...coffeeRequest, evidence: [{ ...clip, timeMin: -1 }] } });
+  expect(bad.status()).toBe(422);
+  expect(((await bad.json()) as { problems: { path: string }[] }).problems[0]?.path).toBe('evidence[0].timeMin');
 });
 
 test('every problem has its path and a sentence', async ({ request }) => {

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { root, run, tool } from './shell.mjs';
 
 /** Everything that a build depends on. */
-const sources = ['src', 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'];
+const sources = ['src', 'docs/method.md', 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'];
 
 function newestMs(path) {
   const stat = statSync(path);

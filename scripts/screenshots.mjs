@@ -17,12 +17,12 @@ const phone = { width: 390, height: 844 };
 /** Every main view: its file, the size, the light, and how to get there. */
 const views = [
   { file: 'bench-day', path: '/' },
-  { file: 'bench-phone', path: '/', size: phone },
   { file: 'new-roll', path: '/rolls/new' },
   { file: 'roll-identify', path: '/rolls/tin-3#identify', ready: identified },
-  { file: 'roll-identify-phone', path: '/rolls/tin-3#identify', size: phone, light: 'dim', ready: identified },
   { file: 'roll-choose', path: '/rolls/tin-3', ready: chosen },
-  { file: 'roll-choose-dim', path: '/rolls/tin-3', light: 'dim', ready: chosen },
+  { file: 'roll-test', path: '/rolls/tin-3#test', ready: testing },
+  { file: 'drop-test-phone', path: '/rolls/tin-3#test', size: phone, ready: dropTest },
+  { file: 'clip-test', path: '/rolls/tin-3#test', light: 'dim', ready: clipTest },
   { file: 'roll-mix', path: '/rolls/instruments' },
   { file: 'roll-run', path: '/rolls/portraits' },
   { file: 'roll-judge', path: '/rolls/barograph' },
@@ -47,6 +47,34 @@ async function chosen(page) {
   await page.getByTestId('band').waitFor();
   await page.locator('canvas').first().waitFor();
   await page.waitForTimeout(300);
+}
+
+/** The tests alone: the stage that chooses is folded. */
+async function testing(page) {
+  await page.locator('#choose').getByRole('button', { name: /^Choose/ }).first().click();
+  await page.locator('#test canvas').waitFor();
+  await page.locator('#test').evaluate((section) => section.scrollIntoView());
+  await page.waitForTimeout(300);
+}
+
+async function dropTest(page) {
+  await testing(page);
+  await page.getByRole('button', { name: 'Start a drop test' }).click();
+  await page.getByRole('button', { name: 'The drops are on: start' }).click();
+  await page.clock.runFor(41_300);
+  await page.getByRole('button', { name: /The known one is dark/ }).click();
+  await page.clock.runFor(22_000);
+  await page.getByRole('heading', { name: 'Drop test', exact: true }).evaluate((heading) => heading.scrollIntoView());
+}
+
+async function clipTest(page) {
+  await testing(page);
+  await page.getByRole('button', { name: 'Take a clip' }).click();
+  const press = (row, density) => page.getByRole('radiogroup', { name: row }).getByRole('radio', { name: `Density ${density}` }).click();
+  await press('Clear film', '0.45');
+  await press('Thin tone', '0.60');
+  await press('Dense tone', '1.50');
+  await page.getByRole('heading', { name: 'Clip test', exact: true }).evaluate((heading) => heading.scrollIntoView());
 }
 
 async function atTank(page) {

@@ -80,8 +80,8 @@ export function paperOptions(inks: Inks, x: { title: string; min?: number; max: 
     title: { display: true, text: title, color: inks.ink2, font: { family: 'Commissioner Variable', size: 13 } },
     grid: { color: inks.hair, lineWidth: 1 },
     border: { color: inks.ink2 },
-    // Few short numbers, never turned: nothing to measure and skip again on each redraw.
-    ticks: { color: inks.ink2, maxTicksLimit: 8, minRotation: 0, maxRotation: 0, autoSkip: false, sampleSize: 1, font: { family: 'Commissioner Variable', size: 12 } },
+    // Few short numbers, never turned: nothing to skip again on each redraw.
+    ticks: { color: inks.ink2, maxTicksLimit: 8, minRotation: 0, maxRotation: 0, autoSkip: false, font: { family: 'Commissioner Variable', size: 12 } },
   });
   return {
     responsive: true,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { anyRequest } from '../testing/anyRequest';
+import { anyEvidence, anyRequest } from '../testing/anyRequest';
 import { estimate, estimateFrom } from './estimate';
 import { estimateSchema } from './result';
 
@@ -26,5 +26,30 @@ test('20 000 requests with one value spoilt: a problem with a path, or finite nu
       else for (const problem of answer.problems) expect(problem.message.length).toBeGreaterThan(0);
     }),
     { numRuns: 20_000 },
+  );
+});
+
+test('10 000 requests with up to four pieces of evidence, sound, absurd or contradictory: finite, whole, and the ledger multiplies out', () => {
+  fc.assert(
+    fc.property(anyRequest, fc.array(anyEvidence, { minLength: 1, maxLength: 4 }), (request, evidence) => {
+      const answer = estimate({ ...request, evidence: evidence.map((piece, index) => ({ ...piece, id: `${index}` })) });
+      expect(estimateSchema.safeParse(answer).success).toBe(true);
+      const product = answer.ledger.reduce((running, row) => (row.ratio === null ? row.timeMin : running * row.ratio), 1);
+      expect(Math.abs(product / answer.timeMin - 1)).toBeLessThan(1e-9);
+    }),
+    { numRuns: 10_000 },
+  );
+});
+
+test('10 000 requests with one value of their evidence spoilt: a problem with a path, never a number that is not one', () => {
+  const spoilt = fc.oneof(fc.constant(Number.NaN), fc.constant(-1), fc.constant(1e300), fc.constant(null), fc.double(), fc.string(), fc.object());
+  fc.assert(
+    fc.property(anyRequest, anyEvidence, fc.nat(), spoilt, (request, evidence, which, value) => {
+      const keys = Object.keys(evidence).filter((key) => key !== 'id');
+      const answer = estimateFrom({ ...request, evidence: [{ ...evidence, [keys[which % keys.length] ?? 'kind']: value }] });
+      if (answer.ok) expect([answer.value.timeMin, answer.value.band.lowMin, answer.value.band.highMin].every(Number.isFinite)).toBe(true);
+      else for (const problem of answer.problems) expect(problem.path).toMatch(/^evidence/);
+    }),
+    { numRuns: 10_000 },
   );
 });

@@ -1,3 +1,4 @@
+import Link from 'next/link';
 import { developerFamilies, developerFamilyIds } from '@/core/chemistry/developerFamilies';
 import { organicAgentIds, organicAgents } from '@/core/chemistry/organicAgents';
 import { stockFamilies, stockFamilyIds } from '@/core/films/stockFamilies';
@@ -19,13 +20,13 @@ const terms = [
   ['Clearing time', 'The time a scrap of film takes to turn clear in the fixer. Fix for twice as long.'],
 ] as const;
 
-/** What the numbers are built from. The method in full is in docs/method.md. */
+/** What the numbers are built from. The method in full stands beside it. */
 export function Handbook() {
   return (
     <div className="space-y-10">
       <div>
         <h1>Handbook</h1>
-        <p className="mt-1 max-w-[70ch] text-ink2">What every estimate starts from. Numbers here are our estimates where nothing else is said, and each is as wide as the band it makes.</p>
+        <p className="mt-1 max-w-[70ch] text-ink2">What every estimate starts from. Numbers here are our estimates where nothing else is said, and each is as wide as the band it makes. <Link href="/handbook/method">The method in full</Link> gives every formula with its source.</p>
       </div>
       <section aria-labelledby="terms">
         <h2 id="terms">Terms</h2>

@@ -13,7 +13,7 @@ import { classes } from '@/ui/classes';
 import { PinNote } from './PinNote';
 import { PlanChoicesForm } from './PlanChoices';
 import { PlanLedger } from './PlanLedger';
-import { Strategies } from './Strategies';
+import { Strategies, StrategyCurves } from './Strategies';
 import { TimeHead } from './TimeHead';
 import { useTrial } from './trial';
 import type { PlanInHand } from './usePlanForm';
@@ -34,37 +34,36 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
   const { study, choices } = plan;
   const ready = study !== null && choices !== null;
   return (
-    <>
-      <div className="grid gap-x-12 gap-y-8 pt-3 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
-        <div className="min-w-0">
-          {ready ? (
-            <LiveTime plan={plan} units={units} />
-          ) : (
-            <p aria-live="polite" className="text-ink2">
-              {choices !== null ? 'Working it out.' : 'Mend what is marked, and the time comes back.'}
-            </p>
-          )}
-          {ready && (
-            <>
-              <div className="mt-4">
-                <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, plan)]} />
-              </div>
-              <PinRow dossier={dossier} plan={plan} rolls={rolls} units={units} />
-            </>
-          )}
-        </div>
-        <div className="min-w-0 space-y-7">
-          {ready && (
-            <div>
-              <LiveChart plan={plan} />
-              <WhatIf plan={plan} units={units} />
+    <div className="grid gap-x-12 gap-y-8 pt-3 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
+      <div className="min-w-0">
+        {ready ? (
+          <LiveTime plan={plan} units={units} />
+        ) : (
+          <p aria-live="polite" className="text-ink2">
+            {choices !== null ? 'Working it out.' : 'Mend what is marked, and the time comes back.'}
+          </p>
+        )}
+        {ready && (
+          <>
+            <div className="mt-4">
+              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, plan)]} />
             </div>
-          )}
-          <PlanChoicesForm plan={plan} jugs={jugs} units={units} />
-        </div>
+            <PinRow dossier={dossier} plan={plan} rolls={rolls} units={units} />
+            <Strategies plan={plan} />
+          </>
+        )}
       </div>
-      {ready && <Strategies plan={plan} />}
-    </>
+      <div className="min-w-0 space-y-7">
+        {ready && (
+          <div>
+            <LiveChart plan={plan} />
+            <WhatIf plan={plan} units={units} />
+          </div>
+        )}
+        <PlanChoicesForm plan={plan} jugs={jugs} units={units} />
+        {ready && <StrategyCurves plan={plan} />}
+      </div>
+    </div>
   );
 }
 

@@ -34,9 +34,9 @@ export function EvidenceList({ dossier, plan, rolls, units }: { dossier: RollDos
           const effect = effects.find(({ pieceId }) => pieceId === id);
           const conflicts = estimate.conflicts.filter(({ pieceId }) => pieceId === id);
           return (
-            <li key={id} className="rule-row flex items-baseline gap-3">
-              <input id={`piece-${id}`} type="checkbox" className="relative top-[3px] size-5 shrink-0" checked={!off} onChange={() => toggle(id)} />
-              <label htmlFor={`piece-${id}`} className="min-w-0 flex-1 cursor-pointer">
+            <li key={id} className="rule-row grid grid-cols-[20px_minmax(0,1fr)] items-baseline gap-x-3 gap-y-1 sm:grid-cols-[20px_minmax(0,1fr)_auto]">
+              <input id={`piece-${id}`} type="checkbox" className="relative top-[3px] size-5" checked={!off} onChange={() => toggle(id)} />
+              <label htmlFor={`piece-${id}`} className="min-w-0 cursor-pointer">
                 <span className={classes(off && 'text-ink2 line-through')}>{pieceWords(piece)}</span>
                 <span className="block text-[13px] leading-tight text-ink2">{pieceOrigin(piece, rollId, rolls, units)}</span>
                 {conflicts.map((conflict) => (
@@ -45,7 +45,7 @@ export function EvidenceList({ dossier, plan, rolls, units }: { dossier: RollDos
                   </span>
                 ))}
               </label>
-              <span className="text-right text-[14px] whitespace-nowrap text-ink2">
+              <span className="col-start-2 text-[14px] text-ink2 sm:col-start-3 sm:text-right sm:whitespace-nowrap">
                 {off || effect === undefined ? 'switched off' : `without it ${formatMinutes(effect.timeWithoutMin)}`}
                 {piece.setting.rollId === rollId && piece.evidence.kind !== 'verdict' && (
                   <button type="button" className="act-plain ml-3" onClick={() => void dropEvidence(id).then((record) => setTaken(record ?? null))}>

@@ -62,7 +62,7 @@ const findingWords: Record<RollDossier['evidence'][number]['finding']['kind'], [
 
 /** What was tested on a roll, counted. */
 function evidenceCount(evidence: RollDossier['evidence']): string {
-  const kinds = [...new Set(evidence.map(({ finding }) => finding.kind))];
+  const kinds = (Object.keys(findingWords) as (keyof typeof findingWords)[]).filter((kind) => evidence.some(({ finding }) => finding.kind === kind));
   return kinds
     .map((kind) => {
       const count = evidence.filter(({ finding }) => finding.kind === kind).length;

@@ -16,6 +16,9 @@ interface PatchRowProps {
   error?: string;
 }
 
+/** The light table behind the patches. */
+const WHITE = '#ffffff';
+
 /** Greys of known density on white, to hold a strip against. */
 export function PatchRow({ id, label, hint, value, onChange, error }: PatchRowProps) {
   return (
@@ -25,7 +28,7 @@ export function PatchRow({ id, label, hint, value, onChange, error }: PatchRowPr
           <Label className="font-[620]">{label}</Label>
           <span className="text-[13px] text-ink2">{hint}</span>
         </div>
-        <div className="mt-1 flex max-w-[880px] flex-wrap bg-white p-2">
+        <div className="mt-1 flex max-w-[880px] flex-wrap p-2" style={{ background: WHITE }}>
           {EYE_PATCHES_D.map((densityD) => {
             const grey = patchGrey(densityD);
             return (
@@ -33,7 +36,7 @@ export function PatchRow({ id, label, hint, value, onChange, error }: PatchRowPr
                 key={densityD}
                 value={densityD}
                 aria-label={`Density ${formatNumber(densityD, 2)}`}
-                className="group flex h-[72px] min-w-[44px] flex-1 cursor-pointer items-end justify-center focus:outline-none data-focus:outline-3 data-focus:outline-offset-2 data-focus:outline-[var(--focus)] data-checked:outline-3 data-checked:outline-offset-[-6px] data-checked:outline-[var(--heat)]"
+                className="group flex h-[72px] min-w-[44px] flex-1 cursor-pointer items-end justify-center focus:outline-none data-focus:outline-3 data-focus:outline-offset-2 data-focus:outline-[var(--focus)] data-checked:shadow-[inset_0_0_0_3px_#000,inset_0_0_0_6px_#fff]"
                 style={{ background: `rgb(${grey} ${grey} ${grey})`, color: grey > 128 ? '#000' : '#fff' }}
               >
                 <span className="pb-1 text-[12px]">{formatNumber(densityD, 2)}</span>

@@ -1,0 +1,170 @@
+import { expect, test, type Page } from '@playwright/test';
+import { MORNING, choose, openDemo, recordsOf } from './bench';
+
+const seconds = (text: string): number => text.split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
+const timeOf = async (page: Page): Promise<number> => seconds((await page.getByTestId('time').first().textContent()) ?? '');
+
+/** Width of the band in the words beside the time, as a ratio of its ends. */
+async function bandRatio(page: Page): Promise<number> {
+  const text = (await page.getByTestId('band').first().textContent()) ?? '';
+  const [low = '', high = ''] = text.match(/\d+:\d+(:\d+)?/g) ?? [];
+  return seconds(high) / seconds(low);
+}
+
+/** Opens the tests of a roll, with the stage that chooses folded. */
+async function openTests(page: Page): Promise<void> {
+  await openDemo(page, '/rolls/tin-3#test');
+  await expect(page.getByRole('heading', { name: 'What would narrow this' })).toBeVisible();
+  await page.locator('#choose').getByRole('button', { name: /^Choose/ }).first().click();
+  await expect(page.getByTestId('time')).toHaveCount(1);
+}
+
+test('a clip by eye goes into the evidence, narrows the band, and can be switched off, removed and brought back', async ({ page }) => {
+  await openTests(page);
+  const [time, width] = [await timeOf(page), await bandRatio(page)];
+  await page.getByRole('button', { name: 'Take a clip' }).click();
+  await expect(page.getByText('In the dark, unroll the paper')).toBeVisible();
+  await page.getByRole('radiogroup', { name: 'Clear film' }).getByRole('radio', { name: 'Density 0.45' }).click();
+  await page.getByRole('radiogroup', { name: 'Thin tone' }).getByRole('radio', { name: 'Density 0.45' }).click();
+  await page.getByRole('radiogroup', { name: 'Dense tone' }).getByRole('radio', { name: 'Density 1.00' }).click();
+  await expect(page.getByTestId('clip-gradient')).toHaveText('Average gradient 0.26');
+  await page.getByRole('button', { name: 'Put it into the evidence' }).click();
+
+  const line = page.getByRole('checkbox', { name: /Clip of 14:00, by eye: gradient 0.26/ });
+  await expect(line).toBeChecked();
+  await expect.poll(() => timeOf(page)).toBeGreaterThan(time);
+  expect(await bandRatio(page)).toBeLessThan(width);
+  await expect(page.locator('#test')).toContainText('1 drop test, 1 clip test');
+
+  // Off: the time goes back to what it was. On again: it moves once more.
+  await line.uncheck();
+  await expect.poll(() => timeOf(page)).toBe(time);
+  await line.check();
+  await expect.poll(() => timeOf(page)).toBeGreaterThan(time);
+
+  await page.getByRole('listitem').filter({ hasText: 'Clip of 14:00' }).getByRole('button', { name: 'Remove' }).click();
+  await expect(line).toHaveCount(0);
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(line).toBeChecked();
+});
+
+test('a drop test keeps its clocks over a reload, counts pairs, and puts the ratio into the evidence', async ({ page }) => {
+  await page.clock.install({ time: MORNING });
+  await openTests(page);
+  await page.getByRole('button', { name: 'Start a drop test' }).click();
+  await choose(page, 'The developer that you know', 'Hydroquinone syrup concentrate');
+  await page.getByRole('button', { name: 'The drops are on: start' }).click();
+  const stop = page.getByRole('button', { name: /The known one is dark: stop/ });
+  const box = await stop.boundingBox();
+  expect(Math.min(box?.height ?? 0, box?.width ?? 0)).toBeGreaterThanOrEqual(64);
+  await page.clock.runFor(30_000);
+  await stop.click();
+  await page.reload();
+  await page.locator('#test').getByRole('button', { name: 'Start a drop test' }).click();
+  await expect(page.getByRole('button', { name: /The known one, stopped/ })).toContainText('30.');
+  await page.clock.runFor(30_000);
+  await page.getByRole('button', { name: /The brew is dark: stop/ }).click();
+  await expect(page.getByRole('list', { name: 'Pairs so far' }).getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByTestId('drop-ratio')).toContainText(/works 0\.[45]\d times as fast as the known one\. A second pair/);
+
+  await page.getByRole('button', { name: 'Another pair: the drops are on' }).click();
+  await page.clock.runFor(20_000);
+  await page.getByRole('button', { name: /The known one is dark: stop/ }).click();
+  await page.clock.runFor(25_000);
+  await page.getByRole('button', { name: /The brew is dark: stop/ }).click();
+  await expect(page.getByTestId('drop-ratio')).toContainText(/to about \d+ %/);
+  await page.getByRole('button', { name: 'Put it into the evidence' }).click();
+  await expect(page.getByRole('checkbox', { name: /times as fast as hydroquinone syrup concentrate 1\+31/ })).toBeChecked();
+});
+
+test('later evidence shows the pinned time beside the new one, and says why it moved', async ({ page }) => {
+  await openDemo(page, '/rolls/tin-3');
+  await page.getByRole('button', { name: /^Pin .* and mix$/ }).click();
+  await page.locator('#test').getByRole('button', { name: /^Test/ }).first().click();
+  await expect(page.getByText('it still stands')).toBeVisible();
+  await page.getByRole('button', { name: 'A chart time' }).click();
+  await page.getByLabel('Its time').fill('25');
+  await page.getByRole('button', { name: 'Put it into the evidence' }).click();
+  const note = page.locator('#test').getByRole('status').first();
+  await expect(note).toContainText(/Pinned at \d+:\d\d, now \d+:\d\d \(\+\d+ %\)/);
+  await expect(note).toContainText('It moved because of “A leaflet says 25:00 in instant coffee, 40 g/l” (this roll');
+});
+
+test('a reading that cannot be is told, and nothing of it is lost', async ({ page }) => {
+  await openTests(page);
+  await page.getByRole('button', { name: 'Take a clip' }).click();
+  await page.getByRole('radio', { name: 'By densities' }).click();
+  await page.getByRole('textbox', { name: 'Clear film' }).fill('0.4');
+  await page.getByRole('textbox', { name: 'Thin tone', exact: true }).fill('1.3');
+  await page.getByRole('textbox', { name: 'Dense tone', exact: true }).fill('0.6');
+  await expect(page.getByText('The denser tone is thinner than the thin one')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Put it into the evidence' })).toBeDisabled();
+  await page.getByRole('textbox', { name: 'Dense tone', exact: true }).fill('thick');
+  await expect(page.getByText('Dense tone: give a number from 0 to 4 D.')).toBeVisible();
+  await page.reload();
+  await page.locator('#test').getByRole('button', { name: 'Take a clip' }).click();
+  await expect(page.getByRole('textbox', { name: 'Dense tone', exact: true })).toHaveValue('thick');
+  await expect(page.getByRole('textbox', { name: 'Thin tone', exact: true })).toHaveValue('1.3');
+  expect((await recordsOf(page, 'aetas-demo')).evidence).toHaveLength(1);
+});
+
+test('sliders move the time while the hand moves, and the page follows when it rests', async ({ page }) => {
+  await openDemo(page, '/rolls/tin-3');
+  await expect(page.getByTestId('time')).toBeVisible();
+  const before = await timeOf(page);
+  await page.getByRole('slider', { name: 'What if' }).focus();
+  for (let press = 0; press < 4; press++) await page.keyboard.press('ArrowRight');
+  await expect.poll(() => timeOf(page)).toBeLessThan(before);
+  await expect(page.locator('#temperatureC')).toHaveValue('22');
+  await page.reload();
+  await expect(page.locator('#temperatureC')).toHaveValue('22');
+});
+
+test('a ledger row opens to its reason and its fields, and the total moves as they change', async ({ page }) => {
+  await openDemo(page, '/rolls/tin-3');
+  await expect(page.getByTestId('time')).toBeVisible();
+  const before = await timeOf(page);
+  const ledger = page.getByRole('table', { name: 'Ledger of the development time' });
+  await ledger.getByRole('button', { name: /^20\.0 °C/ }).click();
+  await expect(ledger.getByText('Source: published relation.')).toBeVisible();
+  await ledger.getByLabel('Temperature', { exact: true }).fill('24');
+  await expect.poll(() => timeOf(page)).toBeLessThan(before * 0.8);
+  await expect(ledger.locator('tfoot')).toContainText((await page.getByTestId('time').textContent()) ?? '');
+});
+
+test('choosing Stand thins the developer, and leaving it brings back what was there', async ({ page }) => {
+  await openDemo(page, '/rolls/instruments');
+  await page.locator('#choose').getByRole('button', { name: /^Choose/ }).first().click();
+  const water = page.locator('#waterParts');
+  await expect(water).toHaveValue('50');
+  await expect(page.getByText('Stand is recommended: nobody knows how it was exposed')).toBeVisible();
+  await page.getByRole('radio', { name: /^Stand/ }).first().check();
+  await expect(water).toHaveValue('77');
+  await expect(page.locator('#agitationId')).toHaveText('Stand, one wake-up at half time');
+  await page.getByRole('radio', { name: /^Extend/ }).first().check();
+  await expect(water).toHaveValue('50');
+  await expect(page.locator('#agitationId')).toHaveText('First 30 s, then 10 s each minute');
+});
+
+test('a one-bath has its own time, no bromide, and neither stop nor fixer at the tank', async ({ page }) => {
+  await openDemo(page, '/rolls/tin-3');
+  await page.getByRole('radio', { name: 'One-bath' }).click();
+  await page.locator('#temperatureC').fill('24');
+  await choose(page, 'Agitation', 'Continuous rotation');
+  await expect(page.getByTestId('time')).toHaveText('4:00');
+  await expect(page.locator('#bromideGPerL')).toHaveCount(0);
+  await choose(page, 'Agitation', /^Gentle only/);
+  await expect(page.getByText('gentle only below 24 °C')).toBeVisible();
+  await page.getByRole('button', { name: /^Pin .* and mix$/ }).click();
+  await page.locator('#run').getByRole('button', { name: /^Run/ }).first().click();
+  const steps = page.getByRole('list', { name: 'Wet steps' });
+  await expect(steps).toContainText('Develop and fix');
+  await expect(steps.getByText('Fix', { exact: true })).toHaveCount(0);
+});
+
+test('the method can be read in the app', async ({ page }) => {
+  await openDemo(page, '/handbook');
+  await page.getByRole('link', { name: 'The method in full' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'The method, as built' })).toBeVisible();
+  await expect(page.getByRole('table').first()).toBeVisible();
+});
