@@ -127,6 +127,19 @@ async function sliderWork(page) {
   return rounds.sort((a, b) => a - b)[3];
 }
 
+/** A fixed amount of arithmetic on the main thread, ms: how fast this machine is at this moment. */
+async function pageYardstick(page) {
+  return page.evaluate(() => {
+    const times = Array.from({ length: 15 }, () => {
+      const from = performance.now();
+      let sum = 0;
+      for (let i = 1; i < 2_000_000; i++) sum += Math.sqrt(i) / i;
+      return sum > 0 ? performance.now() - from : 0;
+    });
+    return times.sort((a, b) => a - b)[7];
+  });
+}
+
 async function longestTask(page, act) {
   await page.evaluate(() => {
     window.longest = 0;
@@ -168,7 +181,9 @@ async function benchBrowser() {
     });
     report('typing in the plan: longest task over 50 ms, 0 for none', typing, 'ms', 50);
 
-    report('a move of the slider: work of the main thread until it is painted, median', await sliderWork(page), 'ms', 16);
+    const slider = await sliderWork(page);
+    report('a move of the slider: work of the main thread until it is painted, median', slider, 'ms', 16);
+    report('  as a multiple of two million roots and quotients on the same thread', slider / (await pageYardstick(page)), '×');
     await benchWorker(page);
 
     await page.goto(`${address}/rolls/tin-3#identify`);

@@ -73,24 +73,40 @@ export function PaperChart({ label, heightPx, x, y, lines, marks }: PaperChartPr
   const { title: xTitle, min: xMin, max: xMax } = x;
   const { title: yTitle, max: yMax } = y;
   useEffect(() => {
-    // Options are resolved anew at some cost: only when an axis changes.
-    if (chart.current !== null) chart.current.options = paperOptions(inks, { title: xTitle, min: xMin, max: xMax }, { title: yTitle, max: yMax });
-  }, [inks, xTitle, xMin, xMax, yTitle, yMax]);
-  useEffect(() => {
     const made = chart.current;
     if (made === null) return;
-    lines(inks).forEach(({ points, ...look }, index) => {
-      const dataset = made.data.datasets[index];
-      if (dataset === undefined) made.data.datasets.push({ data: points, pointRadius: 0, borderWidth: 0, ...look });
-      else Object.assign(dataset, look, { data: points });
-    });
+    // Axes are laid out anew at some cost: only when they change.
+    made.options = paperOptions(inks, { title: xTitle, min: xMin, max: xMax }, { title: yTitle, max: yMax });
     made.update('none');
-  }, [inks, lines, marks, xTitle, xMin, xMax, yTitle, yMax]);
+  }, [inks, xTitle, xMin, xMax, yTitle, yMax]);
+  useEffect(() => {
+    if (chart.current !== null) redraw(chart.current, lines(inks));
+  }, [inks, lines, marks, xMin, xMax, yMax]);
   return (
     <div className="contain-strict" style={{ height: heightPx }}>
       <canvas ref={canvas} role="img" aria-label={label} />
     </div>
   );
+}
+
+/** Draws lines on axes that stand: points of the same number are moved, others laid out anew. */
+function redraw(chart: Chart<'line'>, lines: PaperLine[]): void {
+  const [along, up] = [chart.scales.x, chart.scales.y];
+  const moves = along !== undefined && up !== undefined && lines.length === chart.data.datasets.length && lines.every(({ points }, index) => points.length === chart.getDatasetMeta(index).data.length);
+  lines.forEach(({ points, ...look }, index) => {
+    const dataset = chart.data.datasets[index];
+    if (dataset === undefined) chart.data.datasets.push({ data: points, pointRadius: 0, borderWidth: 0, ...look });
+    else Object.assign(dataset, look, { data: points });
+  });
+  if (!moves) return chart.update('none');
+  lines.forEach(({ points, borderWidth }, index) => {
+    const { data, dataset } = chart.getDatasetMeta(index);
+    points.forEach(({ x, y }, at) => Object.assign(data[at] as PointElement, { x: along.getPixelForValue(x), y: up.getPixelForValue(y) }));
+    if (!(dataset instanceof LineElement)) return;
+    dataset.points = data as PointElement[];
+    Object.assign(dataset.options, { borderWidth: borderWidth ?? 0 });
+  });
+  chart.draw();
 }
 
 function pick({ left, right, top, bottom }: { left: number; right: number; top: number; bottom: number }): Pick<Paper, 'left' | 'right' | 'top' | 'bottom'> {

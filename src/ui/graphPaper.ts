@@ -64,10 +64,10 @@ export function paperPlugin(inks: Inks): Plugin<'line'> {
 /**
  * The next round number for the end of an axis.
  * @param value largest value to show; above 0
- * @example roundUp(27.05) // 28
+ * @example roundUp(27.05) // 30
  */
 export function roundUp(value: number): number {
-  const step = 10 ** Math.floor(Math.log10(value)) / 5;
+  const step = 10 ** Math.floor(Math.log10(value)) / 2;
   return Number((Math.ceil(value / step - 1e-9) * step).toPrecision(6));
 }
 

@@ -90,6 +90,7 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
     band: { lowMin, highMin, coverage: 0.8 },
     lnSd: Math.log(highMin / lowMin) / (2 * Z80),
     ledger: ledger(request, fit, posterior, prediction, lnTimeSlopes),
+    familyTimeMin: conditions.baseTimeMin,
     ph: conditions.strength === null ? null : REFERENCE_BREW_PH + conditions.strength.phShift,
     freshTimeMin: prediction.freshTimeMin,
     gradient: {

@@ -29,6 +29,8 @@ export const estimateSchema = z.object({
   /** Standard deviation of ln(time). */
   lnSd: z.number(),
   ledger: z.array(ledgerRowSchema),
+  /** Time of the base row before any evidence, min. */
+  familyTimeMin: z.number(),
   /** pH of an improvised brew at 25 °C; null for a bought one. */
   ph: z.number().nullable(),
   /** Time for the same film when fresh, min: what Hold gives. */

@@ -32,7 +32,7 @@ export function rowWords(row: LedgerRow, request: EstimateRequest, estimate: Est
       return knownTime === undefined
         ? {
             label: baseLabel(request),
-            note: `${formatMinutes(row.timeMin)} for fresh film at ${formatQuantity(developer.kind === 'one-bath' ? 21.5 : 20, 'temperature', units)}, to the scan gradient${row.source === 'user' ? '; a chart time decides it' : ''}`,
+            note: baseNote(row, request, estimate, units),
             explanation:
               developer.kind === 'one-bath'
                 ? 'Six minutes at 21 to 22 °C, common practice for this class. It runs to completion, so that a little longer does little.'
@@ -114,6 +114,16 @@ function baseLabel({ film, developer }: EstimateRequest): string {
       return 'One-bath developer-fixer, fresh';
   }
 }
+
+function baseNote(row: LedgerRow, { developer }: EstimateRequest, { familyTimeMin }: Estimate, units: UnitChoice): string {
+  const at = formatQuantity(developer.kind === 'one-bath' ? 21.5 : 20, 'temperature', units);
+  if (row.source === 'user') return `fresh film at ${at}, to the scan gradient; a chart time decides it`;
+  const moved = row.timeMin / familyTimeMin;
+  return `fresh film at ${at}, to the scan gradient${Math.abs(Math.log(moved)) < NOTICED ? '' : `; the family’s ${formatMinutes(familyTimeMin)}, moved by what was learned`}`;
+}
+
+/** A change of the base that is smaller is not told. */
+const NOTICED = 0.01;
 
 function strategyRow({ strategy }: EstimateRequest, { gradient, freshTimeMin }: Estimate): RowWords {
   const nets = `net gradient ${formatNumber(gradient.net, 2)} for ${formatNumber(gradient.target, 2)} wanted`;
