@@ -108,6 +108,17 @@ test('a reading that cannot be is told, and nothing of it is lost', async ({ pag
   expect((await recordsOf(page, 'aetas-demo')).evidence).toHaveLength(1);
 });
 
+test('a reading that contradicts everything else is named, and counts for less', async ({ page }) => {
+  await openTests(page);
+  await page.getByRole('button', { name: 'Take a clip' }).click();
+  await page.getByRole('radio', { name: 'By densities' }).click();
+  await page.getByRole('textbox', { name: 'Clear film' }).fill('0.45');
+  await page.getByRole('textbox', { name: 'Thin tone', exact: true }).fill('0.5');
+  await page.getByRole('textbox', { name: 'Dense tone', exact: true }).fill('3.9');
+  await page.getByRole('button', { name: 'Put it into the evidence' }).click();
+  await expect(page.getByText(/It says a higher gradient than everything else, \d+\.\d standard deviations off, so it counts for \d+ % of its weight\./)).toBeVisible();
+});
+
 test('sliders move the time while the hand moves, and the page follows when it rests', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3');
   await expect(page.getByTestId('time')).toBeVisible();

@@ -3,6 +3,8 @@ import Dexie from 'dexie';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { readBackup } from '@/core/formats/backup';
 import { rollSchema, type Plan } from '@/core/formats/records';
+import { settingRecordFor } from '@/core/evidence/settingRecordFor';
+import { evidence as evidenceStep } from '@/core/formats/migrations/evidence';
 import { runProgress } from '@/core/schedule/runState';
 import { importRecords, wipeRecords } from './backups';
 import { mixBrewOf, pourAway } from './brews';
@@ -10,6 +12,7 @@ import { AetasDatabase, database } from './database';
 import { demoRecords } from './demo/demoRecords';
 import { seedDemo } from './demo/seedDemo';
 import { dropDraft, keepDraft, readDraft } from './drafts';
+import { dropEvidence, evidenceDraftKey, keepEvidence, restoreEvidence } from './evidence';
 import { dropPhoto, keepPhoto, restorePhoto } from './photos';
 import { noOwnPriors } from '@/core/films/rollForm';
 import { stayAt } from '@/core/films/storageStay';
@@ -182,6 +185,35 @@ describe('large acts', () => {
   });
 });
 
+describe('evidence', () => {
+  test('kept with a copy of its setting, its draft gone; taken away and put back; gone with the roll', async () => {
+    const plan = await planOfPortraits();
+    const setting = settingRecordFor(plan, null, NOW);
+    await keepDraft(evidenceDraftKey('portraits', 'fog'), { timeMin: 12 });
+    const id = await keepEvidence('portraits', setting, { kind: 'fog', timeMin: 12, method: 'eye', baseFogD: 0.5 });
+    expect(await readDraft(evidenceDraftKey('portraits', 'fog'))).toBeUndefined();
+    const record = await dropEvidence(id);
+    expect(record).toMatchObject({ rollId: 'portraits', setting: { temperatureC: 20 }, finding: { baseFogD: 0.5 } });
+    expect(await database().evidence.get(id)).toBeUndefined();
+    if (record !== undefined) await restoreEvidence(record);
+    expect(await database().evidence.get(id)).toEqual(record);
+    await removeRoll('portraits');
+    expect(await database().evidence.get(id)).toBeUndefined();
+    await undoLast();
+    expect(await database().evidence.get(id)).toEqual(record);
+  });
+  test('a finding that cannot be is not stored', async () => {
+    const plan = await planOfPortraits();
+    await expect(keepEvidence('portraits', settingRecordFor(plan, null, NOW), { kind: 'fog', timeMin: -1, method: 'eye', baseFogD: 0.5 })).rejects.toThrow();
+  });
+  test('a run is laid out with what it was set up with: the brew’s age and use at that moment', async () => {
+    const plan = await planOfPortraits();
+    const run = await database().runs.get(await layOutRun(plan));
+    expect(run?.setup).toMatchObject({ developer: plan.developer, agitationId: plan.agitationId, brewId: plan.brewId, target: plan.target });
+    expect(run?.setup?.wear.ageH).toBeGreaterThan(0);
+  });
+});
+
 describe('migrations of the browser database', () => {
   /** A roll as version 1 stored it. */
   const oldRoll = { id: 'old', createdMs: NOW, updatedMs: NOW, label: 'Tin 1', stockId: 's', formatId: 'sheet45', expiredYear: 1971, expiredYearSd: 2, storageId: 'cellar', exposure: { state: 'unknown', year: null, index: null }, note: '' };
@@ -199,6 +231,29 @@ describe('migrations of the browser database', () => {
     expect(rolls[1]).toMatchObject({ hints: [], storage: [{ placeId: 'attic' }] });
     fresh.close();
     await Dexie.delete(name);
+  });
+  test('a file of version 3: plans and pins learn of evidence, runs take their set-up from their plan', () => {
+    const now = demoRecords(NOW);
+    const old = structuredClone(now) as unknown as Record<string, Record<string, unknown>[]>;
+    delete old.evidence;
+    const strip = (record: Record<string, unknown>, ...names: string[]): void => names.forEach((name) => Reflect.deleteProperty(record, name));
+    for (const plan of old.plans ?? []) {
+      strip(plan, 'muted', 'ambientC');
+      strip(plan.pinned as Record<string, unknown>, 'evidenceIds');
+    }
+    for (const run of old.runs ?? []) {
+      strip(run, 'setup');
+      strip(run.pinned as Record<string, unknown>, 'evidenceIds');
+    }
+    const read = readBackup(JSON.stringify({ format: 'aetas-records', version: 3, exportedAt: '2026-11-24', records: old }));
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    expect(read.value.evidence).toEqual([]);
+    expect(read.value.plans.every(({ muted, ambientC, pinned }) => muted.length === 0 && ambientC === null && pinned?.evidenceIds.length === 0)).toBe(true);
+    for (const run of read.value.runs) expect(run.setup).toEqual(now.runs.find(({ id }) => id === run.id)?.setup);
+  });
+  test('a run of version 3 whose plan is gone keeps no set-up', () => {
+    const changed = evidenceStep.change({ plans: [], runs: [{ id: 'run', planId: 'gone', pinned: { timeMin: 9 } }, 'gibberish'] });
+    expect(changed.runs).toEqual([{ id: 'run', planId: 'gone', pinned: { timeMin: 9, evidenceIds: [] }, setup: null }, 'gibberish']);
   });
   test('a file of version 1 takes the same step', () => {
     const stock = { id: 's', createdMs: NOW, updatedMs: NOW, name: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, own: {} };

@@ -10,7 +10,7 @@ import { narrowingFacts } from '../estimate/narrowingFacts';
 import { estimateRequestFor } from './estimateRequestFor';
 import { developerName, mixSheet } from './mixSheet';
 import { nextAction } from './nextAction';
-import { initialPlanForm, planFormOf, readPlanForm, type PlanForm } from './planForm';
+import { initialPlanForm, planFormOf, readPlanForm, withStrategy, type PlanForm } from './planForm';
 import { planFormInHand } from './planInHand';
 import { planFacts } from './planFacts';
 import { rollStanding } from './rollStages';
@@ -108,7 +108,34 @@ describe('from roll and plan to a request', () => {
   });
 });
 
+describe('choosing a strategy', () => {
+  const start = initialPlanForm(film);
+  test('a stand thins a kitchen brew to a third and leaves the tank alone; leaving it brings everything back', () => {
+    const stand = withStrategy(start, 'stand', []);
+    expect(stand).toMatchObject({ strategyId: 'stand', agitationId: 'stand', agentPerL: 13.3, ascorbicGPerL: 5.3, sodaGPerL: 18 });
+    expect(withStrategy(stand, 'stand', [])).toEqual(stand);
+    expect(withStrategy(stand, 'extend', [])).toEqual({ ...start, strategyId: 'extend' });
+  });
+  test('a concentrate is diluted to a third of its usual strength', () => {
+    expect(withStrategy({ ...start, developerKind: 'concentrate' }, 'stand', [])).toMatchObject({ concentrateParts: 1, waterParts: 77 });
+  });
+  test('a form that does not read stays as typed, and a one-bath knows no stand', () => {
+    expect(withStrategy({ ...start, agentPerL: 'much' }, 'stand', [])).toMatchObject({ agentPerL: 'much', agitationId: 'stand' });
+    expect(withStrategy({ ...start, developerKind: 'one-bath' }, 'stand', [])).toMatchObject({ agitationId: start.agitationId, beforeStand: null });
+  });
+  test('a one-bath and a room temperature read as choices; an impossible one is told', () => {
+    expect(choicesOf({ developerKind: 'one-bath', ambientC: 17 })).toMatchObject({ developer: { kind: 'one-bath' }, ambientC: 17, bromideGPerL: 0 });
+    const read = readPlanForm({ ...start, ambientC: 400 }, film, []);
+    expect(read).toMatchObject({ ok: false, problems: [{ path: 'ambientC' }] });
+  });
+  test('a stand that is not thin, and a one-bath moved the wrong way, are facts for the cautions', () => {
+    expect(planFacts(film, choicesOf({ strategyId: 'stand' })).thickStand).toBe(true);
+    expect(planFacts(film, choicesOf({ developerKind: 'one-bath', temperatureC: 24, agitationId: 'gentle' })).oneBath).toEqual({ continuous: false, warm: true, pushed: false });
+  });
+});
+
 describe('what goes into the jug', () => {
+  test('a one-bath comes from its kit', () => expect(mixSheet({ kind: 'one-bath' }, 0, 500).map(({ id }) => id)).toEqual(['water', 'top-up']));
   test('half a litre of standard coffee: 27 g soda, 8 g ascorbic acid, 20 g coffee (common practice, halved)', () => {
     const amounts = Object.fromEntries(mixSheet(choicesOf().developer, 1, 500).map(({ id, amount }) => [id, amount]));
     expect(amounts).toMatchObject({ water: 375, soda: 27, ascorbic: 8, 'instant-coffee': 20, bromide: 0.5, 'top-up': 500 });

@@ -59,6 +59,12 @@ describe('wet steps', () => {
   test('brittle film soaks for six minutes', () => {
     expect(wetSteps(600, 'stand', usualWetChoice({ remJet: false, longSoak: true, fixMin: 6, carbonateBrew: true }))[0]?.durationS).toBe(360);
   });
+  test('a one-bath needs neither stop nor fixer', () => {
+    const kinds = wetSteps(240, 'continuous', usualWetChoice({ remJet: false, longSoak: false, fixMin: 5, carbonateBrew: false }), true).map(({ kind }) => kind);
+    expect(kinds).toContain('develop');
+    expect(kinds).not.toContain('stop');
+    expect(kinds).not.toContain('fix');
+  });
   test('every school makes valid steps', () => {
     for (const stopId of stopSchoolIds) {
       for (const washId of washSchoolIds) {

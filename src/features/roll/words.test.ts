@@ -1,6 +1,11 @@
 import { describe, expect, test } from 'vitest';
-import { estimate } from '@/core/estimate/estimate';
+import { completeRequest, estimate } from '@/core/estimate/estimate';
+import type { EvidenceInput } from '@/core/estimate/evidenceSchema';
+import type { Piece } from '@/core/estimate/observations';
 import { ledgerRowIds } from '@/core/estimate/parameters';
+import { piecesOf } from '@/core/estimate/pieces';
+import { study } from '@/core/estimate/study';
+import { settingRecordFor } from '@/core/evidence/settingRecordFor';
 import { soundCondition } from '@/core/films/conditionFacts';
 import { stayAt } from '@/core/films/storageStay';
 import type { Plan, Roll, Run, Verdict } from '@/core/formats/records';
@@ -9,9 +14,12 @@ import { rollStanding, stageIds } from '@/core/plan/rollStages';
 import { demoInputs } from '@/core/testing/demoInputs';
 import { roomYears, sampleRequest } from '@/core/testing/sampleRequest';
 import type { RollDossier } from '@/data/queries';
+import { testWords, testsByCost } from '@/features/tests/testWords';
+import { conflictWords, percentWords, pieceOrigin, pieceWords, shiftReasonWords } from './evidenceWords';
 import { lowerFirst, rangeWords, rowWords, sourceWords } from './ledgerWords';
 import { ageWords, rollLine, rollShortLine, storageWords } from './rollWords';
 import { developedFor, stageSummary } from './stageWords';
+import { shadowWords } from './strategyWords';
 
 const metric = { temperature: 'C', volume: 'ml' } as const;
 const us = { temperature: 'F', volume: 'floz' } as const;
@@ -101,7 +109,7 @@ describe('stages in one line', () => {
   const verdict: Verdict = { ...stamps, runId: 'x', rollId: 'x', contrast: -1, fog: 'slight', shadows: 'thin', evenness: 'even', defects: [], note: '' };
   const dossier = (part: Partial<RollDossier> = {}): RollDossier => {
     const whole = { roll, stock, plan: undefined, brew: undefined, run: undefined, verdict: undefined, planDraft: undefined, ...part };
-    return { ...whole, evidence: [], standing: rollStanding(whole.roll, stock, whole.plan, whole.run, whole.verdict) };
+    return { evidence: [], ...whole, standing: rollStanding(whole.roll, stock, whole.plan, whole.run, whole.verdict) };
   };
   const line = (id: (typeof stageIds)[number], part: Partial<RollDossier> = {}) => stageSummary(id, dossier(part), null, metric, 2026);
 
@@ -118,6 +126,18 @@ describe('stages in one line', () => {
     expect(line('judge', { plan, run: hung })).toBe('Judge the dry negatives');
     expect(line('judge', { plan, run: hung, verdict })).toBe('Contrast a little soft · fog slight veil');
   });
+  test('tests are counted by kind', () => {
+    const finding = (kind: 'drop' | 'fog'): RollDossier['evidence'][number] => ({
+      ...stamps,
+      rollId: 'x',
+      setting: settingRecordFor(plan, null, NOW),
+      finding: kind === 'fog' ? { kind, timeMin: 12, method: 'eye', baseFogD: 0.5 } : { kind, pairs: [{ brewS: 60, knownS: 30 }], known: { kind: 'one-bath' } },
+      note: '',
+    });
+    expect(line('test')).toBe('Optional: what would narrow the band, and by how much');
+    expect(line('test', { plan })).toBe('No test was taken');
+    expect(line('test', { evidence: [finding('fog'), finding('drop'), finding('drop')] })).toBe('2 drop tests, 1 measured base + fog');
+  });
   test('how long it really developed', () => {
     expect(developedFor(run)).toBeNull();
     expect(developedFor(hung)).toBe('15:25');
@@ -125,5 +145,56 @@ describe('stages in one line', () => {
   test('a forbidden roll says so in every stage', () => {
     const nitrate: Roll = { ...roll, formatId: 'cine35', hints: [{ kind: 'stamp', year: 1950, slackYears: 0 }] };
     for (const id of stageIds) expect(line(id, { roll: nitrate })).toMatch(/not to be processed here/);
+  });
+});
+
+describe('evidence in words', () => {
+  const request = sampleRequest({ rollId: 'x', age: roomYears(20) });
+  const pieceOf = (evidence: EvidenceInput): Piece => piecesOf(completeRequest({ ...request, evidence: [evidence] }))[0] as Piece;
+  const clip = pieceOf({ kind: 'clip', id: 'clip', timeMin: 11, gradient: 0.44, baseFogD: 0.4, method: 'densities' });
+  test.each<[EvidenceInput, string]>([
+    [{ kind: 'chart', id: 'a', timeMin: 8, source: 'leaflet' }, 'A leaflet says 8:00 in instant coffee, 40 g/l'],
+    [{ kind: 'drop', id: 'b', rateRatio: 0.5, known: { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } } }, 'Drop test: 0.50 times as fast as metol–hydroquinone borax powder, undiluted'],
+    [{ kind: 'clip', id: 'c', timeMin: 11, gradient: 0.44, method: 'eye' }, 'Clip of 11:00, by eye: gradient 0.44'],
+    [{ kind: 'fog', id: 'd', timeMin: 12, baseFogD: 0.5, method: 'densities' }, 'Base + fog 0.50 after 12:00, by densities'],
+    [{ kind: 'verdict', id: 'e', timeMin: 14, contrast: -1 }, 'Run of 14:00, judged a little soft'],
+  ])('%j', (evidence, words) => expect(pieceWords(pieceOf(evidence))).toBe(words));
+  test('where it comes from', () => {
+    expect(pieceOrigin(clip, 'x', [], metric)).toBe('this roll · instant coffee, 40 g/l · 20.0 °C');
+    expect(pieceOrigin(clip, 'y', [{ ...roll, id: 'x', label: 'Tin 4' }], us)).toBe('Tin 4 · instant coffee, 40 g/l · 68.0 °F');
+    expect(pieceOrigin(clip, 'y', [], metric)).toMatch(/^another roll/);
+  });
+  test('per cent more, less, or next to nothing', () => expect([1.123, 0.9, 1.001].map(percentWords)).toEqual(['+12 %', '−10 %', 'under 1 %']));
+  test('a conflict says what, how far, and what to do', () => {
+    expect(conflictWords({ pieceId: 'clip', measure: 'gradient', distanceSd: 4.26, above: true, weight: 0.49 })).toBe(
+      'It says a higher gradient than everything else, 4.3 standard deviations off, so it counts for 49 % of its weight. Check what was written down, or switch it off.',
+    );
+  });
+  test('why a pin moved: the piece by its words, a row by its label', () => {
+    const whole = { ...study(completeRequest({ ...request, evidence: [clip.evidence] })), listed: [clip] };
+    expect(shiftReasonWords({ kind: 'evidence', pieceId: 'clip', ratio: 1.1 }, whole, metric, [])).toBe('“Clip of 11:00, by densities: gradient 0.44, base + fog 0.40” (this roll, +10 %)');
+    expect(shiftReasonWords({ kind: 'evidence', pieceId: 'gone', ratio: 1.1 }, whole, metric, [])).toBe('later evidence (+10 %)');
+    expect(shiftReasonWords({ kind: 'row', rowId: 'temperature', ratio: 0.8 }, whole, metric, [])).toBe('20.0 °C (−20 %)');
+  });
+  test('a base that evidence moved says from where', () => {
+    const moved = completeRequest({ ...request, evidence: [{ kind: 'verdict', id: 'v', timeMin: 12, contrast: -2 }] });
+    const answer = estimate(moved);
+    expect(rowWords(answer.ledger[0] as (typeof answer.ledger)[number], moved, answer, metric).note).toMatch(/the family’s 12:50, moved by what was learned/);
+  });
+});
+
+describe('strategies and tests in words', () => {
+  test('shadows', () => {
+    expect(shadowWords(null)).toBe('none usable');
+    expect(shadowWords({ zoneStops: 0, separationD: 0.171 })).toBe('0.17 D, from the deepest');
+    expect(shadowWords({ zoneStops: 1, separationD: 0.2 })).toBe('0.20 D, 1 stop up');
+  });
+  test('every test is a sentence with its cost', () => {
+    for (const id of testsByCost) {
+      const { sentence, cost } = testWords(id, 13.9);
+      expect(sentence).toMatch(/^[A-Z].*\.$/);
+      expect(cost).not.toBe('');
+    }
+    expect(testWords('clip', 13.9).sentence).toBe('Develop a clip for 13:55 and read its densities.');
   });
 });
