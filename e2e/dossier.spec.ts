@@ -46,7 +46,7 @@ test('storage is a history: places follow each other, and their ends move by key
   await expect(page.getByText('Temperature: give 60 °C or less.')).toBeVisible();
   await page.getByRole('textbox', { name: 'About' }).first().fill('22');
   await page.getByRole('button', { name: 'It moved' }).click();
-  await expect(page.getByRole('slider')).toHaveCount(2);
+  await expect(page.getByRole('slider', { name: /^End of stay/ })).toHaveCount(2);
   const { rolls } = await recordsOf(page, 'aetas-demo');
   const stored = (rolls as { id: string; storage: { temperatureC: number }[] }[]).find(({ id }) => id === 'tin-3');
   expect(stored?.storage[0]?.temperatureC).toBe(22);

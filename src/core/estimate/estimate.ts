@@ -62,7 +62,7 @@ export function estimate(request: EstimateRequest, fit: Fit = fitOf(request)): E
 
 /** The fit of a request's own evidence. */
 export function fitOf(request: EstimateRequest): Fit {
-  return request.evidence.length === 0 && request.knownTime === undefined ? noEvidence : fitEvidence(piecesOf(request));
+  return request.evidence.length === 0 && request.knownTime === undefined ? noEvidence : fitEvidence(piecesOf(request), pairKey(request));
 }
 
 /** The estimate together with what it was made from; see `estimate`. */

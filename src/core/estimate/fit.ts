@@ -55,11 +55,12 @@ const SETTLED_WEIGHT = 0.02;
 /**
  * Fits all unknowns to all evidence: maximum a posteriori, Laplace covariance, and conflicting pieces weighed down.
  * @param pieces evidence with its settings; none gives the prior
+ * @param about the pair of stock and developer that is asked about, if one is
  * @returns the fit. Same pieces, same fit.
  * Source: docs/method.md. Weighing after Huber 1964, on distances with the piece itself left out.
  */
-export function fitEvidence(pieces: readonly Piece[]): Fit {
-  const { observations, released } = observationsOf(pieces);
+export function fitEvidence(pieces: readonly Piece[], about: string | null = null): Fit {
+  const { observations, released } = observationsOf(pieces, about);
   const places = placesOf(observations);
   const problem = leastSquares(observations, places);
   const readings = observations.flatMap(({ pieceId, readings: own }) => own.map(({ measure }) => ({ pieceId, measure })));

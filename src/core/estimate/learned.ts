@@ -4,6 +4,7 @@ import type { Piece } from './observations';
 import { piecesOf } from './pieces';
 import type { EstimateRequest } from './request';
 import type { Estimate } from './result';
+import { pairKey } from './situation';
 
 /**
  * Fits a request's own evidence together with what was learned elsewhere.
@@ -14,7 +15,7 @@ import type { Estimate } from './result';
 export function fitWith(request: EstimateRequest, learned: readonly Piece[], muted: readonly string[] = []): Fit {
   const off = new Set(muted);
   const pieces = [...learned, ...piecesOf(request)].filter(({ evidence }) => !off.has(evidence.id));
-  return pieces.length === 0 ? noEvidence : fitEvidence(pieces);
+  return pieces.length === 0 ? noEvidence : fitEvidence(pieces, pairKey(request));
 }
 
 /** Estimates a request with what was learned elsewhere; see `fitWith`. */

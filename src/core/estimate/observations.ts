@@ -45,10 +45,13 @@ const LEAST_GRADIENT = 0.02;
 /**
  * Turns evidence into observations of the model.
  * @param pieces evidence with its settings
- * @returns one observation for each piece, and the pairs whose chart time is known
+ * @param about the pair of stock and developer that is asked about: a chart time of this pair decides it. Chart times of other
+ *   pairs tell of their stock and their developer as far as both are known.
+ * @returns one observation for each piece, and the pairs that a chart time decides
  */
-export function observationsOf(pieces: readonly Piece[]): { observations: Observation[]; released: Set<string> } {
-  const released = new Set(pieces.filter(({ evidence }) => evidence.kind === 'chart').map(({ setting }) => pairKey(setting)));
+export function observationsOf(pieces: readonly Piece[], about: string | null = null): { observations: Observation[]; released: Set<string> } {
+  const decided = about !== null && pieces.some(({ evidence, setting }) => evidence.kind === 'chart' && pairKey(setting) === about);
+  const released = new Set(decided ? [about] : []);
   return { observations: pieces.map((piece) => observe(piece, released)), released };
 }
 

@@ -27,6 +27,8 @@ const bands: [what: string, minutes: number[], request: Partial<EstimateRequestI
     [5, 6, 7],
     { developer: { kind: 'concentrate', familyId: 'hydroquinone-syrup', parts: { concentrate: 9, water: 291 } }, film: { familyId: 'pan-cubic-medium', iso: 125 } },
   ],
+  ['one-bath at 22 °C, gentle', [6], { developer: { kind: 'one-bath' }, temperatureC: 22, agitationId: 'gentle' }],
+  ['one-bath at 24 °C, continuous', [4], { developer: { kind: 'one-bath' }, temperatureC: 24, agitationId: 'continuous' }],
 ];
 
 describe('common practice lies inside the prior band', () => {

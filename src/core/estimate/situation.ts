@@ -39,7 +39,7 @@ export function pairKey(setting: Pick<SituationInput, 'stockId' | 'developer'>):
  * Looks up the tables for a setting and names its unknowns.
  * @param setting a valid setting
  * @param runId name of the run: what happens in one run only is shared with nothing
- * @param released pairs of stock and developer with a chart time of their own
+ * @param released pairs of stock and developer that a chart time decides
  */
 export function situationOf(setting: SituationInput, runId: string, released: ReadonlySet<string>): Situation {
   const resolved = resolveConditions(setting);

@@ -2,6 +2,7 @@ import type { Fit } from '../estimate/fit';
 import { fitWith } from '../estimate/learned';
 import type { Piece } from '../estimate/observations';
 import type { EstimateRequest } from '../estimate/request';
+import { pairKey } from '../estimate/situation';
 import { benchEvidence, type LearningRecords } from './benchEvidence';
 
 /** Fits kept at a time: the bench's own, and those of rolls that switch pieces off or bring a time of their own. */
@@ -21,11 +22,13 @@ export interface Learning {
  */
 export function learnFrom(records: LearningRecords, nowYear: number): Learning {
   const pieces = benchEvidence(records, nowYear);
+  const charted = new Set(pieces.filter(({ evidence }) => evidence.kind === 'chart').map(({ setting }) => pairKey(setting)));
   const fits = new Map<string, Fit>();
   return {
     pieces,
     fitFor: (request, muted) => {
-      const key = keyOf(request, muted);
+      const pair = pairKey(request);
+      const key = keyOf(request, muted, charted.has(pair) ? pair : null);
       const known = fits.get(key);
       if (known !== undefined) return known;
       const fit = fitWith(request, pieces, muted);
@@ -36,9 +39,9 @@ export function learnFrom(records: LearningRecords, nowYear: number): Learning {
   };
 }
 
-/** What of a request its evidence depends on: without evidence or a known time of its own, nothing. */
-function keyOf(request: EstimateRequest, muted: readonly string[]): string {
+/** What of a request its fit depends on: a pair that a chart time decides, and evidence or a known time of its own. */
+function keyOf(request: EstimateRequest, muted: readonly string[], pair: string | null): string {
   const { knownTime, developer, film, stockId, rollId, brewId } = request;
   const own = request.evidence.length > 0 ? request : knownTime === undefined ? null : { knownTime, developer, film, stockId, rollId, brewId };
-  return JSON.stringify([muted, own]);
+  return JSON.stringify([muted, pair, own]);
 }

@@ -31,6 +31,8 @@ export const planFormSchema = z.object({
   concentrateFamilyId: z.enum(developerFamilyIds),
   concentrateParts: typed,
   waterParts: typed,
+  /** The dilution as it was written somewhere; empty when it was given in parts. */
+  dilutionText: z.string().max(100),
   brewId: z.string(),
   bromideGPerL: typed,
   temperatureC: typed,
@@ -87,6 +89,7 @@ export function initialPlanForm(film: { familyId: StockFamilyId; formatId: FilmF
     concentrateFamilyId: 'p-aminophenol',
     concentrateParts: developerFamilies['p-aminophenol'].referenceParts.concentrate,
     waterParts: developerFamilies['p-aminophenol'].referenceParts.water,
+    dilutionText: '',
     brewId: '',
     bromideGPerL: 0,
     temperatureC: 20,

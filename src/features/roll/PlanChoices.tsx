@@ -12,6 +12,7 @@ import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
 import { Tick } from '@/ui/Tick';
+import { DilutionField } from './DilutionField';
 import type { PlanInHand } from './usePlanForm';
 
 const agentOptions = organicAgentIds.map((value) => ({ value, name: organicAgents[value].name }));
@@ -104,12 +105,15 @@ export function ConcentrateFields({ plan: { form, change, errors }, units, idPre
           options={concentrateOptions}
           onChange={(id: PlanForm['concentrateFamilyId']) => {
             const { concentrate, water } = developerFamilies[id].referenceParts;
-            change({ concentrateFamilyId: id, concentrateParts: concentrate, waterParts: water });
+            change({ concentrateFamilyId: id, concentrateParts: concentrate, waterParts: water, dilutionText: '' });
           }}
         />
       </div>
-      <Quantity id={`${idPrefix}concentrateParts`} label="Concentrate" kind="parts" units={units} range={[0.1, 100]} value={form.concentrateParts} onChange={(concentrateParts) => change({ concentrateParts })} error={errors.concentrateParts} />
-      <Quantity id={`${idPrefix}waterParts`} label="Water" kind="parts" units={units} range={[0, 1000]} value={form.waterParts} onChange={(waterParts) => change({ waterParts })} error={errors.waterParts} />
+      <div className="sm:col-span-2">
+        <DilutionField form={form} change={change} units={units} idPrefix={idPrefix} />
+      </div>
+      <Quantity id={`${idPrefix}concentrateParts`} label="Concentrate" kind="parts" units={units} range={[0.1, 100]} value={form.concentrateParts} onChange={(concentrateParts) => change({ concentrateParts, dilutionText: '' })} error={errors.concentrateParts} />
+      <Quantity id={`${idPrefix}waterParts`} label="Water" kind="parts" units={units} range={[0, 1000]} value={form.waterParts} onChange={(waterParts) => change({ waterParts, dilutionText: '' })} error={errors.waterParts} />
     </div>
   );
 }

@@ -35,13 +35,13 @@ export function Strategies({ plan }: { plan: PlanInHand }) {
               <th scope="col" className="py-1 pl-3 font-normal">
                 Time
               </th>
-              <th scope="col" className="py-1 pl-3 font-normal">
+              <th scope="col" className="hidden py-1 pl-3 font-normal sm:table-cell">
                 Net gradient
               </th>
-              <th scope="col" className="py-1 pl-3 font-normal">
+              <th scope="col" className="hidden py-1 pl-3 font-normal sm:table-cell">
                 Base + fog
               </th>
-              <th scope="col" className="py-1 pl-3 font-normal">
+              <th scope="col" className="hidden py-1 pl-3 font-normal sm:table-cell">
                 Shadows part by
               </th>
             </tr>
@@ -58,6 +58,9 @@ export function Strategies({ plan }: { plan: PlanInHand }) {
                         <span className={classes(chosen && 'font-[650]')}>{strategyWords[outlook.id].name}</span>
                         {outlook.id === recommended && <span className="ml-2 text-[13px] text-ink2">recommended</span>}
                         <span className="block text-[13px] leading-tight text-ink2">{strategyWords[outlook.id].does}</span>
+                      <span className="mt-1 block text-[13px] leading-tight sm:hidden">
+                        gradient {formatNumber(outlook.netGradient, 2)} · base + fog {formatNumber(outlook.baseFogD, 2)} · shadows part by {shadowWords(outlook.shadows)}
+                      </span>
                       </span>
                     </label>
                   </th>
@@ -67,9 +70,9 @@ export function Strategies({ plan }: { plan: PlanInHand }) {
                       {formatMinutes(outlook.lowMin)}–{formatMinutes(outlook.highMin)}
                     </span>
                   </td>
-                  <td className="num py-2 pl-3 text-right">{formatNumber(outlook.netGradient, 2)}</td>
-                  <td className="num py-2 pl-3 text-right">{formatNumber(outlook.baseFogD, 2)}</td>
-                  <td className="py-2 pl-3 text-right whitespace-nowrap">{shadowWords(outlook.shadows)}</td>
+                  <td className="num hidden py-2 pl-3 text-right sm:table-cell">{formatNumber(outlook.netGradient, 2)}</td>
+                  <td className="num hidden py-2 pl-3 text-right sm:table-cell">{formatNumber(outlook.baseFogD, 2)}</td>
+                  <td className="hidden py-2 pl-3 text-right whitespace-nowrap sm:table-cell">{shadowWords(outlook.shadows)}</td>
                 </tr>
               );
             })}

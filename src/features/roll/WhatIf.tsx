@@ -3,6 +3,7 @@
 import { organicAgents } from '@/core/chemistry/organicAgents';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { Slider } from '@/ui/Slider';
+import { partsWords } from './dilutionWords';
 import { useTrial } from './trial';
 import type { PlanInHand } from './usePlanForm';
 
@@ -39,10 +40,10 @@ export function WhatIf({ plan, units }: { plan: PlanInHand; units: UnitChoice })
         {form.developerKind === 'concentrate' && (
           <Slider
             label="Diluted"
-            shown={`${formatNumber(number(form.concentrateParts, 1), 1)}+${formatNumber(number(form.waterParts, 0), 1)}`}
+            shown={partsWords({ concentrate: number(form.concentrateParts, 1), water: number(form.waterParts, 0) })}
             value={number(form.waterParts, 0)}
             {...WATER_PARTS}
-            onChange={(waterParts) => tryOut({ waterParts })}
+            onChange={(waterParts) => tryOut({ waterParts, dilutionText: '' })}
           />
         )}
         {form.developerKind !== 'one-bath' && (

@@ -16,6 +16,7 @@ import { roomYears, sampleRequest } from '@/core/testing/sampleRequest';
 import type { RollDossier } from '@/data/queries';
 import { testWords, testsByCost } from '@/features/tests/testWords';
 import { conflictWords, percentWords, pieceOrigin, pieceWords, shiftReasonWords } from './evidenceWords';
+import { dilutionWords } from './dilutionWords';
 import { lowerFirst, rangeWords, rowWords, sourceWords } from './ledgerWords';
 import { ageWords, rollLine, rollShortLine, storageWords } from './rollWords';
 import { developedFor, stageSummary } from './stageWords';
@@ -196,5 +197,13 @@ describe('strategies and tests in words', () => {
       expect(cost).not.toBe('');
     }
     expect(testWords('clip', 13.9).sentence).toBe('Develop a clip for 13:55 and read its densities.');
+  });
+});
+
+describe('dilutions in words', () => {
+  const volumes = { concentrateMl: 15.625, waterMl: 484.375 };
+  test('concentrate and water make the total, and the reading is named', () => {
+    expect(dilutionWords(null, { concentrate: 1, water: 31 }, volumes, metric)).toBe('15.6 ml + 484 ml water = 500 ml.');
+    expect(dilutionWords('in-total', { concentrate: 15, water: 485 }, volumes, metric)).toMatch(/^Read as so much concentrate in the whole, 15\+485: /);
   });
 });
