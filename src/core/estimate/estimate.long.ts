@@ -4,7 +4,7 @@ import { anyEvidence, anyRequest } from '../testing/anyRequest';
 import { estimate, estimateFrom } from './estimate';
 import { estimateSchema } from './result';
 
-test('20 000 estimates: finite, whole, and the ledger multiplies out', () => {
+test('10 000 estimates: finite, whole, and the ledger multiplies out', () => {
   fc.assert(
     fc.property(anyRequest, (request) => {
       const answer = estimate(request);
@@ -12,11 +12,11 @@ test('20 000 estimates: finite, whole, and the ledger multiplies out', () => {
       const product = answer.ledger.reduce((running, row) => (row.ratio === null ? row.timeMin : running * row.ratio), 1);
       expect(Math.abs(product / answer.timeMin - 1)).toBeLessThan(1e-9);
     }),
-    { numRuns: 20_000 },
+    { numRuns: 10_000 },
   );
 });
 
-test('20 000 requests with one value spoilt: a problem with a path, or finite numbers', () => {
+test('10 000 requests with one value spoilt: a problem with a path, or finite numbers', () => {
   const spoilt = fc.oneof(fc.constant(Number.NaN), fc.constant(null), fc.double(), fc.string(), fc.array(fc.integer()), fc.object());
   fc.assert(
     fc.property(anyRequest, fc.nat(), spoilt, (request, which, value) => {
@@ -25,7 +25,7 @@ test('20 000 requests with one value spoilt: a problem with a path, or finite nu
       if (answer.ok) expect(Number.isFinite(answer.value.timeMin) && Number.isFinite(answer.value.band.highMin)).toBe(true);
       else for (const problem of answer.problems) expect(problem.message.length).toBeGreaterThan(0);
     }),
-    { numRuns: 20_000 },
+    { numRuns: 10_000 },
   );
 });
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type * as z from 'zod';
 import type { Finding } from '@/core/evidence/evidenceRecord';
 import { evidenceDraftKey } from '@/data/evidence';
@@ -16,12 +16,15 @@ import { keepDraft, readDraft } from '@/data/drafts';
  */
 export function useFlowForm<Form extends object>(rollId: string, kind: Finding['kind'], schema: z.ZodType<Form>, initial: () => Form): { form: Form | null; change: (part: Partial<Form>) => void } {
   const [form, setForm] = useState<Form | null>(null);
+  const latest = useRef<Form | null>(null);
   const key = evidenceDraftKey(rollId, kind);
   useEffect(() => {
     let gone = false;
     void readDraft(key).then((draft) => {
+      if (gone) return;
       const kept = schema.safeParse(draft);
-      if (!gone) setForm(kept.success ? kept.data : initial());
+      latest.current = kept.success ? kept.data : initial();
+      setForm(latest.current);
     });
     return () => {
       gone = true;
@@ -30,13 +33,12 @@ export function useFlowForm<Form extends object>(rollId: string, kind: Finding['
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
   const change = useCallback(
-    (part: Partial<Form>) =>
-      setForm((before) => {
-        if (before === null) return before;
-        const next = { ...before, ...part };
-        void keepDraft(key, next).catch(() => undefined);
-        return next;
-      }),
+    (part: Partial<Form>) => {
+      if (latest.current === null) return;
+      latest.current = { ...latest.current, ...part };
+      setForm(latest.current);
+      void keepDraft(key, latest.current).catch(() => undefined);
+    },
     [key],
   );
   return { form, change };
