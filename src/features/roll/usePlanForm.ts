@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { EstimateRequest } from '@/core/estimate/request';
 import type { Brew } from '@/core/formats/records';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
@@ -132,7 +132,8 @@ function useStudy(request: EstimateRequest | null, muted: readonly string[], lea
     void coreWorker()
       .study(asked, off)
       .then((study) => {
-        if (!stale) setAnswer({ ...study, key });
+        // What hangs on a study may be drawn in pieces, so that typing is never held up.
+        if (!stale) startTransition(() => setAnswer({ ...study, key }));
       });
     return () => {
       stale = true;
