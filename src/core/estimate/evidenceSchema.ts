@@ -1,14 +1,11 @@
 import * as z from 'zod';
+import { chartSourceIds } from './chartSources';
 import { developerSchema, situationShape } from './situationSchema';
 import { targetSchema } from './targetSchema';
 import { oneOf, within } from './within';
 
 /** How a reading was taken: with a densitometer or light table, or by eye against patches. */
 export const readingMethods = ['densities', 'eye'] as const;
-
-/** Where a chart time comes from, and how far it is trusted: the spread of ln(time). Source: our estimate. */
-export const chartSources = { leaflet: 0.12, somebody: 0.2, own: 0.07 } as const;
-const chartSourceIds = ['leaflet', 'somebody', 'own'] as const;
 
 /** Parts of the setting that differ from the request's. */
 const settingSchema = z
@@ -77,4 +74,3 @@ export const evidenceSchema = z.discriminatedUnion('kind', [chartSchema, dropSch
 
 export type Evidence = z.infer<typeof evidenceSchema>;
 export type EvidenceInput = z.input<typeof evidenceSchema>;
-export type EvidenceKind = Evidence['kind'];

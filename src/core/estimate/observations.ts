@@ -1,6 +1,7 @@
 import { targetGradient } from '../kinetics/targets';
 import type { Development } from './development';
-import { chartSources, type Evidence } from './evidenceSchema';
+import { chartSources } from './chartSources';
+import type { Evidence } from './evidenceSchema';
 import { pairKey, situationOf, type Situation } from './situation';
 import type { SituationInput } from './situationSchema';
 
@@ -66,7 +67,7 @@ function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): O
   const reading = (measure: Measure, observed: number, sd: number, model: (film: Development) => number): Reading => ({ measure, observed, sd, model: ([film]) => model(film as Development) });
   switch (evidence.kind) {
     case 'chart':
-      return alone([reading('chart', Math.log(evidence.timeMin), chartSources[evidence.source], (film) => Math.log(film.clockTime(film.freshTimeAt(film.baseGradient))))]);
+      return alone([reading('chart', Math.log(evidence.timeMin), chartSources[evidence.source].lnSd, (film) => Math.log(film.clockTime(film.freshTimeAt(film.baseGradient))))]);
     case 'drop': {
       const known = seen(situationOf({ ...setting, developer: evidence.known, bromideGPerL: 0, wear: { ...setting.wear, ageH: 0, films: 0 }, brewId: `${evidence.id}: known developer` }, evidence.id, released));
       return {

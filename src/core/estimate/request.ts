@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { chartSourceIds } from './chartSources';
 import { evidenceSchema } from './evidenceSchema';
 import { partsSchema, situationShape } from './situationSchema';
 import { strategyIds } from './strategyIds';
@@ -25,7 +26,7 @@ export const estimateRequestSchema = z.strictObject({
     .strictObject({
       timeMin: within('Known time', 0.5, 180, 'min'),
       temperatureC: within('Temperature of the known time', 5, 40, '°C'),
-      source: oneOf('Source of the known time', ['leaflet', 'somebody', 'own']),
+      source: oneOf('Source of the known time', chartSourceIds),
       /** Dilution of the known time, when it differs from the plan's. */
       parts: partsSchema.optional(),
     })

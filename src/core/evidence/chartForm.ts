@@ -1,16 +1,17 @@
 import * as z from 'zod';
 import { developerFamilyIds } from '../chemistry/developerFamilies';
+import { chartSourceIds } from '../estimate/chartSources';
 import { CHART_AGITATION } from '../estimate/pieces';
 import { partsSchema, situationShape } from '../estimate/situationSchema';
 import { problemsFromZod } from '../problemsFromZod';
 import { failure, success, type Problem, type Result } from '../result';
 import { findingSchema, type Finding, type SettingRecord } from './evidenceRecord';
-import { typed } from './typed';
+import { typed } from '../units/typed';
 
 /** A time from a chart: for the plan's developer, or for another one. */
 export const chartFormSchema = z.object({
   timeMin: typed,
-  source: z.enum(['leaflet', 'somebody', 'own']),
+  source: z.enum(chartSourceIds),
   temperatureC: typed,
   developer: z.enum(['same', ...developerFamilyIds]),
   concentrateParts: typed,

@@ -4,7 +4,7 @@ import { readingMethods } from '../estimate/evidenceSchema';
 import { problemsFromZod } from '../problemsFromZod';
 import { failure, success, type Result } from '../result';
 import { findingSchema, type Finding } from './evidenceRecord';
-import { typed } from './typed';
+import { typed } from '../units/typed';
 
 /** A clip that was developed: for how long, and what it reads. */
 export const clipFormSchema = z.object({

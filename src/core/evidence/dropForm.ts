@@ -5,7 +5,7 @@ import { problemsFromZod } from '../problemsFromZod';
 import { failure, success, type Result } from '../result';
 import { stripPairSchema } from './dropTest';
 import { findingSchema, type Finding } from './evidenceRecord';
-import { typed } from './typed';
+import { typed } from '../units/typed';
 
 const instantMs = z.number().nullable();
 

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { chartSourceIds } from '../estimate/chartSources';
 import { readingMethods } from '../estimate/evidenceSchema';
 import { situationShape } from '../estimate/situationSchema';
 import { within } from '../estimate/within';
@@ -22,7 +23,7 @@ const density = (what: string) => within(what, 0, 4, 'D');
 
 /** What was found, as it was written down. */
 export const findingSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('chart'), timeMin: within('Chart time', 0.5, 180, 'min'), source: z.enum(['leaflet', 'somebody', 'own']) }),
+  z.strictObject({ kind: z.literal('chart'), timeMin: within('Chart time', 0.5, 180, 'min'), source: z.enum(chartSourceIds) }),
   z.strictObject({ kind: z.literal('drop'), pairs: z.array(stripPairSchema).min(1, 'Time one pair of strips at least.').max(20), known: situationShape.developer }),
   z.strictObject({
     kind: z.literal('clip'),

@@ -3,7 +3,7 @@ import { readingMethods } from '../estimate/evidenceSchema';
 import { problemsFromZod } from '../problemsFromZod';
 import { failure, success, type Result } from '../result';
 import { findingSchema, type Finding } from './evidenceRecord';
-import { typed } from './typed';
+import { typed } from '../units/typed';
 
 /** Base + fog of a piece of leader that was developed. */
 export const fogFormSchema = z.object({ timeMin: typed, method: z.enum(readingMethods), baseFogD: typed });

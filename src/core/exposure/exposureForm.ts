@@ -5,8 +5,7 @@ import { failure, success, type Result } from '../result';
 import { filters, type FilterId } from './filters';
 import { longExposure, type LongExposureAnswer } from './longExposure';
 import { fitExponent, usualExponent } from './reciprocity';
-
-const typed = z.union([z.number(), z.string()]);
+import { typed } from '../units/typed';
 
 /** The exposure calculator as typed. */
 export const exposureFormSchema = z.object({

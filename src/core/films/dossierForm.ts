@@ -4,9 +4,7 @@ import { FIRST_FILM_YEAR } from './filmYears';
 import { storagePresetIds } from './storagePresets';
 import { storageStaySchema, type RollStay } from './storageStaySchema';
 import { userHintSchema, type UserHint } from './userHint';
-
-/** A field that holds a number once it reads as one, and until then what was typed. */
-const typed = z.union([z.number(), z.string()]);
+import { typed } from '../units/typed';
 
 /** A hint as typed; fields that its kind does not use keep what was typed. */
 export const typedHintSchema = z.object({ kind: z.enum(['stamp', 'use', 'story']), what: z.string(), year: typed, slackYears: typed, from: typed, to: typed });

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { chartSourceIds } from '../estimate/chartSources';
 import { estimateRequestSchema } from '../estimate/request';
 import { strategyIds } from '../estimate/strategyIds';
 import { partsSchema } from '../estimate/situationSchema';
@@ -94,7 +95,7 @@ export const planSchema = z.strictObject({
     .strictObject({
       timeMin: z.number().positive(),
       temperatureC: z.number(),
-      source: z.enum(['leaflet', 'somebody', 'own']),
+      source: z.enum(chartSourceIds),
       parts: partsSchema.optional(),
     })
     .nullable(),

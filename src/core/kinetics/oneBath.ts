@@ -17,9 +17,6 @@ export const ONE_BATH_TIME_LN_SD = 0.15;
 /** Minutes more for each film already through a litre. Source: common practice, no source. */
 export const ONE_BATH_MIN_PER_FILM_AND_LITRE = 0.25;
 
-/** Films that a litre takes. Source: common practice, no source. */
-export const ONE_BATH_FILMS_PER_LITRE = 11;
-
 /** Temperature from which continuous agitation is usual; below it, gentle only. Source: common practice, no source. */
 export const ONE_BATH_CONTINUOUS_FROM_C = 24;
 

@@ -30,7 +30,7 @@ export function planFacts(film: { familyId: StockFamilyId; formatId: FilmFormatI
     acidStop: developer.kind !== 'one-bath' && stopSchools[choices.wet.stopId].acid,
     fixer: true,
     oneBath: developer.kind === 'one-bath' ? { continuous: choices.agitationId === 'continuous', warm: choices.temperatureC >= ONE_BATH_CONTINUOUS_FROM_C, pushed: choices.target.pushStops !== 0 } : undefined,
-    thickStand: choices.strategy.id === 'stand' && JSON.stringify(standDeveloper(developer)) !== JSON.stringify(developer),
+    thickStand: choices.strategy.id === 'stand' && standDeveloper(developer) !== developer,
     concentrate:
       developer.kind === 'concentrate'
         ? {

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { developerFamilies, developerFamilyIds } from '../chemistry/developerFamilies';
 import { organicAgentIds, organicAgents } from '../chemistry/organicAgents';
 import { REFERENCE_COFFEE_BREW } from '../chemistry/improvisedStrength';
+import { chartSourceIds } from '../estimate/chartSources';
 import { estimateRequestSchema } from '../estimate/request';
 import { standDeveloper } from '../estimate/stand';
 import { partsSchema } from '../estimate/situationSchema';
@@ -14,9 +15,7 @@ import { usualFixMin } from '../fixing/fixTime';
 import { failure, success, type Result } from '../result';
 import { problemsFromZod } from '../problemsFromZod';
 import { usualWetChoice, wetChoiceSchema } from '../schedule/wetSteps';
-
-/** A field that holds a number once it reads as one, and until then what was typed. */
-const typed = z.union([z.number(), z.string()]);
+import { typed } from '../units/typed';
 
 /** Fields that choosing a stand changes. */
 const beforeStandSchema = z.object({ agitationId: planSchema.shape.agitationId, agentPerL: typed, ascorbicGPerL: typed, sodaGPerL: typed, concentrateParts: typed, waterParts: typed });
@@ -44,7 +43,7 @@ export const planFormSchema = z.object({
   knownTimeOn: z.boolean(),
   knownTimeMin: typed,
   knownTimeC: typed,
-  knownTimeSource: z.enum(['leaflet', 'somebody', 'own']),
+  knownTimeSource: z.enum(chartSourceIds),
   volumeMl: typed,
   /** Temperature around the tank; empty for a bath that holds its temperature. */
   ambientC: typed,

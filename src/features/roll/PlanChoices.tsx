@@ -8,6 +8,7 @@ import { purposeIds, purposes } from '@/core/kinetics/targets';
 import type { PlanForm } from '@/core/plan/planForm';
 import { agitationSchoolIds, agitationSchools } from '@/core/schedule/agitationSchools';
 import type { UnitChoice } from '@/core/units/quantity';
+import { chartSourceOptions } from '@/features/tests/options';
 import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
@@ -22,11 +23,6 @@ const concentrateOptions = developerFamilyIds.map((value) => {
 });
 const agitationOptions = agitationSchoolIds.map((value) => ({ value, name: agitationSchools[value].name }));
 const purposeOptions = purposeIds.map((value) => ({ value, name: purposes[value].name, hint: `Average gradient ${purposes[value].gradient}` }));
-const sourceOptions = [
-  { value: 'leaflet', name: 'A leaflet', hint: 'Trusted to 12 %' },
-  { value: 'somebody', name: 'Somebody’s time', hint: 'Trusted to 20 %' },
-  { value: 'own', name: 'My own, repeated', hint: 'Trusted to 7 %' },
-] as const;
 
 /** Everything that a plan decides before the wet steps. */
 export function PlanChoicesForm({ plan, jugs, units }: { plan: PlanInHand; jugs: readonly Brew[]; units: UnitChoice }) {
@@ -123,7 +119,7 @@ export function KnownTimeFields({ plan: { form, change, errors }, units, idPrefi
     <div className="mt-3 grid gap-x-5 gap-y-4 sm:grid-cols-2">
       <Quantity id={`${idPrefix}knownTimeMin`} label="Its time" kind="minutes" units={units} range={[0.5, 180]} value={form.knownTimeMin} onChange={(knownTimeMin) => change({ knownTimeMin })} error={errors.knownTimeMin} />
       <Quantity id={`${idPrefix}knownTimeC`} label="At" kind="temperature" units={units} range={[5, 40]} value={form.knownTimeC} onChange={(knownTimeC) => change({ knownTimeC })} error={errors.knownTimeC} />
-      <Choice id={`${idPrefix}knownTimeSource`} label="It comes from" value={form.knownTimeSource} options={sourceOptions} onChange={(knownTimeSource: PlanForm['knownTimeSource']) => change({ knownTimeSource })} error={errors.knownTimeSource} />
+      <Choice id={`${idPrefix}knownTimeSource`} label="It comes from" value={form.knownTimeSource} options={chartSourceOptions} onChange={(knownTimeSource: PlanForm['knownTimeSource']) => change({ knownTimeSource })} error={errors.knownTimeSource} />
     </div>
   );
 }

@@ -7,20 +7,15 @@ import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
 import { FlowHead } from './FlowHead';
 import type { TestProps } from './TestProps';
-import { useFlowForm } from './useFlowForm';
-
-const sources: { value: Form['source']; name: string; hint: string }[] = [
-  { value: 'leaflet', name: 'A leaflet', hint: 'Trusted to 12 %' },
-  { value: 'somebody', name: 'Somebody’s time', hint: 'Trusted to 20 %' },
-  { value: 'own', name: 'My own, repeated', hint: 'Trusted to 7 %' },
-];
+import { chartSourceOptions } from './options';
+import { markedErrors, useFlowForm } from './useFlowForm';
 
 /** A time for this film when fresh: in the plan’s developer, or in another one. */
 export function ChartForm({ rollId, setting, brewName, units, onDone }: TestProps) {
   const { form, change } = useFlowForm<Form>(rollId, 'chart', chartFormSchema, initialChartForm);
   if (form === null) return null;
   const read = readChartForm(form, setting());
-  const errors = read.ok ? {} : Object.fromEntries(read.problems.map(({ path, message }) => [path, form[path as keyof Form] === '' ? undefined : message]));
+  const errors = markedErrors(read, form);
   const developers = [{ value: 'same' as const, name: `The plan’s: ${brewName}` }, ...developerFamilyIds.map((value) => ({ value, name: developerFamilies[value].name }))];
   const keep = (): void => {
     if (read.ok) void keepEvidence(rollId, read.value.setting, read.value.finding).then(onDone);
@@ -33,7 +28,7 @@ export function ChartForm({ rollId, setting, brewName, units, onDone }: TestProp
       <div className="grid max-w-[720px] gap-x-6 gap-y-4 sm:grid-cols-2">
         <Quantity id="chartMin" label="Its time" kind="minutes" units={units} range={[0.5, 180]} value={form.timeMin} onChange={(timeMin) => change({ timeMin })} error={errors.timeMin} />
         <Quantity id="chartC" label="At" kind="temperature" units={units} range={[5, 40]} value={form.temperatureC} onChange={(temperatureC) => change({ temperatureC })} error={errors.temperatureC} />
-        <Choice id="chartSource" label="It comes from" value={form.source} options={sources} onChange={(source) => change({ source })} />
+        <Choice id="chartSource" label="It comes from" value={form.source} options={chartSourceOptions} onChange={(source) => change({ source })} />
         <Choice
           id="chartDeveloper"
           label="In"

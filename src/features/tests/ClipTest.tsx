@@ -10,14 +10,10 @@ import { keepEvidence } from '@/data/evidence';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
 import { FlowHead } from './FlowHead';
+import { readingOptions } from './options';
 import { PatchRow } from './PatchRow';
 import type { TestProps } from './TestProps';
-import { useFlowForm } from './useFlowForm';
-
-const methods = [
-  { value: 'eye', name: 'By eye, against patches' },
-  { value: 'densities', name: 'By densities' },
-] as const;
+import { markedErrors, useFlowForm } from './useFlowForm';
 
 const tones = [
   { field: 'baseFogD', name: 'Clear film', hint: 'between frames: base and fog' },
@@ -30,8 +26,7 @@ export function ClipTest({ rollId, formatId, setting, brewName, timeMin, units, 
   const { form, change } = useFlowForm<ClipForm>(rollId, 'clip', clipFormSchema, () => initialClipForm(timeMin * CLIP_SHARE));
   if (form === null) return null;
   const read = readClipForm(form);
-  // A field that is still empty is not marked as wrong.
-  const errors = read.ok ? {} : Object.fromEntries(read.problems.map(({ path, message }) => [path, form[path as keyof ClipForm] === '' ? undefined : message]));
+  const errors = markedErrors(read, form);
   const gradient = typeof form.shadowD === 'number' && typeof form.highlightD === 'number' && typeof form.stopsBetween === 'number' ? patchGradient(form.shadowD, form.highlightD, form.stopsBetween) : null;
   const keep = (): void => {
     if (read.ok) void keepEvidence(rollId, setting(), read.value).then(onDone);
@@ -46,7 +41,7 @@ export function ClipTest({ rollId, formatId, setting, brewName, timeMin, units, 
       <div className="space-y-6">
         <div className="grid max-w-[720px] gap-x-6 gap-y-4 sm:grid-cols-[180px_minmax(0,1fr)]">
           <Quantity id="clipMin" label="It developed for" kind="minutes" units={units} value={form.timeMin} onChange={(minutes) => change({ timeMin: minutes })} error={errors.timeMin} />
-          <Segments id="clipMethod" label="Read" value={form.method} options={methods} onChange={(method) => change({ method })} />
+          <Segments id="clipMethod" label="Read" value={form.method} options={readingOptions} onChange={(method) => change({ method })} />
         </div>
         {form.method === 'eye' && (
           <p className="max-w-[72ch] text-[14px] text-ink2">

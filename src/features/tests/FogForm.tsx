@@ -5,21 +5,17 @@ import { keepEvidence } from '@/data/evidence';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
 import { FlowHead } from './FlowHead';
+import { readingOptions } from './options';
 import { PatchRow } from './PatchRow';
 import type { TestProps } from './TestProps';
-import { useFlowForm } from './useFlowForm';
-
-const methods = [
-  { value: 'densities', name: 'By densities' },
-  { value: 'eye', name: 'By eye, against patches' },
-] as const;
+import { markedErrors, useFlowForm } from './useFlowForm';
 
 /** Base and fog of unexposed leader, developed in this brew. */
 export function FogForm({ rollId, setting, brewName, timeMin, units, onDone }: TestProps) {
   const { form, change } = useFlowForm<Form>(rollId, 'fog', fogFormSchema, () => ({ timeMin: Math.round(timeMin * 4) / 4, method: 'densities', baseFogD: '' }));
   if (form === null) return null;
   const read = readFogForm(form);
-  const errors = read.ok ? {} : Object.fromEntries(read.problems.map(({ path, message }) => [path, form[path as keyof Form] === '' ? undefined : message]));
+  const errors = markedErrors(read, form);
   const keep = (): void => {
     if (read.ok) void keepEvidence(rollId, setting(), read.value).then(onDone);
   };
@@ -31,7 +27,7 @@ export function FogForm({ rollId, setting, brewName, timeMin, units, onDone }: T
       <div className="space-y-4">
         <div className="grid max-w-[720px] gap-x-6 gap-y-4 sm:grid-cols-[180px_minmax(0,1fr)]">
           <Quantity id="fogMin" label="It developed for" kind="minutes" units={units} value={form.timeMin} onChange={(minutes) => change({ timeMin: minutes })} error={errors.timeMin} />
-          <Segments id="fogMethod" label="Read" value={form.method} options={methods} onChange={(method) => change({ method })} />
+          <Segments id="fogMethod" label="Read" value={form.method} options={readingOptions} onChange={(method) => change({ method })} />
         </div>
         {form.method === 'eye' ? (
           <PatchRow id="baseFogD" label="Clear film" hint="base and fog" value={form.baseFogD} onChange={(baseFogD) => change({ baseFogD })} error={errors.baseFogD} />

@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type * as z from 'zod';
 import type { Finding } from '@/core/evidence/evidenceRecord';
+import type { Result } from '@/core/result';
 import { evidenceDraftKey } from '@/data/evidence';
 import { keepDraft, readDraft } from '@/data/drafts';
 
@@ -42,4 +43,11 @@ export function useFlowForm<Form extends object>(rollId: string, kind: Finding['
     [key],
   );
   return { form, change };
+}
+
+/** What is wrong, by field; a field that is still empty is not marked. */
+export function markedErrors(read: Result<unknown>, form: object): Partial<Record<string, string>> {
+  if (read.ok) return {};
+  const fields = form as Record<string, unknown>;
+  return Object.fromEntries(read.problems.filter(({ path }) => fields[path] !== '').map(({ path, message }) => [path, message]));
 }
