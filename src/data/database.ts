@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable } from 'dexie';
 import { latestVersion, migrate, migrations, type Migration, type RawRecords } from '@/core/formats/migrations';
-import type { Brew, Draft, EvidenceRecord, Photo, Plan, Roll, Run, Settings, Stock, Verdict } from '@/core/formats/records';
+import type { Brew, Draft, EvidenceRecord, Mix, Photo, Plan, RecipeRecord, Roll, Run, Settings, Stock, Verdict } from '@/core/formats/records';
 import { tableNames } from '@/core/formats/tables';
 import { benchName } from './benchName';
 
@@ -26,7 +26,7 @@ const indexes = {
 };
 
 /** Tables that a version of the shape added, with their columns. */
-const laterIndexes: Record<number, Record<string, string>> = { 3: { photos: 'id, rollId' }, 4: { evidence: 'id, rollId' } };
+const laterIndexes: Record<number, Record<string, string>> = { 3: { photos: 'id, rollId' }, 4: { evidence: 'id, rollId' }, 5: { recipes: 'id', mixes: 'id, brewId' } };
 
 /** Tables of records that a version has. */
 function tablesAt(version: number): string[] {
@@ -46,6 +46,8 @@ export class AetasDatabase extends Dexie {
   declare drafts: EntityTable<Draft, 'id'>;
   declare photos: EntityTable<Photo, 'id'>;
   declare evidence: EntityTable<EvidenceRecord, 'id'>;
+  declare recipes: EntityTable<RecipeRecord, 'id'>;
+  declare mixes: EntityTable<Mix, 'id'>;
   declare safekeeping: EntityTable<Safekeeping, 'id'>;
 
   /**

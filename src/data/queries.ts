@@ -2,7 +2,7 @@
 
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { LearningRecords } from '@/core/evidence/benchEvidence';
-import type { Brew, EvidenceRecord, Photo, Plan, Roll, Run, Settings, Stock, TableName, Verdict } from '@/core/formats/records';
+import type { Brew, EvidenceRecord, Mix, Photo, Plan, RecipeRecord, Roll, Run, Settings, Stock, TableName, Verdict } from '@/core/formats/records';
 import { defaultSettings, tableNames } from '@/core/formats/tables';
 import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
 import { database, type Safekeeping } from './database';
@@ -104,6 +104,31 @@ export function useLearningRecords(): LearningRecords | undefined {
     const [stocks, rolls, runs, verdicts, evidence] = await Promise.all([db.stocks.toArray(), db.rolls.toArray(), db.runs.toArray(), db.verdicts.toArray(), db.evidence.toArray()]);
     return { stocks, rolls, runs, verdicts, evidence };
   });
+}
+
+/** The user's own recipes, by name; undefined while they load. */
+export function useRecipes(): RecipeRecord[] | undefined {
+  return useLiveQuery(async () => (await database().recipes.toArray()).sort((a, b) => a.name.localeCompare(b.name)));
+}
+
+/** Mixings under way, newest first; undefined while they load. */
+export function useOpenMixes(): Mix[] | undefined {
+  return useLiveQuery(async () => (await database().mixes.toArray()).filter(({ brewId }) => brewId === null).sort((a, b) => b.updatedMs - a.updatedMs));
+}
+
+/** One mixing; undefined while it loads, null when there is no such mixing. */
+export function useMix(mixId: string): Mix | null | undefined {
+  return useLiveQuery(async () => (await database().mixes.get(mixId)) ?? null, [mixId]);
+}
+
+/** One brew; undefined while it loads, null when there is no such brew. */
+export function useBrew(brewId: string): Brew | null | undefined {
+  return useLiveQuery(async () => (await database().brews.get(brewId)) ?? null, [brewId]);
+}
+
+/** All brews, newest first; undefined while they load. */
+export function useBrews(): Brew[] | undefined {
+  return useLiveQuery(() => database().brews.orderBy('mixedMs').reverse().toArray());
 }
 
 /** Photographs of a roll, oldest first; undefined while they load. */

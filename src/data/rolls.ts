@@ -64,13 +64,15 @@ export async function removeRoll(rollId: string): Promise<void> {
     const db = database();
     const label = (await db.rolls.get(rollId))?.label ?? '';
     await keepSafe(`removing “${label}”`);
-    await db.transaction('rw', [db.rolls, db.plans, db.runs, db.verdicts, db.photos, db.evidence], async () => {
+    await db.transaction('rw', [db.rolls, db.plans, db.runs, db.verdicts, db.photos, db.evidence, db.mixes], async () => {
       await db.rolls.delete(rollId);
       await db.plans.where({ rollId }).delete();
       await db.runs.where({ rollId }).delete();
       await db.verdicts.where({ rollId }).delete();
       await db.photos.where({ rollId }).delete();
       await db.evidence.where({ rollId }).delete();
+      // What is being mixed stays: it may serve another roll.
+      await db.mixes.filter((mix) => mix.rollId === rollId).modify({ rollId: null });
     });
   });
 }

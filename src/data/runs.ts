@@ -1,7 +1,7 @@
 import { filmEquivalents } from '@/core/films/filmFormats';
 import type { Plan, Run } from '@/core/formats/records';
 import { brewWear } from '@/core/plan/estimateRequestFor';
-import { developerName } from '@/core/plan/mixSheet';
+import { developerName } from '@/core/plan/developerName';
 import type { RunEvent } from '@/core/schedule/runEvents';
 import { runProgress } from '@/core/schedule/runState';
 import { wetSteps } from '@/core/schedule/wetSteps';
@@ -42,8 +42,10 @@ export async function layOutRun(plan: Plan): Promise<string> {
 /** What a run is set up with, as the log will want to know it. */
 async function setupOf(plan: Plan): Promise<Run['setup']> {
   const brew = plan.brewId === null ? undefined : await database().brews.get(plan.brewId);
-  const { developer, bromideGPerL, temperatureC, ambientC, agitationId, brewId, target } = plan;
-  return { developer, bromideGPerL, wear: brewWear(brew, plan.volumeMl, Date.now()), temperatureC, ambientC, agitationId, brewId, target };
+  // What was really weighed goes before what was planned.
+  const { developer, bromideGPerL } = brew?.developer == null ? plan : { developer: brew.developer, bromideGPerL: brew.bromideGPerL };
+  const { temperatureC, ambientC, agitationId, brewId, target } = plan;
+  return { developer, bromideGPerL, wear: brewWear(brew, plan.volumeMl, Date.now()), temperatureC, ambientC, agitationId, brewId, mixingLnSd: brew?.mixingLnSd ?? null, target };
 }
 
 /**

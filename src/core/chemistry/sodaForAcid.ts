@@ -1,6 +1,4 @@
-/** Molar masses, g/mol. Source: CRC Handbook, standard atomic masses. */
-export const SODIUM_CARBONATE_G_PER_MOL = 105.99;
-export const ASCORBIC_ACID_G_PER_MOL = 176.12;
+import { molesIn } from './substances';
 
 /** Titratable acid of instant coffee, mol per g. Source: our estimate. */
 export const COFFEE_ACID_MOL_PER_G = 0.0011;
@@ -14,6 +12,6 @@ export const COFFEE_ACID_MOL_PER_G = 0.0011;
  * @example sodaForAcid(16, 40) // 14.3
  */
 export function sodaForAcid(ascorbicGPerL: number, coffeeEquivalentGPerL: number): number {
-  const acidMolPerL = ascorbicGPerL / ASCORBIC_ACID_G_PER_MOL + coffeeEquivalentGPerL * COFFEE_ACID_MOL_PER_G;
-  return acidMolPerL * SODIUM_CARBONATE_G_PER_MOL;
+  const acidMolPerL = molesIn('ascorbic-acid', ascorbicGPerL) + coffeeEquivalentGPerL * COFFEE_ACID_MOL_PER_G;
+  return acidMolPerL / molesIn('soda-anhydrous', 1);
 }

@@ -124,8 +124,8 @@ function resolveAge(age: SituationInput['age']): { roomYears: number; lnSd: numb
 
 type DeveloperConditions = Pick<Conditions, 'baseTimeMin' | 'lnSd' | 'baseTemperatureC' | 'dilution' | 'strength' | 'oneBath' | 'q10'>;
 
-function developerConditions({ developer, temperatureC, wear }: SituationInput, film: StockFamily): DeveloperConditions {
-  const spreads = { stock: STOCK_LN_SD, developer: DEVELOPER_LN_SD, pair: PAIR_LN_SD, mixing: MIXING_LN_SD[developer.kind] };
+function developerConditions({ developer, temperatureC, wear, mixingLnSd }: SituationInput, film: StockFamily): DeveloperConditions {
+  const spreads = { stock: STOCK_LN_SD, developer: DEVELOPER_LN_SD, pair: PAIR_LN_SD, mixing: mixingLnSd ?? MIXING_LN_SD[developer.kind] };
   const none = { dilution: null, strength: null, oneBath: null };
   switch (developer.kind) {
     case 'concentrate': {

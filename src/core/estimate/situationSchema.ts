@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { developerFamilyIds } from '../chemistry/developerFamilies';
+import { substanceIds } from '../chemistry/substances';
 import { organicAgentIds } from '../chemistry/organicAgents';
 import { BROMIDE_LIMIT_G_PER_L } from '../chemistry/restrainer';
 import { LEAST_DEVELOPING_PH, brewPh } from '../chemistry/ph/brewPh';
@@ -84,6 +85,11 @@ const improvisedSchema = z
       .max(8, 'Organic agents: give 8 at most.'),
     ascorbicGPerL: within('Ascorbic acid', 0, 100, 'g/l'),
     sodaGPerL: within('Washing soda', 0, 200, 'g/l'),
+    /** What else is dissolved and bears on pH: citric acid and bicarbonate of tablets, borax, other sodas. */
+    others: z
+      .array(z.strictObject({ substanceId: oneOf('Substance', substanceIds), amountPerL: within('Amount per litre', 0, 1000) }))
+      .max(12, 'Other substances: give 12 at most.')
+      .default([]),
   })
   .superRefine((brew, context) => {
     const equivalent = coffeeEquivalent(brew.agents);
@@ -126,6 +132,8 @@ export const situationShape = {
       volumeMl: within('Volume of the brew', 50, 20000, 'ml').default(500),
     })
     .default({ ageH: 0, films: 0, volumeMl: 500 }),
+  /** Spread of ln(rate) that the measuring of this brew left; left out, the usual one of its kind. */
+  mixingLnSd: within('Spread of the mixing', 0, 2).optional(),
   temperatureC: within('Temperature', 5, 40, '°C'),
   /** Temperature around the tank when it stands in air; left out for a bath that holds its temperature. */
   ambientC: within('Temperature around the tank', -10, 45, '°C').optional(),

@@ -49,6 +49,7 @@ export function standDeveloper(developer: EstimateRequest['developer']): Estimat
         agents: developer.agents.map((agent) => ({ ...agent, amountPerL: thinned(agent.amountPerL) })),
         ascorbicGPerL: thinned(developer.ascorbicGPerL),
         sodaGPerL: thinned(developer.sodaGPerL),
+        others: developer.others.map((other) => ({ ...other, amountPerL: thinned(other.amountPerL) })),
       };
   }
 }

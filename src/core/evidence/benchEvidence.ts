@@ -56,13 +56,14 @@ function developedMin(run: Run): number {
   return tookS != null && tookS > 0 ? tookS / 60 : run.pinned.timeMin;
 }
 
-function settingFor(roll: Roll, stock: Stock, { ambientC, brewId, ...setting }: SettingRecord, nowYear: number): SituationInput {
+function settingFor(roll: Roll, stock: Stock, { ambientC, brewId, mixingLnSd, ...setting }: SettingRecord, nowYear: number): SituationInput {
   const age = rollAge(roll, stock.familyId, nowYear);
   return {
     ...setting,
     film: { familyId: stock.familyId, iso: stock.iso, own: stock.own },
     age,
     ...(ambientC === null ? {} : { ambientC }),
+    ...(mixingLnSd === null ? {} : { mixingLnSd }),
     stockId: stock.id,
     rollId: roll.id,
     brewId: brewId ?? `brew of ${roll.id}`,

@@ -43,6 +43,6 @@ export function readChartForm(form: ChartForm, plan: SettingRecord): Result<{ fi
   return success({
     finding: finding.data,
     // A chart speaks of fresh brew without bromide, moved once a minute, at a temperature that holds.
-    setting: { ...plan, developer, temperatureC: temperature.data, ambientC: null, bromideGPerL: 0, wear: { ...plan.wear, ageH: 0, films: 0 }, agitationId: CHART_AGITATION, brewId: null },
+    setting: { ...plan, developer, temperatureC: temperature.data, ambientC: null, bromideGPerL: 0, wear: { ...plan.wear, ageH: 0, films: 0 }, agitationId: CHART_AGITATION, brewId: null, mixingLnSd: null },
   });
 }

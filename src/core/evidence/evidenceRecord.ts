@@ -14,6 +14,8 @@ export const settingRecordSchema = z.strictObject({
   ambientC: z.number().nullable(),
   agitationId: situationShape.agitationId,
   brewId: z.string().nullable(),
+  /** Spread that the measuring of the brew left; null where nobody measured. */
+  mixingLnSd: z.number().min(0).max(2).nullable(),
 });
 
 export type SettingRecord = z.infer<typeof settingRecordSchema>;

@@ -11,5 +11,5 @@ import type { SettingRecord } from './evidenceRecord';
  */
 export function settingRecordFor(choices: PlanChoices, brew: Brew | null, nowMs: number): SettingRecord {
   const { developer, bromideGPerL, temperatureC, ambientC, agitationId } = choices;
-  return { developer, bromideGPerL, wear: brewWear(brew ?? undefined, choices.volumeMl, nowMs), temperatureC, ambientC, agitationId, brewId: brew?.id ?? null };
+  return { developer, bromideGPerL, wear: brewWear(brew ?? undefined, choices.volumeMl, nowMs), temperatureC, ambientC, agitationId, brewId: brew?.id ?? null, mixingLnSd: brew?.mixingLnSd ?? null };
 }

@@ -79,6 +79,8 @@ const links: readonly { table: TableName; field: string; target: TableName }[] =
   { table: 'verdicts', field: 'rollId', target: 'rolls' },
   { table: 'photos', field: 'rollId', target: 'rolls' },
   { table: 'evidence', field: 'rollId', target: 'rolls' },
+  { table: 'mixes', field: 'rollId', target: 'rolls' },
+  { table: 'mixes', field: 'brewId', target: 'brews' },
 ];
 
 function danglingLinks(records: Records): Problem[] {

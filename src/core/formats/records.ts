@@ -1,11 +1,16 @@
 import * as z from 'zod';
 import { chartSourceIds } from '../estimate/chartSources';
+import { batchSchema } from '../brewing/batch';
+import { mixEventSchema } from '../brewing/mixRun';
+import { brewPartSchema } from '../brewing/part';
+import { recipeShape } from '../brewing/recipe';
 import { estimateRequestSchema } from '../estimate/request';
 import { strategyIds } from '../estimate/strategyIds';
 import { partsSchema } from '../estimate/situationSchema';
 import { targetSchema } from '../estimate/targetSchema';
 import { findingSchema, settingRecordSchema } from '../evidence/evidenceRecord';
 import { ledgerRowSchema } from '../estimate/result';
+import { kitSchema } from '../kit/kitSchema';
 import { filmFormatIds } from '../films/filmFormats';
 import { stockFamilyIds } from '../films/stockFamilies';
 import { frameSchema } from '../exposure/frame';
@@ -62,12 +67,37 @@ export const rollSchema = z.strictObject({
 export const brewSchema = z.strictObject({
   ...stamps,
   name: z.string().min(1).max(120),
-  developer: request.developer,
+  /** What is written on the jug to tell it from the others. */
+  code: z.string().min(1).max(12),
+  use: recipeShape.use,
+  /** As the estimator knows it; null for what develops no film. */
+  developer: request.developer.nullable(),
   bromideGPerL: z.number().min(0),
   volumeMl: z.number().positive(),
   mixedMs: instantMs,
+  /** What was wanted and what went in; empty for a brew that nobody weighed here. */
+  parts: z.array(brewPartSchema).max(12),
+  temperatureC: z.number().nullable(),
+  /** pH at 25 °C, worked out from what went in; null where it is not known. */
+  ph: z.number().nullable(),
+  /** Spread of ln(rate) that the measuring left; null where nobody measured. */
+  mixingLnSd: z.number().min(0).max(2).nullable(),
   /** Films of 80 square inches through it so far. */
   films: z.number().min(0),
+});
+
+/** A recipe of the user's own. */
+export const recipeSchema = z.strictObject({ ...stamps, ...recipeShape });
+
+/** A mixing under way, or done. */
+export const mixSchema = z.strictObject({
+  ...stamps,
+  /** The roll that it is mixed for; null when it is for none. */
+  rollId: id.nullable(),
+  batch: batchSchema,
+  events: z.array(mixEventSchema).max(500),
+  /** The brew that it became; null while it is under way. */
+  brewId: id.nullable(),
 });
 
 /** What was decided, as it stood when it was pinned. */
@@ -156,6 +186,7 @@ export const settingsSchema = z.strictObject({
   temperature: z.enum(['C', 'F']),
   volume: z.enum(['ml', 'floz']),
   sound: z.boolean(),
+  kit: kitSchema,
 });
 
 /** A form that was not finished: its fields as typed. */
@@ -171,6 +202,8 @@ export type Pinned = z.infer<typeof pinnedSchema>;
 export type Photo = z.infer<typeof photoSchema>;
 export type EvidenceRecord = z.infer<typeof evidenceRecordSchema>;
 export type Draft = z.infer<typeof draftSchema>;
+export type RecipeRecord = z.infer<typeof recipeSchema>;
+export type Mix = z.infer<typeof mixSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 
 /** Schema of every table's records. */
@@ -185,6 +218,8 @@ export const recordSchemas = {
   drafts: draftSchema,
   photos: photoSchema,
   evidence: evidenceRecordSchema,
+  recipes: recipeSchema,
+  mixes: mixSchema,
 } as const;
 
 export type TableName = keyof typeof recordSchemas;

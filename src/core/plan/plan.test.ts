@@ -8,7 +8,8 @@ import { estimate } from '../estimate/estimate';
 import { noEvidence } from '../estimate/fit';
 import { narrowingFacts } from '../estimate/narrowingFacts';
 import { estimateRequestFor } from './estimateRequestFor';
-import { developerName, mixSheet } from './mixSheet';
+import { sampleBrew } from '../testing/sampleBrew';
+import { developerName } from './developerName';
 import { nextAction } from './nextAction';
 import { initialPlanForm, planFormOf, readPlanForm, withStrategy, type PlanForm } from './planForm';
 import { planFormInHand } from './planInHand';
@@ -101,10 +102,13 @@ describe('from roll and plan to a request', () => {
     expect(request.age.sinceExposure).toEqual([]);
   });
   test('a jug brings its age and use', () => {
-    const jug: Brew = { ...stamps, id: 'jug', name: 'Hut coffee', developer: choicesOf().developer, bromideGPerL: 1, volumeMl: 600, mixedMs: NOW - 2 * 3_600_000, films: 1 };
+    const jug = sampleBrew(NOW - 2 * 3_600_000, { bromideGPerL: 1, volumeMl: 600, films: 1, mixingLnSd: 0.1 });
     const choices = choicesOf({ developerKind: 'jug', brewId: 'jug' }, [jug]);
     expect(choices).toMatchObject({ brewId: 'jug', bromideGPerL: 1 });
     expect(estimateRequestFor(roll, stock, choices, jug, NOW).wear).toEqual({ ageH: 2, films: 1, volumeMl: 600 });
+    expect(estimateRequestFor(roll, stock, choices, jug, NOW).mixingLnSd).toBe(0.1);
+    const fixer = sampleBrew(NOW, { use: 'fixer', developer: null });
+    expect(readPlanForm({ ...initialPlanForm(film), developerKind: 'jug', brewId: 'jug' }, film, [fixer])).toMatchObject({ ok: false, problems: [{ path: 'brewId', message: expect.stringMatching(/no film developer/) }] });
   });
 });
 
@@ -131,32 +135,6 @@ describe('choosing a strategy', () => {
   test('a stand that is not thin, and a one-bath moved the wrong way, are facts for the cautions', () => {
     expect(planFacts(film, choicesOf({ strategyId: 'stand' })).thickStand).toBe(true);
     expect(planFacts(film, choicesOf({ developerKind: 'one-bath', temperatureC: 24, agitationId: 'gentle' })).oneBath).toEqual({ continuous: false, warm: true, pushed: false });
-  });
-});
-
-describe('what goes into the jug', () => {
-  test('a one-bath comes from its kit', () => expect(mixSheet({ kind: 'one-bath' }, 0, 500).map(({ id }) => id)).toEqual(['water', 'top-up']));
-  test('half a litre of standard coffee: 27 g soda, 8 g ascorbic acid, 20 g coffee (common practice, halved)', () => {
-    const amounts = Object.fromEntries(mixSheet(choicesOf().developer, 1, 500).map(({ id, amount }) => [id, amount]));
-    expect(amounts).toMatchObject({ water: 375, soda: 27, ascorbic: 8, 'instant-coffee': 20, bromide: 0.5, 'top-up': 500 });
-  });
-  test('concentrate and water add up to the tank', () => {
-    const lines = mixSheet({ kind: 'concentrate', familyId: 'hydroquinone-syrup', parts: { concentrate: 1, water: 31 } }, 0, 500);
-    expect(lines.map(({ amount }) => amount)).toEqual([484.375, 15.625]);
-  });
-  test('beer is most of the liquid, so there is little water', () => {
-    const lines = mixSheet({ kind: 'improvised', agents: [{ agentId: 'dark-beer', amountPerL: 1000 }], ascorbicGPerL: 16, sodaGPerL: 54 }, 0, 500);
-    expect(lines.some(({ id }) => id === 'water' || id === 'top-up')).toBe(false);
-    expect(lines[0]).toMatchObject({ id: 'dark-beer', amount: 500, unit: 'ml' });
-  });
-  test('names', () => {
-    expect(developerName({ kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } })).toBe('Metol–hydroquinone borax powder, undiluted');
-    expect(developerName(choicesOf().developer)).toBe('Instant coffee, 40 g/l');
-  });
-  test('too little concentrate for a film is a fact for the cautions', () => {
-    const choices = choicesOf({ developerKind: 'concentrate', concentrateFamilyId: 'p-aminophenol', waterParts: 300 });
-    const { concentrate } = planFacts(film, choices);
-    expect(concentrate?.mlPerFilm).toBeLessThan(concentrate?.leastMl ?? 0);
   });
 });
 
@@ -210,4 +188,16 @@ describe('the roll’s form', () => {
     expect(messages({ expiredYear: 1971, exposedYear: 2026 })).toEqual([]);
   });
   test('a guessed date does not accuse', () => expect(messages({ expiredYear: 1990, dateSlackYears: 24, exposedYear: 1962 })).toEqual([]));
+});
+
+describe('developers of a plan', () => {
+  test('names', () => {
+    expect(developerName({ kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } })).toBe('Metol–hydroquinone borax powder, undiluted');
+    expect(developerName(choicesOf().developer)).toBe('Instant coffee, 40 g/l');
+  });
+  test('too little concentrate for a film is a fact for the cautions', () => {
+    const choices = choicesOf({ developerKind: 'concentrate', concentrateFamilyId: 'p-aminophenol', waterParts: 300 });
+    const { concentrate } = planFacts(film, choices);
+    expect(concentrate?.mlPerFilm).toBeLessThan(concentrate?.leastMl ?? 0);
+  });
 });

@@ -207,6 +207,7 @@ function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperC
   if (form.developerKind === 'jug') {
     const jug = jugs.find((brew) => brew.id === form.brewId);
     if (jug === undefined) return failure({ path: 'brewId', message: 'This jug is no longer on the bench: choose another developer.' });
+    if (jug.developer === null) return failure({ path: 'brewId', message: `“${jug.name}” is no film developer that Aetas follows: choose another jug.` });
     return success({ developer: jug.developer, brewId: jug.id, bromideGPerL: jug.bromideGPerL });
   }
   if (form.developerKind === 'concentrate') {

@@ -33,11 +33,21 @@ export const quantityKinds = {
     plain('°C', ['c', '°c', 'degc'], 1),
     { symbol: '°F', suffixes: ['f', '°f', 'degf'], decimals: 1, toBase: fahrenheitToCelsius, fromBase: celsiusToFahrenheit },
   ],
+  /** A difference of temperatures. */
+  temperatureStep: [
+    plain('°C', ['c', '°c', 'degc'], 2),
+    { symbol: '°F', suffixes: ['f', '°f', 'degf'], decimals: 2, toBase: (v: number) => v / 1.8, fromBase: (v: number) => v * 1.8 },
+  ],
   volume: [
     plain('ml', ['ml'], 0),
     { symbol: 'fl oz', suffixes: ['floz', 'fl oz', 'oz'], decimals: 1, toBase: usFluidOuncesToMl, fromBase: mlToUsFluidOunces },
     { symbol: 'l', suffixes: ['l', 'litre', 'liter'], decimals: 3, toBase: (v: number) => v * 1000, fromBase: (v: number) => v / 1000 },
   ],
+  mass: [plain('g', ['g', 'gram', 'grams'], 1), { symbol: 'kg', suffixes: ['kg'], decimals: 3, toBase: (v: number) => v * 1000, fromBase: (v: number) => v / 1000 }],
+  milligrams: [plain('mg', ['mg'], 0)],
+  percent: [plain('%', ['%', 'percent'], 0)],
+  tablets: [plain('tablets', ['tablets', 'tablet'], 1)],
+  money: [plain('', [], 2)],
   concentration: [plain('g/l', ['g/l', 'g'], 1)],
   volumeConcentration: [plain('ml/l', ['ml/l', 'ml'], 0)],
   minutes: [
@@ -63,7 +73,7 @@ export type QuantityKind = keyof typeof quantityKinds;
  */
 export function displayUnit(kind: QuantityKind, choice: UnitChoice): Unit {
   const units: readonly Unit[] = quantityKinds[kind];
-  const wanted = kind === 'temperature' && choice.temperature === 'F' ? 1 : kind === 'volume' && choice.volume === 'floz' ? 1 : 0;
+  const wanted = (kind === 'temperature' || kind === 'temperatureStep') && choice.temperature === 'F' ? 1 : kind === 'volume' && choice.volume === 'floz' ? 1 : 0;
   return units[wanted] ?? (units[0] as Unit);
 }
 

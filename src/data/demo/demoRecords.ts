@@ -5,12 +5,19 @@ import { filmEquivalents } from '@/core/films/filmFormats';
 import type { Brew, Plan, Records, Roll, Run, Stock } from '@/core/formats/records';
 import { defaultSettings, noRecords } from '@/core/formats/tables';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
-import { developerName } from '@/core/plan/mixSheet';
+import { finishMix, brewCode, type MadeBrew } from '@/core/brewing/finishMix';
+import { formulary } from '@/core/brewing/formulary';
+import { mixProgress, type MixEvent } from '@/core/brewing/mixRun';
+import { mixSteps } from '@/core/brewing/mixSteps';
+import { workbench } from '@/core/brewing/workbench';
+import { initialWorkbench, recipeOfDeveloper } from '@/core/brewing/workbenchForm';
+import { toStep } from '@/core/kit/readable';
+import { developerName } from '@/core/plan/developerName';
 import { initialPlanForm, readPlanForm, type PlanForm } from '@/core/plan/planForm';
 import type { RunEvent } from '@/core/schedule/runEvents';
 import { wetSteps, type WetStep } from '@/core/schedule/wetSteps';
 import { roundToPourable } from '@/core/units/duration';
-import { hutPast, hutRolls, hutStocks, type HutRoll } from './hut';
+import { hutKit, hutPast, hutRecipes, hutRolls, hutStocks, type HutRoll } from './hut';
 
 const MINUTE_MS = 60_000;
 const DAY_MS = 24 * 60 * MINUTE_MS;
@@ -24,7 +31,9 @@ const POUR_S = 8;
  */
 export function demoRecords(nowMs: number): Records {
   const records = noRecords();
-  records.settings.push(defaultSettings);
+  records.settings.push({ ...defaultSettings, kit: hutKit });
+  for (const recipe of hutRecipes) records.recipes.push({ ...recipe, createdMs: nowMs - 90 * DAY_MS, updatedMs: nowMs - 90 * DAY_MS });
+  records.brews.push(hutFixer(nowMs));
   for (const [id, stock] of Object.entries(hutStocks)) {
     records.stocks.push({ id: `stock-${id}`, createdMs: nowMs - 200 * DAY_MS, updatedMs: nowMs - 200 * DAY_MS, ...stock, own: {} });
   }
@@ -76,13 +85,31 @@ function brewOf(plan: Plan, roll: Roll, mixedMs: number, used: boolean): Brew {
     id: `brew-${roll.id}`,
     createdMs: Math.round(mixedMs),
     updatedMs: Math.round(mixedMs),
-    name: developerName(plan.developer),
-    developer: plan.developer,
-    bromideGPerL: plan.bromideGPerL,
-    volumeMl: plan.volumeMl,
+    ...weighed(plan, roll),
+    code: brewCode(`brew-${roll.id}`),
     mixedMs: Math.round(mixedMs),
     films: used ? filmEquivalents(roll.formatId) : 0,
   };
+}
+
+/** What the hut's hands really weighed, against what was wanted: factors in the order of the parts. */
+const HUT_HANDS = [1, 1.02, 0.96];
+
+/** The brew of a plan as it was mixed: laid out, weighed and measured as anybody would. */
+function weighed(plan: Plan, roll: Roll): MadeBrew {
+  const { developer, bromideGPerL, volumeMl, temperatureC } = plan;
+  const name = developer.kind === 'improvised' ? 'Hut coffee' : developerName(developer);
+  const sheetFor = { rollId: roll.id, coverMl: volumeMl, volumeMl, targetC: temperatureC };
+  const { sheet } = workbench(initialWorkbench(recipeOfDeveloper(name, developer, bromideGPerL), sheetFor), hutKit);
+  if (sheet === null) throw new Error(`The demo's brew for “${roll.label}” cannot be laid out.`);
+  let hand = 0;
+  const steps = mixSteps(sheet.batch);
+  const events = steps.map((step): MixEvent => {
+    const target = step.kind === 'measure' ? temperatureC + 0.2 : step.target;
+    const amount = step.kind === 'part' && target !== null ? toStep(target * (HUT_HANDS[hand++ % HUT_HANDS.length] ?? 1), step.unit === 'ml' ? hutKit.cylinderStepMl : hutKit.scaleStepG) : target;
+    return { kind: 'done', stepId: step.id, amount, how: 'scale', atMs: 0 };
+  });
+  return finishMix(sheet.batch, mixProgress(steps, events));
 }
 
 function runOf(plan: Plan, startMs: number, stamps: { createdMs: number; updatedMs: number }): Run {
@@ -107,6 +134,7 @@ function runOf(plan: Plan, startMs: number, stamps: { createdMs: number; updated
       ambientC: plan.ambientC,
       agitationId: plan.agitationId,
       brewId: plan.brewId,
+      mixingLnSd: null,
       target: plan.target,
     },
     steps,
@@ -122,4 +150,13 @@ function eventsOf(steps: readonly WetStep[], startMs: number): RunEvent[] {
     return event;
   });
   return [...events, { kind: 'finish', atMs }];
+}
+
+/** The hut's bottle of home-made fixer: a week old, four films through it. */
+function hutFixer(nowMs: number): Brew {
+  const mixedMs = nowMs - 7 * DAY_MS;
+  const { sheet } = workbench({ ...initialWorkbench(formulary['fixer-rapid'], null), name: 'Hut fixer', bottleMl: 1000, scaleTo: 'bottle' }, hutKit);
+  if (sheet === null) throw new Error('The demo has no fixer.');
+  const made = finishMix(sheet.batch, mixProgress(mixSteps(sheet.batch), []));
+  return { id: 'brew-fixer', createdMs: mixedMs, updatedMs: mixedMs, ...made, code: brewCode('brew-fixer'), mixedMs, films: 4 };
 }

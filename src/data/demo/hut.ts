@@ -2,7 +2,8 @@ import type { StockFamilyId } from '@/core/films/stockFamilies';
 import type { StoragePresetId } from '@/core/films/storagePresets';
 import { stayAt } from '@/core/films/storageStay';
 import type { UserHint } from '@/core/films/userHint';
-import type { EvidenceRecord, Roll } from '@/core/formats/records';
+import type { EvidenceRecord, RecipeRecord, Roll } from '@/core/formats/records';
+import { ordinaryKit, type Kit } from '@/core/kit/kit';
 import type { PlanForm } from '@/core/plan/planForm';
 import type { VerdictValues } from '@/core/outcome/verdict';
 
@@ -22,6 +23,24 @@ export const hutStocks: Record<string, { name: string; familyId: StockFamilyId; 
   solbrekk: { name: 'Solbrekk Colour 80', familyId: 'colour-negative-obsolete', iso: 80 },
   morkedal: { name: 'Morkedal T 100', familyId: 'pan-tabular-medium', iso: 100 },
 };
+
+/** The hut's scale shows a tenth of a gram; its thermometer is a good one. */
+export const hutKit: Kit = { ...ordinaryKit, scaleStepG: 0.1, scaleMostG: 500, cylinderStepMl: 1, thermometerStepC: 0.1, scale: 'simulated', probe: 'simulated' };
+
+/** The hut's own recipes, without the instants at which they were written down. */
+export const hutRecipes: readonly Omit<RecipeRecord, 'createdMs' | 'updatedMs'>[] = [
+  {
+    id: 'recipe-nettle',
+    name: 'Nettle tea, from behind the hut',
+    use: 'film-developer',
+    note: 'Young tops, a full pot. Greener than it is strong: drop test first.',
+    lines: [
+      { kind: 'substance', substanceId: 'herb', perL: 120 },
+      { kind: 'substance', substanceId: 'soda-anhydrous', perL: 60 },
+      { kind: 'substance', substanceId: 'ascorbic-acid', perL: 20 },
+    ],
+  },
+];
 
 /** A roll from the hut: what it is, and how far its work has come. */
 export interface HutRoll {
@@ -44,13 +63,14 @@ const exposed = (state: Roll['exposure']['state'], year: number | null = null, i
 const asWanted = (note: string, part: Partial<VerdictValues> = {}): VerdictValues => ({ contrast: 0, fog: 'slight', shadows: 'open', evenness: 'even', defects: [], note, ...part });
 /** The hut's coffee on the day it was tested. */
 const hutCoffee: EvidenceRecord['setting'] = {
-  developer: { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: 40 }], ascorbicGPerL: 16, sodaGPerL: 54 },
+  developer: { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: 40 }], ascorbicGPerL: 16, sodaGPerL: 54, others: [] },
   bromideGPerL: 0,
   wear: { ageH: 0.3, films: 0, volumeMl: 500 },
   temperatureC: 19.5,
   ambientC: null,
   agitationId: 'ten-each-minute',
   brewId: null,
+  mixingLnSd: null,
 };
 const coffee: Partial<PlanForm> = { developerKind: 'improvised' };
 const aminophenol: Partial<PlanForm> = { developerKind: 'concentrate', concentrateFamilyId: 'p-aminophenol', concentrateParts: 1, waterParts: 50, stopId: 'acid' };

@@ -1,15 +1,13 @@
 'use client';
 
-import { lightFormat } from 'date-fns';
 import Link from 'next/link';
-import { jugState } from '@/core/chemistry/jugState';
 import type { BenchTime } from '@/core/plan/benchTimes';
 import { nextAction } from '@/core/plan/nextAction';
 import { runProgress } from '@/core/schedule/runState';
 import { formatMinutes } from '@/core/units/duration';
-import { useBench, useLog, useSettings, type Bench, type LogEntry, type RollDossier } from '@/data/queries';
+import { useBench, useLog, type Bench, type LogEntry, type RollDossier } from '@/data/queries';
 import { contrastGrades } from '@/core/outcome/grades';
-import { formatQuantity } from '@/core/units/quantity';
+import { JugLine } from '@/features/brew/JugLine';
 import { rollShortLine } from '@/features/roll/rollWords';
 import { Empty, TinPicture } from '@/ui/Empty';
 import { SmallRibbon } from '@/ui/Ribbon';
@@ -133,43 +131,17 @@ function TimeInBrief({ time }: { time: BenchTime }) {
 }
 
 function Jugs({ brews, nowMs }: { brews: Bench['brews']; nowMs: number }) {
-  const units = useSettings();
   return (
     <section aria-labelledby="jugs">
       <h2 id="jugs">In the jugs</h2>
       {brews.length === 0 && <p className="rule-row mt-2 text-ink2">Nothing is mixed. A brew shows up here once you mix it for a roll.</p>}
       <ul className="mt-2">
-        {brews.map((brew) => {
-          const state = jugState({ ...brew, wears: brew.developer.kind === 'improvised' }, nowMs);
-          const films = Number(brew.films.toFixed(1));
-          const strength = Math.round(state.strength * 100);
-          return (
-            <li key={brew.id} className="rule-row">
-              <div className="flex items-baseline justify-between gap-4">
-                <span>
-                  <b>{brew.name}</b> <span className="text-ink2">· {formatQuantity(brew.volumeMl, 'volume', units)}</span>
-                </span>
-                <button type="button" className="act-plain shrink-0 text-[13px] text-ink2" onClick={() => void import('@/data/brews').then(({ pourAway }) => pourAway(brew))}>
-                  Pour away<span className="sr-only"> {brew.name}</span>
-                </button>
-              </div>
-              <div role="img" aria-label={`${strength} % of its strength left`} className="my-1.5 h-2.5 bg-hair">
-                <div className={classes('h-2.5', brew.developer.kind === 'improvised' ? 'bg-brew' : 'bg-chem')} style={{ width: `${strength}%` }} />
-              </div>
-              <div className="text-[13px] text-ink2">
-                mixed {mixedWords(brew.mixedMs, nowMs)} · {films} {films === 1 ? 'film' : 'films'} through
-                {state.goodUntilMs === null ? ' · how it wears is not followed' : ` · ${state.spent ? 'spent' : `next × ${state.timeFactor.toFixed(2)}`}`}
-              </div>
-            </li>
-          );
-        })}
+        {brews.map((brew) => (
+          <JugLine key={brew.id} brew={brew} nowMs={nowMs} />
+        ))}
       </ul>
     </section>
   );
-}
-
-function mixedWords(mixedMs: number, nowMs: number): string {
-  return lightFormat(mixedMs, nowMs - mixedMs < 20 * 3_600_000 ? 'HH:mm' : 'yyyy-MM-dd');
 }
 
 function LastJudged({ log }: { log: LogEntry[] | undefined }) {

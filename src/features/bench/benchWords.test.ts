@@ -1,21 +1,11 @@
 import { describe, expect, test } from 'vitest';
-import type { Brew } from '@/core/formats/records';
+import { sampleBrew } from '@/core/testing/sampleBrew';
 import type { RollDossier } from '@/data/queries';
 import { benchHeadline } from './benchWords';
 
 const NOON = new Date(2026, 10, 24, 12).getTime();
 const dossier = (atHand: string | null, forbidden = false) => ({ standing: { atHand, forbidden, states: {} } }) as unknown as RollDossier;
-const coffee: Brew = {
-  id: 'jug',
-  createdMs: NOON,
-  updatedMs: NOON,
-  name: 'Hut coffee',
-  developer: { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: 40 }], ascorbicGPerL: 16, sodaGPerL: 54 },
-  bromideGPerL: 0,
-  volumeMl: 500,
-  mixedMs: NOON,
-  films: 0,
-};
+const coffee = sampleBrew(NOON);
 
 describe('the bench in two sentences', () => {
   test('rolls that only wait for hands are counted in words', () => {

@@ -1,4 +1,4 @@
-import { jugState } from '@/core/chemistry/jugState';
+import { jugState } from '@/core/brewing/keeping';
 import type { Brew } from '@/core/formats/records';
 import type { RollDossier } from '@/data/queries';
 
@@ -15,7 +15,8 @@ export function benchHeadline(dossiers: readonly RollDossier[], brews: readonly 
   const count = numerals[ready] ?? String(ready);
   const first = ready === 0 ? 'Nothing waits for the tank.' : `${count} ${ready === 1 ? 'roll' : 'rolls'} can go today.`;
   const lasting = brews
-    .map((brew) => jugState({ ...brew, wears: brew.developer.kind === 'improvised' }, nowMs))
+    .filter(({ developer }) => developer?.kind === 'improvised')
+    .map((brew) => jugState(brew, nowMs))
     .filter((state) => state.goodUntilMs !== null && state.goodUntilMs > nowMs)
     .map((state) => state.goodUntilMs ?? 0);
   if (lasting.length === 0) return [first];

@@ -9,15 +9,14 @@ import { benchName, chooseBench, type BenchName } from '@/data/benchName';
 import { importRecords, wipeRecords } from '@/data/backups';
 import { useLastSafekeeping, useRecordCounts } from '@/data/queries';
 import { allRecords, undoLast } from '@/data/safekeeping';
+import { download } from '@/features/files/download';
+import { Refused } from '@/features/files/Refused';
 import { coreWorker } from '@/workers/core';
 
 /** Largest file that is read, bytes: far above a lifetime of rolls, far below what hangs a tab. */
 const LARGEST_FILE_BYTES = 64 * 1024 * 1024;
 
-/** How many faults of a refused file are listed. */
-const FAULTS_SHOWN = 8;
-
-const tableWords: Record<keyof Records, string> = { settings: 'settings', stocks: 'films', rolls: 'rolls', brews: 'brews', plans: 'plans', runs: 'runs', verdicts: 'verdicts', drafts: 'unfinished forms', photos: 'photographs', evidence: 'tests and chart times' };
+const tableWords: Record<keyof Records, string> = { settings: 'settings', stocks: 'films', rolls: 'rolls', brews: 'brews', plans: 'plans', runs: 'runs', verdicts: 'verdicts', drafts: 'unfinished forms', photos: 'photographs', evidence: 'tests and chart times', recipes: 'recipes', mixes: 'mixings' };
 
 /** Everything on the bench as one file: out, in, and away. */
 export function RecordsView() {
@@ -77,22 +76,7 @@ export function RecordsView() {
           Choose a file
         </button>
       </Part>
-      {refused !== null && (
-        <div role="alert" className="border-l-4 border-danger pl-3">
-          <p>
-            <b className="text-danger">“{refused.name}” was not taken, and nothing has changed.</b>
-          </p>
-          <ul className="mt-1 space-y-1">
-            {refused.problems.slice(0, FAULTS_SHOWN).map(({ path, message }) => (
-              <li key={`${path}${message}`}>
-                {path !== '' && <code className="num">{path}: </code>}
-                {message}
-              </li>
-            ))}
-            {refused.problems.length > FAULTS_SHOWN && <li>and {refused.problems.length - FAULTS_SHOWN} more.</li>}
-          </ul>
-        </div>
-      )}
+      {refused !== null && <Refused {...refused} />}
       <Part title="Empty the bench" words="Takes everything away, drafts included. You can undo it here for as long as you make no other large change.">
         <button type="button" className="act" onClick={() => void wipeRecords().then(() => setSaid('The bench is empty.'))}>
           Empty the bench
@@ -143,13 +127,4 @@ function Benches() {
       </button>
     </Part>
   );
-}
-
-function download(text: string, name: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }

@@ -1,24 +1,38 @@
 'use client';
 
-import { developerFamilies } from '@/core/chemistry/developerFamilies';
-import { dilute } from '@/core/chemistry/dilution';
+import { dilute, type Parts } from '@/core/chemistry/dilution';
 import { readDilution } from '@/core/chemistry/readDilution';
 import type { UnitChoice } from '@/core/units/quantity';
 import { Field } from '@/ui/Field';
 import { dilutionWords, partsWords } from './dilutionWords';
-import type { PlanInHand } from './usePlanForm';
+
+/** The fields of a form that a written dilution fills. */
+export interface DilutionFields {
+  dilutionText: string;
+  concentrateParts: number | string;
+  waterParts: number | string;
+}
+
+interface DilutionFieldProps {
+  id: string;
+  fields: DilutionFields;
+  change: (part: Partial<DilutionFields>) => void;
+  /** What full strength means for this developer. */
+  usual: Parts;
+  /** Volume to make, ml; anything else leaves the volumes out. */
+  volumeMl: number | string | null;
+  units: UnitChoice;
+}
 
 /** A dilution as it is written on a bottle or in a recipe, and how it was read. */
-export function DilutionField({ form, change, units, idPrefix }: Pick<PlanInHand, 'form' | 'change'> & { units: UnitChoice; idPrefix: string }) {
-  const id = `${idPrefix}dilutionText`;
-  const { dilutionText, concentrateFamilyId, volumeMl } = form;
-  const usual = developerFamilies[concentrateFamilyId].referenceParts;
+export function DilutionField({ id, fields, change, usual, volumeMl, units }: DilutionFieldProps) {
+  const { dilutionText } = fields;
   const read = dilutionText.trim() === '' ? null : readDilution(dilutionText, usual);
   const write = (text: string): void => {
     const next = readDilution(text, usual);
     change({ dilutionText: text, ...(next.ok ? { concentrateParts: next.value.parts.concentrate, waterParts: next.value.parts.water } : {}) });
   };
-  const parts = { concentrate: Number(form.concentrateParts), water: Number(form.waterParts) };
+  const parts = { concentrate: Number(fields.concentrateParts), water: Number(fields.waterParts) };
   const volumes = typeof volumeMl === 'number' ? dilute(parts, volumeMl) : null;
   const other = read?.ok ? read.value.other : null;
   return (

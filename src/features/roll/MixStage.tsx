@@ -1,45 +1,117 @@
 'use client';
 
 import { format } from 'date-fns';
-import { mixSheet } from '@/core/plan/mixSheet';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo } from 'react';
+import { differences } from '@/core/brewing/finishMix';
+import { mixSteps } from '@/core/brewing/mixSteps';
+import { workbench } from '@/core/brewing/workbench';
+import { initialWorkbench, recipeOfDeveloper } from '@/core/brewing/workbenchForm';
+import type { Plan } from '@/core/formats/records';
+import type { Kit } from '@/core/kit/kit';
+import { developerName } from '@/core/plan/developerName';
 import { planFacts } from '@/core/plan/planFacts';
 import { cautionsFor } from '@/core/safety/cautions';
-import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
-import { mixBrewOf } from '@/data/brews';
-import type { RollDossier } from '@/data/queries';
+import { formatNumber, formatQuantity } from '@/core/units/quantity';
+import { mixBrewOf, startMix } from '@/data/brews';
+import { useOpenMixes, useSettings, type RollDossier } from '@/data/queries';
+import { differenceWords } from '@/features/brew/brewWords';
+import { stepAmountWords } from '@/features/brew/stepWords';
 import { CautionList } from '@/ui/CautionList';
 import type { PlanInHand } from './usePlanForm';
 
-/** What goes into the jug, in order. */
-export function MixStage({ dossier: { roll, stock, plan, brew }, inHand, units }: { dossier: RollDossier; inHand: PlanInHand; units: UnitChoice }) {
-  if (plan === undefined || plan.pinned === null) return <p className="pt-2 text-ink2">Pin a time first; the amounts follow from it.</p>;
-  const lines = mixSheet(plan.developer, plan.bromideGPerL, plan.volumeMl);
+/** What goes into the jug, in order, and the ways to weigh it. */
+export function MixStage({ dossier, inHand }: { dossier: RollDossier; inHand: PlanInHand }) {
+  const { roll, stock, plan, brew } = dossier;
+  if (plan === undefined || plan.pinned === null) {
+    return (
+      <p className="pt-2 text-ink2">
+        Pin a time first; the amounts follow from it. Or try the recipe <Link href={`/brews/workbench?roll=${roll.id}`} className="act-plain">on the workbench</Link>: its time moves with it.
+      </p>
+    );
+  }
   const cautions = cautionsFor(planFacts({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }, plan), 'mix');
   return (
     <div className="grid gap-x-12 gap-y-6 pt-3 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
-      <div>
-        <ol aria-label="What goes in, in order">
-          {lines.map((line) => (
-            <li key={line.id} className="rule-row flex items-baseline justify-between gap-6">
-              <span>
-                {line.name}
-                {line.hint !== '' && <span className="block text-[13px] text-ink2">{line.hint}</span>}
-              </span>
-              <span className="num text-[20px] whitespace-nowrap">{line.unit === 'g' ? `${formatNumber(line.amount, 1)} g` : formatQuantity(line.amount, 'volume', units, line.amount < 100 ? 1 : undefined)}</span>
-            </li>
-          ))}
-        </ol>
-        {brew === undefined ? (
-          <button type="button" className="act act-primary mt-4" data-next-step onClick={() => void mixBrewOf(plan).then((brewId) => inHand.change({ developerKind: 'jug', brewId }))}>
-            It is mixed
-          </button>
-        ) : (
-          <p className="mt-4">
-            Mixed {format(brew.mixedMs, 'd MMM yyyy, HH:mm')}. It stands among the jugs on the bench.
-          </p>
-        )}
-      </div>
+      <div>{brew === undefined ? <ToMix dossier={dossier} plan={plan} inHand={inHand} /> : <Mixed brew={brew} />}</div>
       <CautionList cautions={cautions} />
     </div>
+  );
+}
+
+/** The plan's developer laid out for the plan's tank. */
+function useBatch(plan: Plan, rollId: string, kit: Kit) {
+  return useMemo(() => {
+    const { developer, bromideGPerL, volumeMl, temperatureC } = plan;
+    const recipe = recipeOfDeveloper(developerName(developer), developer, bromideGPerL);
+    return workbench(initialWorkbench(recipe, { rollId, coverMl: volumeMl, volumeMl, targetC: temperatureC }), kit).sheet?.batch ?? null;
+  }, [plan, rollId, kit]);
+}
+
+function ToMix({ dossier: { roll }, plan, inHand }: { dossier: RollDossier; plan: Plan; inHand: PlanInHand }) {
+  const router = useRouter();
+  const settings = useSettings();
+  const batch = useBatch(plan, roll.id, settings.kit);
+  const under = useOpenMixes()?.find(({ rollId }) => rollId === roll.id);
+  const asWritten = (): void => void mixBrewOf(plan).then((brewId) => inHand.change({ developerKind: 'jug', brewId }));
+  if (batch === null) return null;
+  const oneBath = plan.developer.kind === 'one-bath';
+  return (
+    <>
+      <ol aria-label="What goes in, in order">
+        {mixSteps(batch)
+          .filter(({ kind }) => kind !== 'measure')
+          .map((step) => (
+            <li key={step.id} className="rule-row flex items-baseline justify-between gap-6">
+              <span>
+                {step.title}
+                {step.say.length > 0 && <span className="block text-[13px] text-ink2">{step.say.join(' ')}</span>}
+              </span>
+              <span className="num text-[20px] whitespace-nowrap">{oneBath && step.kind === 'part' ? 'its share' : stepAmountWords(step, batch, settings)}</span>
+            </li>
+          ))}
+      </ol>
+      <div className="mt-4 flex flex-wrap items-center gap-4">
+        {under !== undefined ? (
+          <Link href={`/brews/mix/${under.id}`} className="act act-primary" data-next-step>
+            Go on weighing
+          </Link>
+        ) : oneBath ? (
+          <Link href={`/brews/workbench?roll=${roll.id}`} className="act act-primary" data-next-step>
+            Put in the kit’s weights
+          </Link>
+        ) : (
+          <button type="button" className="act act-primary" data-next-step onClick={() => void startMix(batch, roll.id).then((id) => router.push(`/brews/mix/${id}`))}>
+            Weigh it out
+          </button>
+        )}
+        <Link href={`/brews/workbench?roll=${roll.id}`} className="act-plain">Change it on the workbench</Link>
+        <button type="button" className="act-plain" onClick={asWritten}>
+          It is mixed, as written
+        </button>
+      </div>
+    </>
+  );
+}
+
+/** What stands in the jug, against what was wanted. */
+function Mixed({ brew }: { brew: NonNullable<RollDossier['brew']> }) {
+  const units = useSettings();
+  const differing = differences(brew.parts);
+  return (
+    <>
+      <p>
+        <Link href={`/brews/${brew.id}`} className="act-plain">{brew.name}</Link>, {formatQuantity(brew.volumeMl, 'volume', units)}, mixed {format(brew.mixedMs, 'd MMM yyyy, HH:mm')}. It stands among the jugs on the bench.
+      </p>
+      <p className="mt-2 text-[14px] text-ink2">
+        {brew.parts.length === 0
+          ? 'Nobody weighed it here, so it counts as planned.'
+          : differing.length === 0
+            ? 'Everything went in as wanted.'
+            : `The time above reckons with what went in: ${differing.map((difference) => differenceWords(difference, units)).join(', ')}.`}
+        {brew.ph !== null && ` pH ${formatNumber(brew.ph, 1)}, worked out.`}
+      </p>
+    </>
   );
 }

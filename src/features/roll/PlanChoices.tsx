@@ -106,7 +106,7 @@ export function ConcentrateFields({ plan: { form, change, errors }, units, idPre
         />
       </div>
       <div className="sm:col-span-2">
-        <DilutionField form={form} change={change} units={units} idPrefix={idPrefix} />
+        <DilutionField id={`${idPrefix}dilutionText`} fields={form} change={change} usual={developerFamilies[form.concentrateFamilyId].referenceParts} volumeMl={form.volumeMl} units={units} />
       </div>
       <Quantity id={`${idPrefix}concentrateParts`} label="Concentrate" kind="parts" units={units} range={[0.1, 100]} value={form.concentrateParts} onChange={(concentrateParts) => change({ concentrateParts, dilutionText: '' })} error={errors.concentrateParts} />
       <Quantity id={`${idPrefix}waterParts`} label="Water" kind="parts" units={units} range={[0, 1000]} value={form.waterParts} onChange={(waterParts) => change({ waterParts, dilutionText: '' })} error={errors.waterParts} />

@@ -22,7 +22,7 @@ export function PlanLedger({ study, plan, units }: { study: Glance; plan: PlanIn
   const lines = estimate.ledger
     .filter((row) => DECIDED.includes(row.id) || Math.abs((row.ratio ?? 1) - 1) > SILENT_RATIO || row.varianceShare > SILENT_SHARE)
     .map((row): LedgerLine => {
-      const words = rowWords(row, request, estimate, units);
+      const words = rowWords(row, request, estimate, units, plan.jug);
       return {
         id: row.id,
         label: words.label,

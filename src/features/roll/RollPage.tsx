@@ -4,8 +4,6 @@ import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { stageIds, type StageId } from '@/core/plan/rollStages';
 import type { Brew, Roll } from '@/core/formats/records';
-import { readDraft } from '@/data/drafts';
-import { planDraftKey } from '@/data/plans';
 import { useSettings, useSettledBench, type RollDossier } from '@/data/queries';
 import { Ribbon } from '@/ui/Ribbon';
 import { useNow } from '@/ui/useNow';
@@ -19,6 +17,7 @@ import { Stage } from './Stage';
 import { TestStage } from './TestStage';
 import { rollLine } from './rollWords';
 import { stageSummary } from './stageWords';
+import { usePlanDraft } from './usePlanDraft';
 import { usePlanForm } from './usePlanForm';
 
 /** How often the age of the brew is looked at again, ms. */
@@ -40,16 +39,7 @@ export function RollPage({ rollId }: { rollId: string }) {
       </>
     );
   }
-  return <Dossier key={rollId} dossier={dossier} draft={draft.values} jugs={bench.brews} rolls={bench.dossiers.map((one) => one.roll)} />;
-}
-
-/** The plan's form as it was typed when the page opened; null while it is read. */
-function usePlanDraft(rollId: string): { values: unknown } | null {
-  const [draft, setDraft] = useState<{ rollId: string; values: unknown } | null>(null);
-  useEffect(() => {
-    void readDraft(planDraftKey(rollId)).then((values) => setDraft({ rollId, values }));
-  }, [rollId]);
-  return draft?.rollId === rollId ? draft : null;
+  return <Dossier key={rollId} dossier={dossier} draft={draft.values} jugs={bench.brews.filter(({ developer }) => developer !== null)} rolls={bench.dossiers.map((one) => one.roll)} />;
 }
 
 function Dossier({ dossier, draft, jugs, rolls }: { dossier: RollDossier; draft: unknown; jugs: readonly Brew[]; rolls: Roll[] }) {
@@ -66,7 +56,7 @@ function Dossier({ dossier, draft, jugs, rolls }: { dossier: RollDossier; draft:
     expose: <ExposeStage dossier={dossier} estimate={estimate} />,
     choose: <ChooseStage dossier={dossier} plan={plan} jugs={jugs} rolls={rolls} units={units} />,
     test: <TestStage dossier={dossier} plan={plan} jugs={jugs} rolls={rolls} units={units} />,
-    mix: <MixStage dossier={dossier} inHand={plan} units={units} />,
+    mix: <MixStage dossier={dossier} inHand={plan} />,
     run: <RunStage dossier={dossier} plan={plan} units={units} />,
     judge: <JudgeStage dossier={dossier} />,
   };

@@ -6,7 +6,7 @@ import { formatMinutes } from '@/core/units/duration';
 import { formatNumber } from '@/core/units/quantity';
 import { classes } from '@/ui/classes';
 import { Tick } from '@/ui/Tick';
-import { developerName } from '@/core/plan/mixSheet';
+import { developerName } from '@/core/plan/developerName';
 import { shadowWords, strategyReasons, strategyWords } from './strategyWords';
 import type { PlanInHand } from './usePlanForm';
 

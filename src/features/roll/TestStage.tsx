@@ -6,7 +6,7 @@ import type { NextTest } from '@/core/estimate/nextTests';
 import type { Finding } from '@/core/evidence/evidenceRecord';
 import { settingRecordFor } from '@/core/evidence/settingRecordFor';
 import type { Brew, Roll } from '@/core/formats/records';
-import { developerName } from '@/core/plan/mixSheet';
+import { developerName } from '@/core/plan/developerName';
 import { formatMinutes } from '@/core/units/duration';
 import type { UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Glance } from '@/core/estimate/study';
-import { developerName } from '@/core/plan/mixSheet';
+import { developerName } from '@/core/plan/developerName';
 import type { PlanChoices } from '@/core/plan/planForm';
 import { formatMinutes } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';

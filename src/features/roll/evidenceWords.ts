@@ -2,7 +2,7 @@ import type { Conflict } from '@/core/estimate/fit';
 import type { Piece } from '@/core/estimate/observations';
 import type { Roll } from '@/core/formats/records';
 import { contrastGrades } from '@/core/outcome/grades';
-import { developerName } from '@/core/plan/mixSheet';
+import { developerName } from '@/core/plan/developerName';
 import type { ShiftReason } from '@/core/plan/pinShift';
 import { formatMinutes } from '@/core/units/duration';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';

@@ -1,4 +1,7 @@
 import { agitationSchools } from '@/core/schedule/agitationSchools';
+import { differences } from '@/core/brewing/finishMix';
+import type { Brew } from '@/core/formats/records';
+import { differenceWords } from '@/features/brew/brewWords';
 import { developerFamilies } from '@/core/chemistry/developerFamilies';
 import type { EstimateRequest } from '@/core/estimate/request';
 import type { Estimate, LedgerRow } from '@/core/estimate/result';
@@ -23,8 +26,8 @@ export interface RowWords {
   explanation: string;
 }
 
-/** Puts a ledger row into words. */
-export function rowWords(row: LedgerRow, request: EstimateRequest, estimate: Estimate, units: UnitChoice): RowWords {
+/** Puts a ledger row into words; with the jug at hand, what went into it against what was wanted. */
+export function rowWords(row: LedgerRow, request: EstimateRequest, estimate: Estimate, units: UnitChoice, jug: Brew | null = null): RowWords {
   const { developer, knownTime, wear, target, bromideGPerL } = request;
   const concentrate = developer.kind === 'concentrate' ? developerFamilies[developer.familyId] : null;
   switch (row.id) {
@@ -46,13 +49,13 @@ export function rowWords(row: LedgerRow, request: EstimateRequest, estimate: Est
     case 'dilution':
       return {
         label: developer.kind === 'concentrate' ? `Dilution ${developer.parts.concentrate}+${developer.parts.water}` : 'Dilution',
-        note: concentrate === null ? '' : `usual is ${concentrate.referenceParts.concentrate}+${concentrate.referenceParts.water}`,
+        note: [concentrate === null ? '' : `usual is ${concentrate.referenceParts.concentrate}+${concentrate.referenceParts.water}`, asMixedWords(jug, units)].filter(Boolean).join('; '),
         explanation: 'The rate goes with the share of concentrate to a power that belongs to the class of developer. The power itself is only roughly known.',
       };
     case 'strength':
       return {
         label: 'Strength of the brew',
-        note: estimate.ph === null ? 'as mixed' : `pH ${formatNumber(estimate.ph, 1)}; against soda 54, ascorbic acid 16, coffee 40 g/l`,
+        note: [asMixedWords(jug, units), estimate.ph === null ? 'as mixed' : `pH ${formatNumber(estimate.ph, 1)}`, 'against soda 54, ascorbic acid 16, coffee 40 g/l'].filter(Boolean).join('; '),
         explanation: 'Both agents multiply: coffee to the power 0.8, ascorbic acid to the power 0.25. Each pH above the reference brew makes it 1.7 times as fast. Brands of coffee differ by a quarter.',
       };
     case 'wear':
@@ -88,6 +91,13 @@ export function rowWords(row: LedgerRow, request: EstimateRequest, estimate: Est
         explanation: 'A stop of push aims at a gradient 1.18 times higher. The nearer to the film’s largest gradient, the less sure the time.',
       };
   }
+}
+
+/** What went into a jug against what was wanted; empty where nobody weighed. */
+function asMixedWords(jug: Brew | null, units: UnitChoice): string {
+  if (jug === null || jug.parts.length === 0) return '';
+  const differing = differences(jug.parts);
+  return differing.length === 0 ? 'weighed as wanted' : `weighed: ${differing.map((difference) => differenceWords(difference, units)).join(', ')}`;
 }
 
 /** A range in words: the value, with its ends when they differ. */

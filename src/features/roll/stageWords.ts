@@ -6,7 +6,7 @@ import { stages, type StageId } from '@/core/plan/rollStages';
 import { runProgress } from '@/core/schedule/runState';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
-import { developerName } from '@/core/plan/mixSheet';
+import { developerName } from '@/core/plan/developerName';
 import type { RollDossier } from '@/data/queries';
 import { rangeWords } from './ledgerWords';
 import { ageWords, storageWords } from './rollWords';

@@ -25,6 +25,8 @@ export interface PlanInHand {
   chooseStrategy: (id: PlanForm['strategyId']) => void;
   /** What the form decides; null while something in it is wrong. */
   choices: PlanChoices | null;
+  /** The jug that the form has chosen; null for a brew still to be mixed. */
+  jug: Brew | null;
   /** What is wrong, by field. */
   errors: Partial<Record<string, string>>;
   /** The estimate for the last valid choices; null until the first arrives. */
@@ -67,7 +69,8 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
   useEffect(() => {
     if (current && latest.current === form) trials.set(null);
   }, [current, form, trials]);
-  return { form, change, tryOut, trials, chooseStrategy, choices, errors, study, current };
+  const jug = form.developerKind === 'jug' ? (jugs.find(({ id }) => id === form.brewId) ?? null) : null;
+  return { form, change, tryOut, trials, chooseStrategy, choices, jug, errors, study, current };
 }
 
 interface TryOut extends Pick<RollDossier, 'roll' | 'stock'> {

@@ -1,0 +1,91 @@
+import { describe, expect, test } from 'vitest';
+import { sampleBrew } from '../testing/sampleBrew';
+import { batchCost, boughtPerFilm, noPrices, oneBathPerFilm, priceKey, priceProblem, pricesFormSchema } from './cost';
+import { jugState } from './keeping';
+import { readRecipes, writeRecipes } from './recipeFile';
+import { sampleParts } from '../testing/sampleParts';
+import { formulary } from './formulary';
+import { biohazardIn } from './animalMatter';
+
+const HOUR_MS = 3_600_000;
+const mixedMs = Date.UTC(2026, 10, 24, 11, 40);
+
+describe('what is left in a jug', () => {
+  test('a kitchen brew is followed by its strength', () => {
+    const fresh = jugState(sampleBrew(mixedMs), mixedMs);
+    expect(fresh).toMatchObject({ left: 1, timeFactor: 1, spent: false });
+    expect(fresh.goodUntilMs).toBe(mixedMs + 4.5 * HOUR_MS);
+    const used = jugState(sampleBrew(mixedMs, { films: 1 }), mixedMs);
+    expect(used.timeFactor).toBeCloseTo(15 / 13, 12);
+    expect(used.goodUntilMs).toBeLessThan(fresh.goodUntilMs ?? 0);
+    expect(jugState(sampleBrew(mixedMs, { films: 1 }), mixedMs + 6 * HOUR_MS).spent).toBe(true);
+    // Four films bring it to (13/15)⁴ = 0.56, five below a half.
+    expect(fresh.filmsLeft).toBe(4);
+  });
+  test('a bought developer is not followed', () => {
+    const bought = sampleBrew(mixedMs, { films: 9, developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 50 } } });
+    expect(jugState(bought, mixedMs)).toEqual({ left: null, timeFactor: 1, goodUntilMs: null, filmsLeft: null, spent: false });
+  });
+  test('a stop keeps a week; fixer counts 12 films a litre; a one-bath 11, and half a year (common practice)', () => {
+    const stop = sampleBrew(mixedMs, { use: 'stop', developer: null, volumeMl: 1000 });
+    expect(jugState(stop, mixedMs + 3.5 * 24 * HOUR_MS).left).toBeCloseTo(0.5, 9);
+    expect(jugState(stop, mixedMs + 8 * 24 * HOUR_MS).spent).toBe(true);
+    const fixer = sampleBrew(mixedMs, { use: 'fixer', developer: null, volumeMl: 500, films: 4 });
+    expect(jugState(fixer, mixedMs)).toMatchObject({ filmsLeft: 2, left: expect.closeTo(1 / 3, 9) });
+    expect(jugState({ ...fixer, films: 7 }, mixedMs)).toMatchObject({ filmsLeft: 0, spent: true });
+    const oneBath = sampleBrew(mixedMs, { developer: { kind: 'one-bath' }, volumeMl: 1000, films: 5 });
+    expect(jugState(oneBath, mixedMs).filmsLeft).toBe(6);
+  });
+});
+
+describe('cost from the user’s own prices', () => {
+  const parts = sampleParts([['soda-anhydrous', 27], ['ascorbic-acid', 8], ['instant-coffee', 20]]);
+  const prices = { ...noPrices(), of: { 'soda-anhydrous': { price: 4, per: 1000 }, 'ascorbic-acid': { price: 10, per: 250 }, 'instant-coffee': { price: 3, per: 200 } } };
+  test('half a litre for one film, worked by hand: 0.108 + 0.32 + 0.30', () => {
+    expect(batchCost(parts, 1, prices)).toEqual({ total: expect.closeTo(0.728, 9), perFilm: expect.closeTo(0.728, 9), missing: [] });
+    expect(batchCost(parts, 2, prices)?.perFilm).toBeCloseTo(0.364, 9);
+  });
+  test('nothing is invented: without prices there is no cost, and what is missing is named', () => {
+    expect(batchCost(parts, 1, noPrices())).toBeNull();
+    const some = { ...prices, of: { 'instant-coffee': { price: 3, per: 200 }, 'soda-anhydrous': { price: 4, per: 0 } } };
+    expect(batchCost(parts, 1, some)).toMatchObject({ missing: ['Washing soda, anhydrous', 'Ascorbic acid'], total: expect.closeTo(0.3, 9) });
+    expect(oneBathPerFilm(noPrices())).toBeNull();
+    expect(boughtPerFilm(noPrices())).toBeNull();
+  });
+  test('a film in the one-bath and in a bought developer', () => {
+    expect(oneBathPerFilm({ ...noPrices(), oneBath: { price: 22, films: 11 } })).toBeCloseTo(2, 12);
+    expect(boughtPerFilm({ ...noPrices(), bought: { price: 15, bottleMl: 500, perFilmMl: 20 } })).toBeCloseTo(0.6, 12);
+  });
+  test('what was typed wrongly is told, and kept', () => {
+    expect(priceProblem('dear', true)).toMatch(/“dear” is not a number/);
+    expect(priceProblem(-1, true)).toMatch(/below 0/);
+    expect(priceProblem(0, false)).toMatch(/above 0/);
+    expect([priceProblem('', true), priceProblem(0, true), priceProblem(2, false)]).toEqual([null, null, null]);
+    expect(pricesFormSchema.safeParse({ ...prices, of: { x: { price: 'dear', per: '' } } }).success).toBe(true);
+    expect(priceKey({ name: 'Rapid Fixer', makeup: { kind: 'concentrate', familyId: null } })).toBe('concentrate:rapid fixer');
+  });
+});
+
+describe('files of recipes', () => {
+  const text = writeRecipes([formulary.tea, formulary['fixer-rapid']]);
+  test('out and in again', () => {
+    const read = readRecipes(text);
+    expect(read.ok && read.value.map(({ name, lines }) => [name, lines])).toEqual([['Tea', formulary.tea.lines], ['Home-made rapid fixer', formulary['fixer-rapid'].lines]]);
+  });
+  test.each<[string, string, RegExp]>([
+    ['cut off', text.slice(0, 60), /cut off/],
+    ['foreign', '{"recipes": []}', /no file of recipes/],
+    ['a newer one', text.replace('"version": 1', '"version": 7'), /another version/],
+    ['an unknown ingredient', text.replace('black-tea', 'moon-dust'), /Substance: choose one of/],
+    ['an impossible amount', text.replace('"perL": 60', '"perL": -60'), /from 0 to 1000/],
+    ['none in it', '{"format":"aetas-recipes","version":1,"recipes":[]}', /no recipe in this file/],
+  ])('%s is refused whole, with a sentence', (_what, file, sentence) => {
+    const read = readRecipes(file);
+    expect(read.ok ? '' : read.problems.map(({ message }) => message).join(' ')).toMatch(sentence);
+  });
+});
+
+test('animal fluids are known by name, plants that sound like them are not', () => {
+  expect(biohazardIn(['Urine', 'ox blood', 'egg white', 'Washing soda'])).toEqual(['Urine', 'ox blood', 'egg white']);
+  expect(biohazardIn(['Oat milk', 'milk thistle', 'bloodroot', 'Instant coffee'])).toEqual([]);
+});

@@ -1,0 +1,84 @@
+import { BREW_GRACE_H, BREW_HALF_LIFE_H, brewAgeRate, brewUseRate } from '../chemistry/brewWear';
+import type { Developer } from './composition';
+import type { RecipeUse } from './recipe';
+
+/** Share of its strength below which an organic brew counts as spent. Source: our choice. */
+export const SPENT_SHARE = 0.5;
+
+const HOUR_MS = 3_600_000;
+const DAY_H = 24;
+
+/** How long a bath keeps and how many films it takes, for those that are not followed by strength. */
+interface Keeping {
+  /** Hours from mixing; null where nobody says. */
+  keepsH: number | null;
+  /** Films of 80 square inches a litre; null where it is not counted. */
+  filmsPerL: number | null;
+}
+
+/** Source: common practice, no source. A stop keeps about a week once in use; re-use tallies of fixer run from 12 to 20 films a litre, the lower taken. */
+const baths: Record<Exclude<RecipeUse, 'film-developer'>, Keeping> = {
+  'paper-developer': { keepsH: 8, filmsPerL: 8 },
+  stop: { keepsH: 7 * DAY_H, filmsPerL: null },
+  fixer: { keepsH: 90 * DAY_H, filmsPerL: 12 },
+  'pre-bath': { keepsH: 12, filmsPerL: null },
+  wetting: { keepsH: DAY_H, filmsPerL: null },
+};
+const oneBath: Keeping = { keepsH: 182 * DAY_H, filmsPerL: 11 };
+/** A diluted concentrate or a powder developer: how it wears belongs to its own leaflet. */
+const bought: Keeping = { keepsH: null, filmsPerL: null };
+
+/** What is left of a bath in its jug. */
+export interface JugState {
+  /** Part of its life that is left, 0 to 1; null where it is not followed. */
+  left: number | null;
+  /** Factor on the time of the next film; 1 for what does not slow down. */
+  timeFactor: number;
+  /** Instant until which it is good, ms since the epoch; null where nobody says. */
+  goodUntilMs: number | null;
+  /** Films that it still takes; null where they are not counted. */
+  filmsLeft: number | null;
+  spent: boolean;
+}
+
+/** What decides how a jug wears. */
+export interface Jug {
+  use: RecipeUse;
+  developer: Developer | null;
+  mixedMs: number;
+  volumeMl: number;
+  /** Films through it so far. */
+  films: number;
+}
+
+/**
+ * What is left of a bath.
+ * @param jug what it is, when it was mixed, its volume, and the films through it
+ * @param nowMs this instant, ms since the epoch
+ * @returns life left. Source: brewWear for kitchen brews; tallies and shelf lives of the others are common practice, no source.
+ */
+export function jugState(jug: Jug, nowMs: number): JugState {
+  if (jug.use === 'film-developer' && jug.developer?.kind === 'improvised') return brewState(jug, nowMs);
+  const { keepsH, filmsPerL } = jug.use === 'film-developer' ? (jug.developer?.kind === 'one-bath' ? oneBath : bought) : baths[jug.use];
+  const goodUntilMs = keepsH === null ? null : jug.mixedMs + keepsH * HOUR_MS;
+  const capacity = filmsPerL === null ? null : (filmsPerL * jug.volumeMl) / 1000;
+  const shares = [
+    ...(goodUntilMs === null || keepsH === null ? [] : [(goodUntilMs - nowMs) / (keepsH * HOUR_MS)]),
+    ...(capacity === null ? [] : [1 - jug.films / capacity]),
+  ];
+  const left = shares.length === 0 ? null : Math.max(0, Math.min(1, ...shares));
+  return { left, timeFactor: 1, goodUntilMs, filmsLeft: capacity === null ? null : Math.max(0, capacity - jug.films), spent: left === 0 };
+}
+
+/** A kitchen brew is followed by its strength. */
+function brewState({ mixedMs, volumeMl, films }: Jug, nowMs: number): JugState {
+  const useRate = brewUseRate(films, volumeMl);
+  const strength = useRate * brewAgeRate(Math.max(0, nowMs - mixedMs) / HOUR_MS);
+  const hoursLeft = useRate <= SPENT_SHARE ? 0 : BREW_GRACE_H + BREW_HALF_LIFE_H * Math.log2(useRate / SPENT_SHARE);
+  return { left: strength, timeFactor: 1 / strength, goodUntilMs: mixedMs + hoursLeft * HOUR_MS, filmsLeft: filmsUntilSpent(strength, volumeMl), spent: strength < SPENT_SHARE };
+}
+
+/** Films that bring a brew from its strength now down to half. */
+function filmsUntilSpent(strength: number, volumeMl: number): number {
+  return Math.max(0, Math.floor(Math.log(SPENT_SHARE / strength) / Math.log(brewUseRate(1, volumeMl)) + 1e-9));
+}

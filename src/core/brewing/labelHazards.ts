@@ -1,0 +1,27 @@
+import type { SubstanceTrait } from '../chemistry/substances';
+import { traitsOf } from '../safety/mixCautions';
+import { biohazardIn } from './animalMatter';
+import type { BrewPart } from './part';
+
+/** What a label says of a trait. Source: common practice, no source; the products' own safety sheets go before it. */
+const sentences: readonly (readonly [SubstanceTrait, string])[] = [
+  ['caustic', 'Caustic: burns skin and eyes.'],
+  ['alkali', 'Alkaline: gloves and eye protection.'],
+  ['sulfite', 'Keep from acid: it gives off sulfur dioxide.'],
+  ['ammonium', 'Keep from alkali: it gives off ammonia.'],
+  ['harmful', 'Harmful when swallowed.'],
+];
+
+/**
+ * The hazards that a jug's label names.
+ * @param parts what is in it; none for a jug that nobody weighed
+ * @returns sentences, the general ones last
+ */
+export function labelHazards(parts: readonly BrewPart[]): string[] {
+  const traits = new Set(parts.flatMap(({ makeup }) => traitsOf(makeup)));
+  return [
+    ...sentences.flatMap(([trait, sentence]) => (traits.has(trait) ? [sentence] : [])),
+    ...(biohazardIn(parts.map(({ name }) => name)).length > 0 ? ['Biohazard: of animal origin.'] : []),
+    'Keep from children and food. Pour away after the local rules.',
+  ];
+}

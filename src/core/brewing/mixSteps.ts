@@ -1,0 +1,178 @@
+import { shortName, substanceOf, type SubstanceTrait } from '../chemistry/substances';
+import type { CautionNote } from '../safety/cautionNote';
+import { mixCautionsAt, traitsOf, type MixMoment } from '../safety/mixCautions';
+import { toStep } from '../kit/readable';
+import { biohazardIn } from './animalMatter';
+import type { Batch } from './batch';
+import type { BrewPart } from './part';
+import { isInfusion } from './waterPlan';
+
+/** One screen of the mix sheet. */
+export interface MixStep {
+  id: string;
+  kind: MixMoment['step'];
+  title: string;
+  /** What to do, in short sentences. */
+  say: string[];
+  /** What is weighed or measured here. */
+  partKey: string | null;
+  unit: BrewPart['unit'] | null;
+  /** Amount wanted; null where nothing is measured. */
+  target: number | null;
+  /** Between these it is as good as exact. */
+  tolerance: { low: number; high: number } | null;
+  /** Minutes to wait; null where there is nothing to wait for. */
+  standMin: number | null;
+  cautions: CautionNote[];
+}
+
+/** Deviation that counts as exact: it moves the time of a coffee brew by less than its hands do. Source: our choice. */
+const TOLERANCE_SHARE = 0.03;
+
+/** Minutes that a brew stands so that bubbles leave it. Source: common practice (5 to 10 min), no source. */
+const BUBBLES_MIN = 8;
+
+/** Minutes that effervescent tablets fizz in their glass. Source: common practice (“for minutes”), no source. */
+const FIZZ_MIN = 5;
+
+/** Minutes of steeping, by agent; an infusion that is not listed gets the first. Source: common practice, no source. */
+const STEEP_MIN: Record<string, number> = { 'ground-coffee': 10, 'black-tea': 15, 'green-tea': 15, herb: 30, wood: 60 };
+
+/** What can be done while a bath stands. */
+const meanwhile: Record<Batch['use'], string> = {
+  'film-developer': 'Meanwhile pour stop and fixer and bring them to within 3 °C, measure the wetting bath, and lay out tank and clock.',
+  'paper-developer': 'Meanwhile lay out three trays, pour stop and fixer, and cut the test strips.',
+  stop: 'Meanwhile rinse the jug of the next bath.',
+  fixer: 'Meanwhile write the label: fixer, the date, a line to count the films.',
+  'pre-bath': 'Meanwhile mix the developer: the pre-bath waits, the film does not.',
+  wetting: 'Meanwhile hang the clips.',
+};
+
+/**
+ * The way through a batch, in the order in which things go in.
+ * @param batch what is mixed
+ * @returns steps with ids that stay the same for a batch. Source of the order: common practice, no source.
+ */
+export function mixSteps(batch: Batch): MixStep[] {
+  const { parts, water, use } = batch;
+  const animal = biohazardIn(parts.map(({ name }) => name)).length > 0;
+  const inJug = new Set<SubstanceTrait>();
+  const steps: MixStep[] = [];
+  const put = (step: Omit<MixStep, 'cautions'>, adding: readonly SubstanceTrait[] = []): void => {
+    const firstPowder = adding.includes('powder') && !inJug.has('powder');
+    steps.push({ ...step, cautions: mixCautionsAt({ step: step.kind, use, adding: new Set(adding), inJug, firstPowder, animal: animal && step.partKey !== null && isAnimal(parts, step.partKey) }) });
+    for (const trait of adding) inJug.add(trait);
+  };
+  if (water.firstMl > 0) put(firstWater(batch));
+  for (const part of inOrder(parts)) for (const step of partSteps(part, batch)) put(step, step.kind === 'part' ? traitsOf(part.makeup) : []);
+  const grains = parts.some((part) => part.target > 0 && part.unit !== 'ml' && traitsOf(part.makeup).includes('kitchen'));
+  if (parts.some(({ unit, target }) => unit !== 'ml' && target > 0)) put({ ...blank, id: 'stand', kind: 'stand', title: 'Let it stand', say: ['Small bubbles leave it; they would sit on the film.', meanwhile[use]], standMin: BUBBLES_MIN });
+  if (grains) put({ ...blank, id: 'strain', kind: 'strain', title: 'Strain it', say: ['Through a coffee filter or a fine cloth: what has not dissolved leaves spots.'] });
+  if (water.lastMl > 0) {
+    put({
+      ...blank,
+      id: 'top-up',
+      kind: 'top-up',
+      title: 'Top up to the mark',
+      say: ['Water last, cold or warm, whichever brings it to the temperature. Stir.'],
+      unit: 'ml',
+      target: batch.volumeMl,
+      tolerance: toleranceOf(batch.volumeMl, batch.cylinderStepMl),
+    });
+  }
+  put({ ...blank, id: 'measure', kind: 'measure', title: 'Measure the temperature', say: ['Stir, wait until the thermometer rests, and read it.'] });
+  return steps;
+}
+
+const blank = { say: [], partKey: null, unit: null, target: null, tolerance: null, standMin: null } as const;
+
+function isAnimal(parts: readonly BrewPart[], key: string): boolean {
+  return biohazardIn(parts.filter((part) => part.key === key).map(({ name }) => name)).length > 0;
+}
+
+function firstWater({ parts, water, cylinderStepMl, use }: Batch): Omit<MixStep, 'cautions'> {
+  const infusion = isInfusion(parts);
+  return {
+    ...blank,
+    id: 'water',
+    kind: 'water',
+    title: infusion ? 'Water, on the boil' : 'Water first',
+    say: [
+      ...(infusion ? ['Hot water for the infusion; the rest goes in last.'] : []),
+      ...(use === 'wetting' ? ['Distilled water, so that nothing dries on the film.'] : []),
+    ],
+    unit: 'ml',
+    target: toStep(water.firstMl, cylinderStepMl) || water.firstMl,
+    tolerance: toleranceOf(water.firstMl, cylinderStepMl),
+  };
+}
+
+/** Parts in the order in which they go in; those of one place keep the order of the recipe. */
+export function inOrder(parts: readonly BrewPart[]): BrewPart[] {
+  const place = ({ makeup, unit }: BrewPart): number => {
+    switch (makeup.kind) {
+      case 'substance':
+        return substanceOf(makeup.substanceId).order;
+      case 'tablets':
+        return 40;
+      case 'packet':
+        return 30;
+      case 'concentrate':
+        return 70;
+      case 'own':
+        return unit === 'ml' ? 71 : 55;
+    }
+  };
+  return parts
+    .map((part, index) => ({ part, index }))
+    .sort((a, b) => place(a.part) - place(b.part) || a.index - b.index)
+    .map(({ part }) => part);
+}
+
+function partSteps(part: BrewPart, batch: Batch): Omit<MixStep, 'cautions'>[] {
+  if (part.target === 0) return [];
+  const step = part.unit === 'ml' ? batch.cylinderStepMl : part.unit === 'tablets' ? 0.5 : batch.scaleStepG;
+  const weigh: Omit<MixStep, 'cautions'> = {
+    ...blank,
+    id: `part:${part.key}`,
+    kind: 'part',
+    title: part.name,
+    say: sayOf(part),
+    partKey: part.key,
+    unit: part.unit,
+    target: part.target,
+    tolerance: toleranceOf(part.target, step),
+  };
+  const wait = waitFor(part);
+  return wait === null ? [weigh] : [weigh, { ...blank, id: `stand:${part.key}`, kind: 'stand', title: wait.title, say: wait.say, standMin: wait.min }];
+}
+
+function sayOf({ makeup, unit }: BrewPart): string[] {
+  const tare = unit === 'g' ? ['Empty cup on the scale, tare, then weigh.'] : [];
+  switch (makeup.kind) {
+    case 'substance':
+      return [...tare, substanceOf(makeup.substanceId).goingIn, ...(unit === 'g' ? ['Stir until it is clear before the next goes in.'] : [])].filter((text) => text !== '');
+    case 'tablets':
+      return makeup.effervescent ? ['Into a glass of water of their own, not into the jug: let them fizz out first.'] : ['Crush them in a mortar, and expect the fillers to stay cloudy.'];
+    case 'packet':
+      return [...tare, 'Shake the closed packet well first. Stir until it is clear before the next goes in.'];
+    case 'concentrate':
+      return ['Measure it with a syringe or a small cylinder, and rinse that with the working solution.'];
+    case 'own':
+      return [...tare, 'Aetas does not know this one: it is in your record, and counts for nothing in pH and time.'];
+  }
+}
+
+function waitFor({ makeup }: BrewPart): { title: string; say: string[]; min: number } | null {
+  if (makeup.kind === 'tablets' && makeup.effervescent) return { title: 'Let the tablets fizz out', say: ['Gas that has left cannot foam in the jug. Then pour the glass in, slowly.'], min: FIZZ_MIN };
+  if (makeup.kind !== 'substance') return null;
+  const { traits } = substanceOf(makeup.substanceId);
+  if (!traits.includes('infusion')) return null;
+  return { title: 'Let it steep', say: [`Under a lid. Then strain off the ${shortName(makeup.substanceId)}, press it out, and let it cool before the soda goes in.`], min: STEEP_MIN[makeup.substanceId] ?? 10 };
+}
+
+/** Three hundredths of the amount, or one step of the instrument where that is more. */
+function toleranceOf(target: number, step: number): { low: number; high: number } {
+  const by = Math.max(TOLERANCE_SHARE * target, step);
+  return { low: Math.max(0, target - by), high: target + by };
+}

@@ -1,0 +1,135 @@
+import { describe, expect, test } from 'vitest';
+import { brewPartSchema } from './part';
+import { batchSchema } from './batch';
+import { formularyIds } from './formulary';
+import { brewCode, differences, finishMix, labelText } from './finishMix';
+import { closeness, mixProgress, standingLeftMs, type MixEvent } from './mixRun';
+import { mixSteps, type MixStep } from './mixSteps';
+import { fineKit, sheetFor } from '../testing/sampleBrew';
+import { sampleParts } from '../testing/sampleParts';
+import { workbench } from './workbench';
+import { initialWorkbench, lineForName } from './workbenchForm';
+import { formulary } from './formulary';
+import { mixRules } from '../safety/mixCautions';
+
+const NOW = Date.UTC(2026, 10, 25, 9);
+const batch = sheetFor('coffee-restrained').batch;
+const steps = mixSteps(batch);
+const ids = (list: readonly MixStep[]): string[] => list.map(({ id }) => id);
+const done = (stepId: string, amount: number | null = null, atMs = NOW, how: 'scale' | 'spoons' = 'scale'): MixEvent => ({ kind: 'done', stepId, amount, how, atMs });
+const cautionIds = (list: readonly MixStep[], id: string): string[] => list.find((step) => step.id === id)?.cautions.map((note) => note.id) ?? [];
+
+describe('the order of mixing (common practice)', () => {
+  test('water, soda, ascorbic acid, coffee, restrainer, standing, straining, topping up, measuring', () => {
+    expect(ids(steps)).toEqual(['water', 'part:line-0', 'part:line-1', 'part:line-2', 'part:line-3', 'stand', 'strain', 'top-up', 'measure']);
+    expect(steps[0]).toMatchObject({ target: 375, unit: 'ml' });
+    expect(steps[1]).toMatchObject({ target: 27, unit: 'g', title: 'Washing soda, anhydrous' });
+    expect(steps[1]?.say.join(' ')).toMatch(/tare.*cakes/);
+  });
+  test('the home-made fixer: thiosulfate, ammonium chloride, and the metabisulfite last', () => {
+    const fixer = mixSteps(sheetFor('fixer-rapid').batch);
+    expect(fixer.filter(({ kind }) => kind === 'part').map(({ title }) => title)).toEqual(['Sodium thiosulfate, crystals', 'Ammonium chloride', 'Potassium metabisulfite']);
+  });
+  test('tea steeps before the soda, beer goes in as water, tablets fizz out in a glass', () => {
+    expect(ids(mixSteps(sheetFor('tea').batch)).slice(0, 4)).toEqual(['water', 'part:line-0', 'stand:line-0', 'part:line-1']);
+    expect(mixSteps(sheetFor('beer').batch)[1]).toMatchObject({ title: 'Dark beer', unit: 'ml' });
+    const fizzing = mixSteps(sheetFor('coffee-standard', { ascorbicForm: 'effervescent' }).batch);
+    expect(fizzing.find(({ id }) => id === 'stand:line-1')).toMatchObject({ standMin: 5 });
+  });
+  test('a concentrate goes into its water and waits for nothing', () => expect(ids(mixSteps(sheetFor('syrup').batch))).toEqual(['water', 'part:line-0', 'measure']));
+  test.each(formularyIds.map((id) => [id]))('%s: every step has an id of its own, and the batch fits its schema', (id) => {
+    const made = sheetFor(id).batch;
+    const list = ids(mixSteps(made));
+    expect(new Set(list).size).toBe(list.length);
+    expect(batchSchema.safeParse(made).error?.issues ?? []).toEqual([]);
+  });
+});
+
+describe('cautions stand at the step where they bite', () => {
+  test('mask at the first powder, gloves at the alkali, gas where acid meets carbonate', () => {
+    expect(cautionIds(steps, 'water')).toContain('vessels');
+    expect(cautionIds(steps, 'part:line-0')).toEqual(['powder-mask', 'alkali-gloves']);
+    expect(cautionIds(steps, 'part:line-1')).toEqual(['carbonate-acid']);
+    expect(cautionIds(steps, 'part:line-3')).toEqual(['harmful']);
+    expect(cautionIds(steps, 'measure')).toContain('label');
+  });
+  test('metabisulfite gives off its gas, a can is opened before it is warmed, fixer stays from bleach', () => {
+    const fixer = mixSteps(sheetFor('fixer-rapid').batch);
+    expect(cautionIds(fixer, 'part:line-2')).toContain('sulfite-acid');
+    expect(cautionIds(fixer, 'measure')).toContain('bleach');
+    expect(cautionIds(mixSteps(sheetFor('beer').batch), 'part:line-0')).toContain('sealed-can');
+  });
+  test('ammonium salt and alkali are stopped, in either order', () => {
+    const mixed = (names: string[]) => {
+      const start = initialWorkbench({ ...formulary.control, lines: [] }, null);
+      const lines = names.map((name, at) => ({ ...lineForName(name, `line-${at}`), perL: 10 }));
+      return mixSteps(workbench({ ...start, lines }, fineKit).sheet?.batch ?? batch).flatMap(({ cautions }) => cautions.map(({ id }) => id));
+    };
+    expect(mixed(['ammonium chloride', 'washing soda'])).toContain('ammonium-alkali');
+    expect(mixed(['lye', 'ammonium chloride'])).toEqual(expect.arrayContaining(['caustic-heat', 'ammonium-alkali']));
+    expect(mixed(['washing soda', 'bromide'])).not.toContain('ammonium-alkali');
+    expect(mixed(['cow milk'])).toContain('biohazard');
+  });
+  test('every rule is a whole sentence with an id of its own', () => {
+    expect(new Set(mixRules.map(({ id }) => id)).size).toBe(mixRules.length);
+    for (const { text } of mixRules) expect(text).toMatch(/\.$/);
+  });
+});
+
+describe('a mixing as events', () => {
+  test('steps follow each other; undo takes back one; a second tap counts for nothing', () => {
+    const events = [done('water', 375), done('part:line-0', 27.4), done('part:line-0', 27.4)];
+    expect(mixProgress(steps, events)).toMatchObject({ stepIndex: 2, step: { id: 'part:line-1' } });
+    expect(mixProgress(steps, [...events, { kind: 'undo', atMs: NOW }])).toMatchObject({ stepIndex: 1, step: { id: 'part:line-0' } });
+    expect(mixProgress(steps, [{ kind: 'undo', atMs: NOW }])).toMatchObject({ stepIndex: 0, sinceMs: null });
+    expect(mixProgress(steps, steps.map(({ id }) => done(id))).step).toBeNull();
+  });
+  test('standing is counted from the instant at which it began, whatever was closed meanwhile', () => {
+    const stand = steps.find(({ id }) => id === 'stand') as MixStep;
+    expect(standingLeftMs(stand, NOW, NOW + 3 * 60_000)).toBe(5 * 60_000);
+    expect(standingLeftMs(stand, NOW, NOW + 60 * 60_000)).toBe(0);
+    expect(standingLeftMs(steps[0] as MixStep, NOW, NOW)).toBeNull();
+  });
+  test('within 3 % or a step of the scale is good; over and under are told', () => {
+    const soda = steps[1] as MixStep;
+    expect([closeness(soda, 26.2), closeness(soda, 27.8)]).toEqual(['good', 'good']);
+    expect([closeness(soda, 26), closeness(soda, 28)]).toEqual(['under', 'over']);
+    const bromide = steps[4] as MixStep;
+    expect(closeness(bromide, 0.6)).toBe('good');
+  });
+});
+
+describe('the brew as it was really mixed', () => {
+  const events = [done('water', 375), done('part:line-0', 27), done('part:line-1', 8), done('part:line-2', 19.2), done('part:line-3', 0.5), done('stand'), done('strain'), done('top-up', 510), done('measure', 20.4)];
+  const made = finishMix(batch, mixProgress(steps, events));
+  test('composition, pH, temperature and volume are those of what went in', () => {
+    expect(made).toMatchObject({ volumeMl: 510, temperatureC: 20.4, use: 'film-developer', name: 'Coffee with restrainer' });
+    const { developer } = made;
+    if (developer?.kind !== 'improvised') throw new Error('lost');
+    expect(developer.sodaGPerL).toBeCloseTo(27000 / 510, 9);
+    expect(developer.agents[0]?.amountPerL).toBeCloseTo(19200 / 510, 9);
+    expect(made.bromideGPerL).toBeCloseTo(500 / 510, 3);
+    expect(made.ph).toBeGreaterThan(9.5);
+    for (const part of made.parts) expect(brewPartSchema.safeParse(part).success).toBe(true);
+  });
+  test('what differs from the wish is listed, largest first', () => {
+    expect(differences(made.parts)).toEqual([{ name: 'Instant coffee', unit: 'g', target: 20, actual: 19.2 }]);
+    expect(differences(sampleParts([['bromide', 1]]))).toEqual([]);
+  });
+  test('nothing measured counts as laid out; spoons leave their spread', () => {
+    const plain = finishMix(batch, mixProgress(steps, []));
+    expect(plain.volumeMl).toBe(500);
+    expect(plain.parts.every(({ actual }) => actual === null)).toBe(true);
+    const spooned = finishMix(batch, mixProgress(steps, events.map((event) => ('how' in event ? { ...event, how: 'spoons' as const } : event))));
+    expect(spooned.mixingLnSd ?? 0).toBeGreaterThan(made.mixingLnSd ?? 9);
+  });
+  test('a label says what, when, and that it is no drink; its code is short and the same every time', () => {
+    expect(brewCode('some-id')).toMatch(/^[ACDEFHJKLMNPRTUVWXY34679]{4}$/);
+    expect(brewCode('some-id')).toBe(brewCode('some-id'));
+    expect(new Set(Array.from({ length: 500 }, (_, at) => brewCode(`brew-${at}`))).size).toBeGreaterThan(490);
+    const text = labelText({ ...made, code: 'K7F4' }, '25 Nov 2026, 10:00');
+    expect(text).toContain('K7F4 Coffee with restrainer');
+    expect(text).toContain('Instant coffee 19.2 g');
+    expect(text).toMatch(/NOT A DRINK$/);
+  });
+});

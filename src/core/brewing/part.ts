@@ -1,0 +1,42 @@
+import * as z from 'zod';
+import { developerFamilyIds } from '../chemistry/developerFamilies';
+import { substanceIds } from '../chemistry/substances';
+import { packetFamilyIds } from './recipe';
+
+/** What a part of a batch is made of. */
+export const makeupSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('substance'), substanceId: z.enum(substanceIds) }),
+  z.strictObject({ kind: z.literal('tablets'), activeMg: z.number().positive(), massG: z.number().positive(), effervescent: z.boolean() }),
+  z.strictObject({ kind: z.literal('concentrate'), familyId: z.enum(developerFamilyIds).nullable() }),
+  z.strictObject({ kind: z.literal('packet'), familyId: z.enum(packetFamilyIds).nullable(), packetG: z.number().positive(), makesMl: z.number().positive() }),
+  z.strictObject({ kind: z.literal('own') }),
+]);
+
+export type Makeup = z.infer<typeof makeupSchema>;
+
+export const partUnits = ['g', 'ml', 'tablets'] as const;
+export type PartUnit = (typeof partUnits)[number];
+
+/** How an amount came about. `target` is one that nobody checked. */
+export const measuredBy = ['scale', 'typed', 'spoons', 'target'] as const;
+
+/** One thing that goes into a jug: what was wanted, and what went in. */
+export const brewPartSchema = z.strictObject({
+  key: z.string().min(1).max(60),
+  name: z.string().min(1).max(160),
+  unit: z.enum(partUnits),
+  target: z.number().min(0),
+  /** Null until it is in. */
+  actual: z.number().min(0).nullable(),
+  how: z.enum(measuredBy),
+  /** Sd of ln(actual). */
+  lnSd: z.number().min(0).max(2),
+  makeup: makeupSchema,
+});
+
+export type BrewPart = z.infer<typeof brewPartSchema>;
+
+/** What went in, or what was wanted while it has not. */
+export function amountOf(part: Pick<BrewPart, 'target' | 'actual'>): number {
+  return part.actual ?? part.target;
+}

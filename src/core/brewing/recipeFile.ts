@@ -1,0 +1,40 @@
+import * as z from 'zod';
+import { problemsFromZod } from '../problemsFromZod';
+import { failure, success, type Result } from '../result';
+import { recipeShape, type Recipe } from './recipe';
+
+/** What a file of recipes says that it is. */
+export const RECIPE_FORMAT = 'aetas-recipes';
+const RECIPE_VERSION = 1;
+
+const fileSchema = z.object({
+  format: z.literal(RECIPE_FORMAT, 'This is no file of recipes from Aetas. Choose one that “Save my recipes” made.'),
+  version: z.literal(RECIPE_VERSION, `This file is of another version of Aetas; this one reads version ${RECIPE_VERSION}.`),
+  recipes: z.array(z.strictObject(recipeShape)).min(1, 'There is no recipe in this file.').max(500, 'There are more than 500 recipes in this file.'),
+});
+
+/**
+ * Writes recipes as a file that people and programs can read.
+ * @param recipes the recipes
+ * @returns JSON text
+ */
+export function writeRecipes(recipes: readonly Recipe[]): string {
+  const plain = recipes.map(({ name, use, lines, note }) => ({ name, use, lines, note }));
+  return `${JSON.stringify({ format: RECIPE_FORMAT, version: RECIPE_VERSION, recipes: plain }, null, 2)}\n`;
+}
+
+/**
+ * Reads a file of recipes; taken whole or not at all.
+ * @param text the file
+ * @returns recipes, or every fault with its path
+ */
+export function readRecipes(text: string): Result<Recipe[]> {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch {
+    return failure({ path: '', message: 'The file is not JSON, or it was cut off. Save it again where it comes from.' });
+  }
+  const parsed = fileSchema.safeParse(raw);
+  return parsed.success ? success(parsed.data.recipes) : failure(...problemsFromZod(parsed.error.issues));
+}

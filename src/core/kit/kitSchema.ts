@@ -1,0 +1,16 @@
+import * as z from 'zod';
+import { within } from '../estimate/within';
+import { instrumentIds, spoonSetIds } from './kit';
+
+/** The user's measuring things, with what they can show. */
+export const kitSchema = z.strictObject({
+  scaleStepG: within('Step of the scale', 0.001, 100, 'g'),
+  scaleMostG: within('Most that the scale takes', 1, 100000, 'g'),
+  cylinderStepMl: within('Step of the cylinder', 0.01, 500, 'ml'),
+  thermometerStepC: within('Step of the thermometer', 0.01, 10, '°C'),
+  thermometerLowC: within('Lowest that the thermometer reads', -50, 60, '°C'),
+  thermometerHighC: within('Highest that the thermometer reads', 0, 300, '°C'),
+  spoons: z.enum(spoonSetIds, 'Spoons: choose a set.'),
+  scale: z.enum(instrumentIds, 'Scale: choose where its readings come from.'),
+  probe: z.enum(instrumentIds, 'Thermometer: choose where its readings come from.'),
+});

@@ -1,0 +1,47 @@
+import type { Sheet } from '../brewing/workbench';
+import { situationSchema } from '../estimate/situationSchema';
+import type { EstimateRequest } from '../estimate/request';
+import type { Plan, Roll, Stock } from '../formats/records';
+import { estimateRequestFor } from './estimateRequestFor';
+import { initialPlanForm, readPlanForm } from './planForm';
+import { planFormInHand } from './planInHand';
+
+/** A roll for which a brew is tried. */
+export interface RollForBrew {
+  roll: Roll;
+  stock: Stock;
+  plan: Plan | undefined;
+  planDraft: unknown;
+}
+
+/** What the worker is asked about a brew on the workbench. */
+export interface BrewTrial {
+  request: EstimateRequest;
+  /** Pieces of evidence that are switched off for this roll. */
+  muted: readonly string[];
+}
+
+/** Widest range of temperatures of the estimator, °C: a sheet outside of it gets no time. */
+const temperature = situationSchema.shape.temperatureC;
+
+/**
+ * The estimate to ask for when a brew is tried for a roll: the roll's own plan, with the brew in the place of its developer.
+ * @param found the roll with its plan as typed
+ * @param sheet the workbench, worked out
+ * @param nowMs this instant, ms since the epoch
+ * @returns the request, or null for what develops no film
+ */
+export function brewTrial({ roll, stock, plan, planDraft }: RollForBrew, sheet: Sheet, nowMs: number): BrewTrial | null {
+  const { developer, composition, mixingLnSd, batch } = sheet;
+  if (developer === null || !situationSchema.shape.developer.safeParse(developer).success || !temperature.safeParse(batch.targetC).success) return null;
+  const initial = initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition });
+  const typed = planFormInHand(roll, stock, plan, planDraft);
+  // The plan's own developer may be half typed or a jug that is gone; the brew takes its place either way.
+  const neutral = { developerKind: 'one-bath' as const };
+  const asTyped = readPlanForm({ ...typed, ...neutral }, roll, []);
+  const read = asTyped.ok ? asTyped : readPlanForm({ ...initial, ...neutral }, roll, []);
+  if (!read.ok) return null;
+  const choices = { ...read.value, developer, bromideGPerL: composition.bromideGPerL, temperatureC: batch.targetC, volumeMl: batch.volumeMl, brewId: null };
+  const request = estimateRequestFor(roll, stock, choices, null, nowMs);
+  return { request: { ...request, ...(mixingLnSd === null ? {} : { mixingLnSd }) }, muted: choices.muted };
+}

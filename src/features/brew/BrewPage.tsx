@@ -1,0 +1,97 @@
+'use client';
+
+import { format } from 'date-fns';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { jugState } from '@/core/brewing/keeping';
+import { recipeUses } from '@/core/brewing/recipe';
+import type { Brew } from '@/core/formats/records';
+import { countFilms, pourAway } from '@/data/brews';
+import { useBrew } from '@/data/queries';
+import { useNow } from '@/ui/useNow';
+import { classes } from '@/ui/classes';
+import { Label } from './Label';
+import { MadeTable } from './MadeTable';
+import { jugWords } from './jugWords';
+
+/** How often the age of the brew is looked at again, ms. */
+const LOOK_AGAIN_MS = 30_000;
+
+/** One jug: what is in it, how long it lasts, and its label. */
+export function BrewPage({ brewId }: { brewId: string }) {
+  const brew = useBrew(brewId);
+  if (brew === undefined) return <p aria-busy="true">Looking for the jug.</p>;
+  if (brew === null) {
+    return (
+      <>
+        <h1>This jug is not on the bench.</h1>
+        <p className="mt-2">
+          It was poured away, or it stands on another bench. <Link href="/brews">To the brews</Link>
+        </p>
+      </>
+    );
+  }
+  return <Jug brew={brew} />;
+}
+
+function Jug({ brew }: { brew: Brew }) {
+  const router = useRouter();
+  const nowMs = useNow(LOOK_AGAIN_MS);
+  const state = jugState(brew, nowMs);
+  const films = Number(brew.films.toFixed(1));
+  const left = state.left === null ? null : Math.round(state.left * 100);
+  return (
+    <>
+      <div className="print:hidden">
+        <div className="mb-4 flex flex-wrap items-baseline gap-x-6 gap-y-1">
+          <h1>{brew.name}</h1>
+          <p className="text-[13px] text-ink2">
+            {recipeUses[brew.use]} · mixed {format(brew.mixedMs, 'd MMM yyyy, HH:mm')} · code {brew.code}
+          </p>
+        </div>
+        <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_372px]">
+          <div className="min-w-0 space-y-7">
+            <section aria-labelledby="inside">
+              <h2 id="inside">What is really in it</h2>
+              {brew.parts.length === 0 ? <p className="rule-row mt-2 text-ink2">Nobody weighed it here: it counts as planned.</p> : <div className="mt-2"><MadeTable made={brew} /></div>}
+            </section>
+            <section aria-labelledby="left">
+              <h2 id="left">What is left of it</h2>
+              {left !== null && (
+                <div role="img" aria-label={`${left} % left`} className="mt-2 h-3.5 bg-hair">
+                  <div className={classes('h-3.5', brew.developer?.kind === 'improvised' ? 'bg-brew' : 'bg-chem')} style={{ width: `${left}%` }} />
+                </div>
+              )}
+              <p className="mt-2" data-testid="jug-left">
+                {films} {films === 1 ? 'film' : 'films'} through it · {jugWords(state, nowMs)}
+              </p>
+              <div className="mt-3 flex flex-wrap gap-3">
+                <button type="button" className="act" onClick={() => void countFilms(brew.id, 1)}>
+                  One more film through it
+                </button>
+                <button type="button" className="act-plain" disabled={brew.films === 0} onClick={() => void countFilms(brew.id, -1)}>
+                  One less
+                </button>
+                <button type="button" className="act-plain text-ink2" onClick={() => void pourAway(brew).then(() => router.push('/brews'))}>
+                  Pour it away
+                </button>
+              </div>
+            </section>
+          </div>
+          <section aria-labelledby="label" className="min-w-0">
+            <h2 id="label">Its label</h2>
+            <div className="mt-2">
+              <Label brew={brew} />
+            </div>
+            <button type="button" className="act act-primary mt-4" data-next-step onClick={() => window.print()}>
+              Print the label
+            </button>
+          </section>
+        </div>
+      </div>
+      <div className="hidden print:block">
+        <Label brew={brew} />
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,75 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import type { Estimate } from '@/core/estimate/result';
+import { brewTrial, type BrewTrial } from '@/core/plan/brewTrial';
+import { formatMinutes } from '@/core/units/duration';
+import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
+import type { RollDossier } from '@/data/queries';
+import { useLearned } from '@/features/learning/useLearned';
+import { usePlanDraft } from '@/features/roll/usePlanDraft';
+import { Band } from '@/ui/Band';
+import { classes } from '@/ui/classes';
+import { useNow } from '@/ui/useNow';
+import { coreWorker } from '@/workers/core';
+import type { BenchPart } from './Workbench';
+
+/** How often the age of the roll is looked at again, ms. */
+const LOOK_AGAIN_MS = 60 * 60_000;
+
+/** The time that this brew would give the roll, with its band: it moves while the recipe is changed. */
+export function BrewTime({ inHand: { result }, dossier, units }: Pick<BenchPart, 'inHand'> & { dossier: RollDossier | undefined; units: UnitChoice }) {
+  const nowMs = useNow(LOOK_AGAIN_MS);
+  const sheet = result?.sheet ?? null;
+  const draft = usePlanDraft(dossier?.roll.id ?? '');
+  const trial = useMemo(() => (sheet === null || dossier === undefined || draft === null ? null : brewTrial({ ...dossier, planDraft: draft.values }, sheet, nowMs)), [sheet, dossier, draft, nowMs]);
+  const { estimate, current } = useTrialEstimate(trial, new Date(nowMs).getFullYear());
+  if (dossier === undefined) return <p className="border-b border-hair pb-4 text-[14px] text-ink2">Say for which roll it is mixed, and its time stands here and moves with the recipe.</p>;
+  if (trial === null || estimate === null) {
+    return (
+      <p aria-live="polite" className="border-b border-hair pb-4 text-[14px] text-ink2">
+        {trial !== null ? 'Working it out.' : sheet === null || sheet.stopped !== null ? 'Mend what is marked, and the time comes back.' : 'Aetas gives no time for this: there is no agent in it that it follows.'}
+      </p>
+    );
+  }
+  const { timeMin, band } = estimate;
+  return (
+    <section aria-label="Time of the roll" className={classes('border-b border-hair pb-4', !current && 'opacity-60')}>
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <span className="num text-[56px] leading-none tracking-[-.03em]" data-testid="brew-time">
+          {formatMinutes(timeMin)}
+        </span>
+        <span className="text-[14px]">
+          for {dossier.roll.label}
+          <span className="block text-ink2" data-testid="brew-band">
+            {formatMinutes(band.lowMin)} to {formatMinutes(band.highMin)} at {formatQuantity(trial.request.temperatureC, 'temperature', units)}
+          </span>
+        </span>
+      </div>
+      <div className="mt-3">
+        <Band timeMin={timeMin} lowMin={band.lowMin} highMin={band.highMin} />
+      </div>
+    </section>
+  );
+}
+
+/** Asks the worker for the estimate of a trial; the last answer stays while the next is under way. */
+function useTrialEstimate(trial: BrewTrial | null, thisYear: number): { estimate: Estimate | null; current: boolean } {
+  const learned = useLearned(thisYear);
+  const key = useMemo(() => (trial === null || learned === null ? null : JSON.stringify([trial, learned])), [trial, learned]);
+  const [answer, setAnswer] = useState<{ key: string; estimate: Estimate } | null>(null);
+  useEffect(() => {
+    if (key === null) return;
+    let stale = false;
+    const [{ request, muted }] = JSON.parse(key) as [BrewTrial, number];
+    void coreWorker()
+      .glance(request, muted)
+      .then(({ estimate }) => {
+        if (!stale) setAnswer({ key, estimate });
+      });
+    return () => {
+      stale = true;
+    };
+  }, [key]);
+  return { estimate: answer?.estimate ?? null, current: answer !== null && answer.key === key };
+}

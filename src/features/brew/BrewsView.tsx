@@ -1,0 +1,205 @@
+'use client';
+
+import { format } from 'date-fns';
+import Link from 'next/link';
+import { useRef, useState } from 'react';
+import { formulary, formularyIds, type FormularyId } from '@/core/brewing/formulary';
+import { lineName, recipeUseIds, recipeUses, type Recipe } from '@/core/brewing/recipe';
+import { shortName } from '@/core/chemistry/substances';
+import { readRecipes, writeRecipes } from '@/core/brewing/recipeFile';
+import { mixProgress } from '@/core/brewing/mixRun';
+import { mixSteps } from '@/core/brewing/mixSteps';
+import type { Mix, RecipeRecord } from '@/core/formats/records';
+import type { Problem } from '@/core/result';
+import { addRecipes, keepRecipe, removeRecipe } from '@/data/recipes';
+import { useBrews, useOpenMixes, useRecipes } from '@/data/queries';
+import { download } from '@/features/files/download';
+import { Refused } from '@/features/files/Refused';
+import { useNow } from '@/ui/useNow';
+import { JugLine } from './JugLine';
+
+/** Largest file of recipes that is read, bytes. */
+const LARGEST_FILE_BYTES = 4 * 1024 * 1024;
+
+/** The formulary, the user's own recipes, what is being mixed, and what stands in jugs. */
+export function BrewsView() {
+  const recipes = useRecipes();
+  const mixes = useOpenMixes();
+  const brews = useBrews();
+  const nowMs = useNow(60_000);
+  if (recipes === undefined || mixes === undefined || brews === undefined) return <p aria-busy="true">Opening the formulary.</p>;
+  return (
+    <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_330px]">
+      <div className="min-w-0">
+        <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-2">
+          <h1>What shall it be?</h1>
+          <p className="text-[13px] text-ink2">
+            Amounts are g, or ml, in a litre.{' '}
+            <Link href="/brews/kit" className="act-plain ml-3 text-[15px]">
+              Kit and devices
+            </Link>
+          </p>
+        </div>
+        {mixes.length > 0 && <OpenMixes mixes={mixes} />}
+        <OwnRecipes recipes={recipes} />
+        {recipeUseIds.map((use) => (
+          <section key={use} aria-labelledby={`use-${use}`} className="mt-7">
+            <h2 id={`use-${use}`}>{recipeUses[use]}</h2>
+            <ul className="mt-1">
+              {formularyIds
+                .filter((id) => formulary[id].use === use)
+                .map((id) => (
+                  <FormularyLine key={id} id={id} />
+                ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+      <aside className="min-w-0">
+        <section aria-labelledby="jugs">
+          <h2 id="jugs">In the jugs</h2>
+          {brews.length === 0 && <p className="rule-row mt-2 text-ink2">Nothing is mixed. Take a recipe to the workbench, and weigh it out.</p>}
+          <ul className="mt-2">
+            {brews.map((brew) => (
+              <JugLine key={brew.id} brew={brew} nowMs={nowMs} />
+            ))}
+          </ul>
+        </section>
+      </aside>
+    </div>
+  );
+}
+
+/** What a recipe is made of, in a line. */
+function contents({ lines }: Recipe): string {
+  if (lines.length === 0) return 'water';
+  return lines
+    .map((line) => {
+      const name = lineName(line);
+      if (line.kind === 'concentrate') return `${name} ${line.parts.concentrate}+${line.parts.water}`;
+      if (line.kind === 'packet') return name;
+      return `${line.kind === 'substance' ? shortName(line.substanceId) : name} ${Number(line.perL.toFixed(1))}`;
+    })
+    .join(' · ');
+}
+
+function FormularyLine({ id }: { id: FormularyId }) {
+  const recipe = formulary[id];
+  return (
+    <li className="rule-row grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-6">
+      <div className="min-w-0">
+        <Link href={`/brews/workbench?recipe=${id}`} className="num text-[17px] text-ink no-underline hover:underline">
+          {recipe.name}
+        </Link>
+        <p className="text-[13px] text-ink2">
+          {contents(recipe)} <span className="whitespace-nowrap">({recipe.source === 'practice' ? 'common practice' : 'our estimate'})</span>
+        </p>
+      </div>
+      <button type="button" className="act-plain text-[13px] text-ink2" onClick={() => void keepRecipe({ ...recipe, lines: [...recipe.lines], name: `${recipe.name}, mine` })}>
+        Duplicate<span className="sr-only"> {recipe.name}</span>
+      </button>
+    </li>
+  );
+}
+
+function OpenMixes({ mixes }: { mixes: readonly Mix[] }) {
+  return (
+    <section aria-labelledby="open-mixes" className="mt-5">
+      <h2 id="open-mixes">Being mixed</h2>
+      <ul className="mt-1">
+        {mixes.map((mix) => {
+          const steps = mixSteps(mix.batch);
+          const { stepIndex, step } = mixProgress(steps, mix.events);
+          return (
+            <li key={mix.id} className="rule-row flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+              <span>
+                <b>{mix.batch.recipeName}</b>{' '}
+                <span className="text-[14px] text-ink2">
+                  begun {format(mix.createdMs, 'd MMM, HH:mm')} · {step === null ? 'all in' : `${stepIndex} of ${steps.length} done`}
+                </span>
+              </span>
+              <Link href={`/brews/mix/${mix.id}`} className="act act-primary" data-next-step>
+                Go on
+              </Link>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function OwnRecipes({ recipes }: { recipes: readonly RecipeRecord[] }) {
+  const file = useRef<HTMLInputElement>(null);
+  const [refused, setRefused] = useState<{ name: string; problems: Problem[] } | null>(null);
+  const [said, setSaid] = useState('');
+  const open = async (chosen: File): Promise<void> => {
+    setRefused(null);
+    setSaid('');
+    if (chosen.size > LARGEST_FILE_BYTES) {
+      setRefused({ name: chosen.name, problems: [{ path: '', message: 'The file is larger than 4 MB, so it is no file of recipes.' }] });
+      return;
+    }
+    const read = readRecipes(await chosen.text());
+    if (!read.ok) {
+      setRefused({ name: chosen.name, problems: read.problems });
+      return;
+    }
+    await addRecipes(read.value);
+    setSaid(`${read.value.length} ${read.value.length === 1 ? 'recipe' : 'recipes'} taken in.`);
+  };
+  return (
+    <section aria-labelledby="own-recipes" className="mt-5">
+      <h2 id="own-recipes">Your own</h2>
+      {recipes.length === 0 && <p className="rule-row mt-1 text-ink2">None yet. Duplicate one below, or begin an empty one.</p>}
+      <ul className="mt-1">
+        {recipes.map((recipe) => (
+          <li key={recipe.id} className="rule-row grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-6">
+            <div className="min-w-0">
+              <Link href={`/brews/workbench?recipe=${recipe.id}`} className="num text-[17px] text-ink no-underline hover:underline">
+                {recipe.name}
+              </Link>
+              <p className="text-[13px] text-ink2">{contents(recipe)}</p>
+            </div>
+            <span className="flex gap-4">
+              <button type="button" className="act-plain text-[13px] text-ink2" onClick={() => void keepRecipe({ ...recipe, name: `${recipe.name}, again` })}>
+                Duplicate<span className="sr-only"> {recipe.name}</span>
+              </button>
+              <button type="button" className="act-plain text-[13px] text-ink2" onClick={() => void removeRecipe(recipe)}>
+                Take out<span className="sr-only"> {recipe.name}</span>
+              </button>
+            </span>
+          </li>
+        ))}
+      </ul>
+      <div className="rule-row flex flex-wrap gap-x-6 gap-y-2">
+        <Link href="/brews/workbench?recipe=new" className="act-plain">Begin an empty one</Link>
+        <input
+          ref={file}
+          type="file"
+          accept="application/json,.json"
+          aria-label="File with recipes"
+          className="sr-only"
+          tabIndex={-1}
+          onChange={(event) => {
+            const chosen = event.target.files?.[0];
+            if (chosen !== undefined) void open(chosen);
+            event.target.value = '';
+          }}
+        />
+        <button type="button" className="act-plain" onClick={() => file.current?.click()}>
+          Take in a file
+        </button>
+        {recipes.length > 0 && (
+          <button type="button" className="act-plain" onClick={() => download(writeRecipes(recipes), `aetas-recipes-${format(Date.now(), 'yyyy-MM-dd')}.json`)}>
+            Save my recipes
+          </button>
+        )}
+        <span role="status" className="text-[14px]">
+          {said}
+        </span>
+      </div>
+      {refused !== null && <Refused {...refused} />}
+    </section>
+  );
+}

@@ -1,0 +1,46 @@
+'use client';
+
+import { lightFormat } from 'date-fns';
+import Link from 'next/link';
+import { jugState } from '@/core/brewing/keeping';
+import type { Brew } from '@/core/formats/records';
+import { formatQuantity } from '@/core/units/quantity';
+import { useSettings } from '@/data/queries';
+import { classes } from '@/ui/classes';
+import { jugWords } from './jugWords';
+
+/** One jug: what is in it, what is left of it, and the way to its label. */
+export function JugLine({ brew, nowMs }: { brew: Brew; nowMs: number }) {
+  const units = useSettings();
+  const state = jugState(brew, nowMs);
+  const films = Number(brew.films.toFixed(1));
+  const kitchen = brew.developer?.kind === 'improvised';
+  const left = state.left === null ? 100 : Math.round(state.left * 100);
+  return (
+    <li className="rule-row">
+      <div className="flex items-baseline justify-between gap-4">
+        <span>
+          <Link href={`/brews/${brew.id}`} className="font-[650] text-ink no-underline hover:underline">
+            {brew.name}
+          </Link>{' '}
+          <span className="text-ink2">
+            · {formatQuantity(brew.volumeMl, 'volume', units)} · {brew.code}
+          </span>
+        </span>
+        <button type="button" className="act-plain shrink-0 text-[13px] text-ink2" onClick={() => void import('@/data/brews').then(({ pourAway }) => pourAway(brew))}>
+          Pour away<span className="sr-only"> {brew.name}</span>
+        </button>
+      </div>
+      <div role="img" aria-label={state.left === null ? 'How it wears is not followed' : `${left} % of its ${kitchen ? 'strength' : 'life'} left`} className="my-1.5 h-2.5 bg-hair">
+        <div className={classes('h-2.5', state.left === null ? 'bg-band' : kitchen ? 'bg-brew' : 'bg-chem')} style={{ width: `${left}%` }} />
+      </div>
+      <div className="text-[13px] text-ink2">
+        mixed {mixedWords(brew.mixedMs, nowMs)} · {films} {films === 1 ? 'film' : 'films'} through · {jugWords(state, nowMs)}
+      </div>
+    </li>
+  );
+}
+
+function mixedWords(mixedMs: number, nowMs: number): string {
+  return lightFormat(mixedMs, nowMs - mixedMs < 20 * 3_600_000 ? 'HH:mm' : 'yyyy-MM-dd');
+}

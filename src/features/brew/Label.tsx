@@ -1,0 +1,51 @@
+'use client';
+
+import { format } from 'date-fns';
+import { useMemo } from 'react';
+import { encode } from 'uqr';
+import { labelHazards } from '@/core/brewing/labelHazards';
+import { labelText } from '@/core/brewing/finishMix';
+import { amountOf } from '@/core/brewing/part';
+import type { Brew } from '@/core/formats/records';
+import { formatNumber, formatQuantity } from '@/core/units/quantity';
+import { useSettings } from '@/data/queries';
+import { amountWords, threeFigures } from './brewWords';
+
+/** What is stuck on the jug: contents, date, hazards, and a code that holds the same as text. */
+export function Label({ brew }: { brew: Brew }) {
+  const units = useSettings();
+  const mixed = format(brew.mixedMs, 'd MMM yyyy, HH:mm');
+  const hazards = labelHazards(brew.parts);
+  return (
+    <div className="w-full max-w-[372px] border-2 border-ink p-3" data-testid="label">
+      <div className="flex items-start justify-between gap-3">
+        <div className="min-w-0">
+          <p className="num text-[20px] leading-tight">{brew.name}</p>
+          <p className="num mt-1 text-[30px] leading-none tracking-[.08em]">{brew.code}</p>
+        </div>
+        <Qr text={labelText(brew, mixed)} />
+      </div>
+      <p className="mt-2 border-t border-ink pt-1 text-[13px]">
+        {mixed} · {formatQuantity(brew.volumeMl, 'volume', units)}
+        {brew.ph !== null && ` · pH about ${formatNumber(brew.ph, 1)}`}
+      </p>
+      {brew.parts.length > 0 && <p className="mt-1 text-[13px]">{brew.parts.map((part) => `${part.name} ${amountWords(amountOf(part), part.unit, Math.min(1, threeFigures(amountOf(part))), units)}`).join(', ')}</p>}
+      <p className="mt-2 border-t border-ink pt-1 text-[13px]">{hazards.join(' ')}</p>
+      <p className="num mt-1 text-[22px]">Not a drink</p>
+    </div>
+  );
+}
+
+/** A text as a square code. */
+function Qr({ text }: { text: string }) {
+  const { path, size } = useMemo(() => {
+    const code = encode(text, { ecc: 'L', border: 1 });
+    const squares = code.data.flatMap((row, y) => row.flatMap((on, x) => (on ? [`M${x} ${y}h1v1h-1z`] : [])));
+    return { path: squares.join(''), size: code.size };
+  }, [text]);
+  return (
+    <svg role="img" aria-label="The label as a code to scan" width="112" height="112" viewBox={`0 0 ${size} ${size}`} shapeRendering="crispEdges" className="shrink-0">
+      <path d={path} fill="currentColor" />
+    </svg>
+  );
+}

@@ -1,0 +1,260 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { finishMix } from '@/core/brewing/finishMix';
+import { closeness, mixProgress, standingLeftMs, type MixEvent, type MixProgress } from '@/core/brewing/mixRun';
+import { mixSteps, type MixStep } from '@/core/brewing/mixSteps';
+import type { Mix } from '@/core/formats/records';
+import { formatDuration } from '@/core/units/duration';
+import { formatQuantity, parseQuantity, type UnitChoice } from '@/core/units/quantity';
+import { bottleMix, dropMix, recordMixEvent } from '@/data/brews';
+import { keepDraft, readDraft } from '@/data/drafts';
+import { useMix, useSettings } from '@/data/queries';
+import { CautionList } from '@/ui/CautionList';
+import { FieldError } from '@/ui/Field';
+import { classes } from '@/ui/classes';
+import { useNow } from '@/ui/useNow';
+import { coldWords } from './brewWords';
+import { MadeTable } from './MadeTable';
+import { ProbeReading, ScaleReading } from './Readings';
+import { stepAmountWords, stepDecimals, stepSpoonWords, toleranceWords } from './stepWords';
+import { useWakeLock } from '@/features/run/useWakeLock';
+
+/** The mix sheet: one thing a screen, in big type. */
+export function MixSheetPage({ mixId }: { mixId: string }) {
+  const mix = useMix(mixId);
+  if (mix === undefined) return <p aria-busy="true">Looking for the sheet.</p>;
+  if (mix === null) {
+    return (
+      <>
+        <h1>This mixing is not on the bench.</h1>
+        <p className="mt-2">
+          It was given up, or it lies on another bench. <Link href="/brews">To the brews</Link>
+        </p>
+      </>
+    );
+  }
+  return <MixSheet mix={mix} />;
+}
+
+function MixSheet({ mix }: { mix: Mix }) {
+  const router = useRouter();
+  const steps = mixSteps(mix.batch);
+  const progress = mixProgress(steps, mix.events);
+  useWakeLock(progress.step !== null);
+  const record = useCallback((event: MixEvent) => void recordMixEvent(mix.id, mix.events.length, event).catch(() => undefined), [mix]);
+  const finish = (): void => void bottleMix(mix.id).then((brewId) => router.push(`/brews/${brewId}`));
+  const { step } = progress;
+  return (
+    <div className="mx-auto max-w-[860px]">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
+        <h1 className="text-[20px]">{mix.batch.recipeName}</h1>
+        <p className="text-[14px] text-ink2">{step === null ? 'all in' : `${progress.stepIndex + 1} of ${steps.length}`}</p>
+      </div>
+      <Steps steps={steps} done={progress.stepIndex} />
+      {step === null ? (
+        <Done mix={mix} progress={progress} onFinish={finish} />
+      ) : (
+        <StepScreen key={step.id} step={step} mix={mix} progress={progress} record={record} />
+      )}
+      <div className="mt-8 flex flex-wrap gap-x-6 gap-y-2 border-t border-hair pt-3 text-[14px]">
+        {progress.done.length > 0 && mix.brewId === null && (
+          <button type="button" className="act-plain" onClick={() => record({ kind: 'undo', atMs: Date.now() })}>
+            Undo: back to {steps[progress.stepIndex - 1]?.title.toLowerCase()}
+          </button>
+        )}
+        <Link href="/brews" className="act-plain">Leave it; it waits here</Link>
+        {mix.brewId === null && (
+          <button type="button" className="act-plain text-ink2" onClick={() => void dropMix(mix).then(() => router.push('/brews'))}>
+            Give this mixing up
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** How far the sheet is: a mark for each step. */
+function Steps({ steps, done }: { steps: readonly MixStep[]; done: number }) {
+  return (
+    <div aria-hidden className="mt-2 flex gap-1">
+      {steps.map(({ id }, index) => (
+        <span key={id} className={classes('h-1.5 flex-1', index < done ? 'bg-ink' : index === done ? 'bg-brew' : 'bg-hair')} />
+      ))}
+    </div>
+  );
+}
+
+interface ScreenProps {
+  step: MixStep;
+  mix: Mix;
+  progress: MixProgress;
+  record: (event: MixEvent) => void;
+}
+
+function StepScreen({ step, mix, progress, record }: ScreenProps) {
+  const settings = useSettings();
+  const { batch } = mix;
+  const spoons = stepSpoonWords(step, batch, settings.kit.spoons);
+  return (
+    <div>
+      <h2 className="mt-7 text-[clamp(26px,4.6vw,40px)] leading-tight" aria-live="polite">
+        {step.title}
+      </h2>
+      {step.standMin !== null ? (
+        <Standing step={step} sinceMs={progress.sinceMs} />
+      ) : (
+        step.kind !== 'strain' && (
+          <p className="num mt-3 text-[clamp(60px,13vw,120px)] leading-[.95] font-[600] tracking-[-.03em] text-balance" data-testid="mix-target">
+            {spoons === '' ? stepAmountWords({ ...step, kind: step.kind === 'water' ? 'part' : step.kind }, batch, settings) : spoons}
+          </p>
+        )
+      )}
+      {step.kind === 'water' && batch.water.firstC !== null && (
+        <p className="num mt-2 text-[22px]">
+          at {formatQuantity(batch.water.firstC, 'temperature', settings)}
+          {batch.water.hotMl !== null && batch.water.coldMl !== null && `: ${formatQuantity(batch.water.hotMl, 'volume', settings)} hot, ${coldWords(batch.water, settings)} cold`}
+        </p>
+      )}
+      {spoons !== '' && <p className="mt-2 text-[17px] text-ink2">level, about {stepAmountWords(step, batch, settings)}</p>}
+      {spoons === '' && step.tolerance !== null && <p className="mt-2 text-[15px] text-ink2">{toleranceWords(step, batch, settings)}</p>}
+      {step.say.length > 0 && <p className="mt-3 max-w-[52ch] text-[clamp(17px,2.2vw,20px)]">{step.say.join(' ')}</p>}
+      {step.cautions.length > 0 && (
+        <div className="mt-4">
+          <CautionList cautions={step.cautions} />
+        </div>
+      )}
+      <Entry step={step} mix={mix} record={record} spoons={spoons} settings={settings} />
+    </div>
+  );
+}
+
+/** How often a running wait is drawn, ms. */
+const TICK_MS = 250;
+
+/** A wait that is counted from the instant at which it began. */
+function Standing({ step, sinceMs }: { step: MixStep; sinceMs: number | null }) {
+  const nowMs = useNow(TICK_MS);
+  const leftMs = standingLeftMs(step, sinceMs, nowMs) ?? 0;
+  return (
+    <p className="num mt-3 text-[clamp(72px,17vw,150px)] leading-[.95] font-[600] tracking-[-.04em]" role="timer" data-testid="standing">
+      {leftMs > 0 ? formatDuration(Math.ceil(leftMs / 1000)) : 'Long enough'}
+    </p>
+  );
+}
+
+interface EntryProps extends Pick<ScreenProps, 'step' | 'mix' | 'record'> {
+  spoons: string;
+  settings: UnitChoice & ReturnType<typeof useSettings>;
+}
+
+/** What really went in, typed or read, and the one act that goes on. */
+function Entry({ step, mix, record, spoons, settings }: EntryProps) {
+  const { batch } = mix;
+  const [typed, setTyped] = useTypedAmount(`mix:${mix.id}:${step.id}`);
+  const weighs = step.kind === 'part' || step.kind === 'top-up' || step.kind === 'measure';
+  const go = (amount: number | null, how: 'scale' | 'typed' | 'spoons' | 'target'): void => record({ kind: 'done', stepId: step.id, amount, how, atMs: Date.now() });
+  if (!weighs) {
+    return (
+      <div className="mt-6">
+        <button type="button" className="act act-primary min-h-[64px] px-8 text-[18px]" data-next-step onClick={() => go(step.kind === 'water' ? step.target : null, 'target')}>
+          {step.kind === 'water' ? 'The water is in' : step.kind === 'stand' ? 'Go on' : 'It is strained'}
+        </button>
+      </div>
+    );
+  }
+  const kind = step.kind === 'measure' ? 'temperature' : step.unit === 'ml' ? 'volume' : step.unit === 'tablets' ? 'tablets' : 'mass';
+  const read = typed.trim() === '' ? null : parseQuantity(typed, kind, settings, 'actual');
+  const limits = step.kind === 'measure' ? ([0, 100] as const) : ([0, Math.max(10, (step.target ?? 0) * 10)] as const);
+  const within = read?.ok === true && read.value >= limits[0] && read.value <= limits[1];
+  const problem = read === null ? undefined : !read.ok ? read.problems[0]?.message : within ? undefined : step.kind === 'measure' ? 'Give a temperature from 0 to 100 °C.' : 'That is more than ten times what was wanted, or less than nothing: look at the scale once more.';
+  const near = read?.ok === true && within && step.kind !== 'measure' ? closeness(step, read.value) : null;
+  const byScale = step.unit === 'g' && spoons === '' && settings.kit.scale === 'simulated';
+  const byProbe = step.kind === 'measure' && settings.kit.probe === 'simulated';
+  // An instrument that is there leads; what is typed then stands behind it.
+  const instrument = (byScale || byProbe) && read === null;
+  return (
+    <form
+      className="mt-6"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (read === null) go(step.kind === 'measure' ? null : step.target, spoons === '' ? 'target' : 'spoons');
+        else if (read.ok && within) go(read.value, 'typed');
+      }}
+    >
+      {byScale && <ScaleReading step={step} kit={settings.kit} decimals={stepDecimals(step, batch)} onTake={(value) => go(value, 'scale')} />}
+      {byProbe && <ProbeReading batch={batch} startMs={mix.createdMs} step={settings.kit.thermometerStepC} units={settings} onTake={(value) => go(value, 'scale')} />}
+      <div className="flex flex-wrap items-end gap-4">
+        <div>
+          <label htmlFor="actual" className="font-[620]">
+            {step.kind === 'measure' ? 'It reads' : 'What went in'}
+          </label>
+          <div className="mt-1 flex items-baseline gap-2">
+            <input
+              id="actual"
+              className="box num w-[150px] text-[26px] aria-invalid:border-2 aria-invalid:border-danger"
+              inputMode="decimal"
+              autoComplete="off"
+              aria-invalid={problem === undefined ? undefined : true}
+              aria-describedby={problem === undefined ? undefined : 'actual-error'}
+              value={typed}
+              onChange={(event) => setTyped(event.target.value)}
+            />
+            <span className="text-ink2">{step.kind === 'measure' ? (settings.temperature === 'F' ? '°F' : '°C') : step.unit === 'ml' ? (settings.volume === 'ml' ? 'ml' : 'fl oz') : step.unit}</span>
+          </div>
+        </div>
+        <button type="submit" className={classes('act min-h-[64px] px-8 text-[18px]', !instrument && 'act-primary')} data-next-step={instrument ? undefined : true} disabled={problem !== undefined}>
+          {read !== null ? 'That is in' : step.kind === 'measure' ? 'Go on without' : spoons !== '' ? 'The spoons are in' : 'It is in, as written'}
+        </button>
+      </div>
+      <FieldError id="actual" error={problem} />
+      {near !== null && near !== 'good' && (
+        <p role="status" className="mt-2 max-w-[60ch] text-[15px] text-heat">
+          {near === 'over' ? 'More than wanted. Take some out, or leave it: the estimate will reckon with what is in.' : 'Less than wanted. Add some, or leave it: the estimate will reckon with what is in.'}
+        </p>
+      )}
+    </form>
+  );
+}
+
+/** What was typed into a step, kept as typed. */
+function useTypedAmount(key: string): [string, (text: string) => void] {
+  const [typed, setTyped] = useState('');
+  const touched = useRef(false);
+  useEffect(() => {
+    let gone = false;
+    void readDraft(key).then((kept) => {
+      if (!gone && !touched.current && typeof kept === 'string') setTyped(kept);
+    });
+    return () => {
+      gone = true;
+    };
+  }, [key]);
+  const set = useCallback(
+    (text: string) => {
+      touched.current = true;
+      setTyped(text);
+      void keepDraft(key, text).catch(() => undefined);
+    },
+    [key],
+  );
+  return [typed, set];
+}
+
+/** Everything is in: what came out, and the way to its label. */
+function Done({ mix, progress, onFinish }: { mix: Mix; progress: MixProgress; onFinish: () => void }) {
+  const made = finishMix(mix.batch, progress);
+  return (
+    <div className="mt-7">
+      <h2 className="text-[clamp(26px,4.6vw,40px)]">It is mixed</h2>
+      <div className="mt-4">
+        <MadeTable made={made} />
+      </div>
+      <button type="button" className="act act-primary mt-5 min-h-[64px] px-8 text-[18px]" data-next-step onClick={onFinish}>
+        {mix.brewId === null ? 'Put it among the jugs' : 'To the jug'}
+      </button>
+    </div>
+  );
+}

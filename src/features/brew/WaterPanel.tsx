@@ -1,0 +1,35 @@
+'use client';
+
+import { Quantity } from '@/ui/Quantity';
+import { thermometerWords, waitingWords, waterWords } from './brewWords';
+import type { BenchPart } from './Workbench';
+
+/** Hot and cold water to a temperature, what dissolving does to it, and how long a jug takes by itself. */
+export function WaterPanel({ inHand: { form, change, errors, result }, settings }: BenchPart) {
+  const sheet = result?.sheet ?? null;
+  const { targetC } = form;
+  return (
+    <section aria-labelledby="water">
+      <h2 id="water">Water and temperature</h2>
+      <div className="mt-2 grid grid-cols-2 gap-4 sm:grid-cols-4">
+        <Quantity id="targetC" label="Wanted" kind="temperature" units={settings} value={form.targetC} onChange={(value) => change({ targetC: value })} error={errors.targetC} />
+        <Quantity id="hotC" label="Hot water" kind="temperature" units={settings} value={form.hotC} onChange={(hotC) => change({ hotC })} error={errors.hotC} />
+        <Quantity id="coldC" label="Cold water" kind="temperature" units={settings} value={form.coldC} onChange={(coldC) => change({ coldC })} error={errors.coldC} />
+        <Quantity id="roomC" label="The room" kind="temperature" units={settings} value={form.roomC} onChange={(roomC) => change({ roomC })} error={errors.roomC} />
+      </div>
+      {sheet !== null && typeof targetC === 'number' && (
+        <div className="mt-3 space-y-1" data-testid="water-words">
+          {waterWords(sheet.water, targetC, settings).map((sentence) => (
+            <p key={sentence}>{sentence}</p>
+          ))}
+          {sheet.water.problem !== null && <p className="border-l-4 border-danger pl-2 text-danger">{sheet.water.problem.message}</p>}
+          {sheet.thermometer !== null && <p className="border-l-4 border-danger pl-2 text-danger">{thermometerWords(sheet.thermometer, targetC, settings)}</p>}
+        </div>
+      )}
+      <div className="mt-4 grid grid-cols-[minmax(0,1fr)_minmax(0,3fr)] items-end gap-4 border-t border-hair pt-3">
+        <Quantity id="jugC" label="A jug now at" kind="temperature" units={settings} optional value={form.jugC === '' ? form.hotC : form.jugC} onChange={(jugC) => change({ jugC })} error={errors.jugC} />
+        {sheet !== null && typeof targetC === 'number' && <p className="pb-2 text-[14px]">{waitingWords(sheet.waiting, targetC, settings)}</p>}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,176 @@
+'use client';
+
+import { developerFamilies, type DeveloperFamilyId } from '@/core/chemistry/developerFamilies';
+import type { LineForm } from '@/core/brewing/workbenchForm';
+import type { WorkedRow } from '@/core/brewing/workbench';
+import { parseQuantity, quantityToInput, type QuantityKind, type UnitChoice } from '@/core/units/quantity';
+import { DilutionField } from '@/features/roll/DilutionField';
+import { FieldError } from '@/ui/Field';
+import { Quantity } from '@/ui/Quantity';
+import { classes } from '@/ui/classes';
+import { useState } from 'react';
+import { percentWords, rowAmountWords, rowNotes, spoonWords } from './brewWords';
+import type { BenchPart } from './Workbench';
+
+/** What goes in: per litre as the recipe says it, and in this jug as scale, cylinder and spoons can show it. */
+export function Worksheet({ inHand: { form, change, errors, result }, settings }: BenchPart) {
+  const sheet = result?.sheet ?? null;
+  const changeLine = (key: string, part: Partial<LineForm>): void => change((now) => ({ lines: now.lines.map((line) => (line.key === key ? { ...line, ...part } : line)) }));
+  if (form.lines.length === 0) return <p className="mt-6 border-y border-hair py-4 text-ink2">{form.use === 'stop' ? 'Nothing but water.' : 'Nothing goes in yet: add the first ingredient.'}</p>;
+  return (
+    <table className="mt-6 w-full border-collapse">
+      <caption className="sr-only">What goes in</caption>
+      <thead>
+        <tr className="text-left text-[13px] text-ink2">
+          <th scope="col" className="py-1 font-normal">
+            Ingredient
+          </th>
+          <th scope="col" className="w-[132px] py-1 font-normal">
+            In a litre
+          </th>
+          <th scope="col" className="w-[116px] py-1 text-right font-normal">
+            In this jug
+          </th>
+          <th scope="col" className="hidden w-[150px] py-1 pl-5 font-normal sm:table-cell">
+            Level spoons
+          </th>
+          <th scope="col" className="w-[52px] py-1 font-normal">
+            <span className="sr-only">Take out</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {form.lines.map((line) => (
+          <Line
+            key={line.key}
+            line={line}
+            row={sheet?.rows.find(({ part }) => part.key === line.key) ?? null}
+            volumeMl={result?.volumeMl ?? null}
+            scaleStepG={settings.kit.scaleStepG}
+            units={settings}
+            errors={errors}
+            change={(part) => changeLine(line.key, part)}
+            takeOut={() => change((now) => ({ lines: now.lines.filter(({ key }) => key !== line.key) }))}
+          />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+interface LineProps {
+  line: LineForm;
+  row: WorkedRow | null;
+  volumeMl: number | null;
+  scaleStepG: number;
+  units: UnitChoice;
+  errors: Partial<Record<string, string>>;
+  change: (part: Partial<LineForm>) => void;
+  takeOut: () => void;
+}
+
+function Line({ line, row, volumeMl, scaleStepG, units, errors, change, takeOut }: LineProps) {
+  const error = (field: string): string | undefined => errors[`lines.${line.key}.${field}`];
+  const notes = row === null || volumeMl === null ? [] : rowNotes(row, volumeMl, scaleStepG);
+  const spoons = row?.spoons ?? null;
+  return (
+    <>
+      <tr className="border-t border-hair align-baseline">
+        <td className="py-2 pr-3">
+          {row?.part.name ?? line.name}
+          {row !== null && row.part.lnSd > 0 && <span className="ml-2 text-[13px] whitespace-nowrap text-ink2">{percentWords(row.part.lnSd)}</span>}
+        </td>
+        <td className="py-2">
+          {line.kind === 'substance' || line.kind === 'own' ? (
+            <PerLitre id={`perL-${line.key}`} label={`${line.name}, in a litre`} kind={line.unit === 'ml' ? 'volumeConcentration' : 'concentration'} units={units} value={line.perL} wrong={error('perL') !== undefined} onChange={(perL) => change({ perL })} />
+          ) : (
+            <span className="text-[13px] text-ink2">{line.kind === 'concentrate' ? 'by dilution' : 'part of it'}</span>
+          )}
+        </td>
+        <td className="num py-2 text-right text-[20px] whitespace-nowrap" data-testid={`amount-${line.key}`}>
+          {row === null ? '–' : rowAmountWords(row, units)}
+        </td>
+        <td className="hidden py-2 pl-5 text-[14px] whitespace-nowrap text-ink2 sm:table-cell">
+          {spoons !== null && (
+            <>
+              {spoonWords(spoons)} {row?.part.how !== 'spoons' && <span className="text-[13px]">{percentWords(spoons.lnSd)}</span>}
+            </>
+          )}
+        </td>
+        <td className="py-2 text-right">
+          <button type="button" className="act-plain text-[13px] text-ink2" onClick={takeOut}>
+            out<span className="sr-only">: take {line.name} out of the recipe</span>
+          </button>
+        </td>
+      </tr>
+      {(notes.length > 0 || line.kind === 'concentrate' || line.kind === 'packet' || error('perL') !== undefined || error('name') !== undefined || spoons !== null) && (
+        <tr>
+          <td colSpan={5} className={classes(notes.length > 0 || line.kind === 'concentrate' || line.kind === 'packet' || error('perL') !== undefined || error('name') !== undefined ? 'pb-3' : 'sm:hidden', 'text-[14px]')}>
+            {spoons !== null && <p className="pb-2 text-ink2 sm:hidden">{spoonWords(spoons)}, level</p>}
+            <FieldError id={`perL-${line.key}`} error={error('perL') ?? error('name')} />
+            {line.kind === 'concentrate' && <ConcentrateLine line={line} change={change} volumeMl={volumeMl} units={units} error={error('concentrateParts') ?? error('waterParts')} />}
+            {line.kind === 'packet' && (
+              <div className="grid grid-cols-2 gap-4 sm:max-w-[420px]">
+                <Quantity id={`packetG-${line.key}`} label="The packet weighs" kind="mass" units={units} value={line.packetG} onChange={(packetG) => change({ packetG })} error={error('packetG')} />
+                <Quantity id={`makesMl-${line.key}`} label="and makes" kind="volume" units={units} value={line.makesMl} onChange={(makesMl) => change({ makesMl })} error={error('makesMl')} />
+              </div>
+            )}
+            {notes.map(({ text, bad }) => (
+              <p key={text} className={classes('mt-1 max-w-[74ch]', bad ? 'border-l-4 border-danger pl-2 text-danger' : 'text-ink2')}>
+                {text}
+              </p>
+            ))}
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+/** The dilution of a line, as it is written somewhere. */
+function ConcentrateLine({ line, change, volumeMl, units, error }: Pick<LineProps, 'line' | 'change' | 'volumeMl' | 'units'> & { error: string | undefined }) {
+  const usual = line.familyId === '' ? { concentrate: Number(line.concentrateParts) || 1, water: Number(line.waterParts) || 0 } : developerFamilies[line.familyId as DeveloperFamilyId].referenceParts;
+  return (
+    <div className="sm:max-w-[520px]">
+      <DilutionField id={`dilution-${line.key}`} fields={line} change={change} usual={usual} volumeMl={volumeMl} units={units} />
+      <FieldError id={`dilution-${line.key}-parts`} error={error} />
+    </div>
+  );
+}
+
+interface PerLitreProps {
+  id: string;
+  label: string;
+  kind: QuantityKind;
+  units: UnitChoice;
+  value: number | string;
+  wrong: boolean;
+  onChange: (value: number | string) => void;
+}
+
+/** A number in a row of the sheet: its label is the row. */
+function PerLitre({ id, label, kind, units, value, wrong, onChange }: PerLitreProps) {
+  const [typing, setTyping] = useState<string | null>(null);
+  const shown = typeof value === 'number' ? quantityToInput(value, kind, units) : value;
+  return (
+    <span className="inline-flex items-baseline gap-1.5">
+      <input
+        id={id}
+        aria-label={label}
+        aria-invalid={wrong || undefined}
+        aria-describedby={wrong ? `${id}-error` : undefined}
+        className="box num w-[76px] text-right text-[17px] aria-invalid:border-2 aria-invalid:border-danger"
+        inputMode="decimal"
+        autoComplete="off"
+        value={typing ?? shown}
+        onChange={(event) => {
+          setTyping(event.target.value);
+          const parsed = parseQuantity(event.target.value, kind, units);
+          onChange(parsed.ok ? parsed.value : event.target.value);
+        }}
+        onBlur={() => setTyping(null)}
+      />
+      <span className="text-[13px] text-ink2">{kind === 'volumeConcentration' ? 'ml/l' : 'g/l'}</span>
+    </span>
+  );
+}

@@ -1,0 +1,23 @@
+import type { JugState } from '@/core/brewing/keeping';
+import { formatNumber } from '@/core/units/quantity';
+
+/** What is left of a jug, in a line. */
+export function jugWords({ left, timeFactor, goodUntilMs, filmsLeft, spent }: JugState, nowMs: number): string {
+  if (spent) return 'spent';
+  const words = [
+    ...(timeFactor > 1.005 ? [`next × ${formatNumber(timeFactor, 2)}`] : []),
+    ...(goodUntilMs === null ? [] : [`good for ${leftWords(goodUntilMs - nowMs)}`]),
+    ...(filmsLeft === null ? [] : [`${Number(filmsLeft.toFixed(1))} more ${filmsLeft === 1 ? 'film' : 'films'}`]),
+  ];
+  return words.length === 0 && left === null ? 'how it wears is not followed' : words.join(' · ');
+}
+
+const HOUR_MS = 3_600_000;
+
+/** A stretch that is left: hours and minutes, or days. */
+export function leftWords(ms: number): string {
+  if (ms <= 0) return 'no time';
+  if (ms < HOUR_MS) return `${Math.ceil(ms / 60_000)} min`;
+  if (ms < 48 * HOUR_MS) return `${Math.floor(ms / HOUR_MS)} h ${Math.floor((ms % HOUR_MS) / 60_000)} min`;
+  return `${Math.round(ms / (24 * HOUR_MS))} days`;
+}

@@ -1,0 +1,80 @@
+'use client';
+
+import { useMemo } from 'react';
+import { formulary, formularyRecipe } from '@/core/brewing/formulary';
+import type { Recipe } from '@/core/brewing/recipe';
+import { workbench, type Workbench } from '@/core/brewing/workbench';
+import { fingerprint, initialWorkbench, recipeOfDeveloper, workbenchFormSchema, type SheetFor, type WorkbenchForm } from '@/core/brewing/workbenchForm';
+import { filmFormats } from '@/core/films/filmFormats';
+import type { RecipeRecord } from '@/core/formats/records';
+import type { Kit } from '@/core/kit/kit';
+import { readPlanForm } from '@/core/plan/planForm';
+import { planFormInHand } from '@/core/plan/planInHand';
+import { developerName } from '@/core/plan/developerName';
+import type { Bench, RollDossier } from '@/data/queries';
+import { useKeptForm, type KeptForm } from '@/features/keeping/useKeptForm';
+
+/** What a workbench is opened for: a recipe, and the roll that it serves. */
+export interface WorkbenchStart {
+  /** Under which its form is kept. */
+  key: string;
+  recipe: Recipe;
+  sheetFor: SheetFor | null;
+  /** Id of the user's own recipe, if it is one. */
+  ownId: string | null;
+}
+
+/** The recipe with nothing in it. */
+const empty: Recipe = { name: '', use: 'film-developer', lines: [], note: '' };
+
+/**
+ * What a workbench starts from.
+ * @param recipeId id of the formulary or of an own recipe, `new` for an empty one, null for the developer of the roll's plan
+ * @param rollId the roll that it serves; null for none
+ * @returns null when there is no such recipe
+ */
+export function workbenchStart(recipeId: string | null, rollId: string | null, bench: Bench, recipes: readonly RecipeRecord[]): WorkbenchStart | null {
+  const dossier = bench.dossiers.find(({ roll }) => roll.id === rollId);
+  const own = recipes.find(({ id }) => id === recipeId);
+  if (recipeId === null && dossier !== undefined) {
+    const planned = plannedDeveloper(dossier, bench);
+    return { key: `workbench:roll:${dossier.roll.id}`, recipe: planned.recipe, sheetFor: { ...tankOf(dossier), ...planned.sheet }, ownId: null };
+  }
+  const recipe = recipeId === 'new' ? empty : (own ?? formularyRecipe(recipeId ?? 'coffee-standard'));
+  if (recipe === undefined) return null;
+  return { key: `workbench:${recipeId ?? 'coffee-standard'}`, recipe, sheetFor: dossier === undefined ? null : tankOf(dossier), ownId: own?.id ?? null };
+}
+
+/** The tank of a roll before anything is planned. */
+export function tankOf({ roll }: Pick<RollDossier, 'roll'>): SheetFor {
+  return { rollId: roll.id, coverMl: filmFormats[roll.formatId].coverVolumeMl, targetC: 20 };
+}
+
+/** The developer that a roll's plan asks for, with its volume and temperature; the standard coffee while it does not read. */
+function plannedDeveloper({ roll, stock, plan, planDraft }: RollDossier, bench: Bench): { recipe: Recipe; sheet: Partial<SheetFor> } {
+  const choices = readPlanForm(planFormInHand(roll, stock, plan, planDraft), roll, bench.brews);
+  if (!choices.ok) return { recipe: formulary['coffee-standard'], sheet: {} };
+  const { developer, bromideGPerL, volumeMl, temperatureC } = choices.value;
+  return { recipe: recipeOfDeveloper(developerName(developer), developer, bromideGPerL), sheet: { volumeMl, targetC: temperatureC } };
+}
+
+/** The workbench while it is being filled in. */
+export interface WorkbenchInHand extends KeptForm<WorkbenchForm> {
+  result: Workbench | null;
+  /** What is wrong, by field. */
+  errors: Partial<Record<string, string>>;
+}
+
+/** Keeps the workbench's form as typed, and works it out anew on every change. */
+export function useWorkbench({ key, recipe, sheetFor }: WorkbenchStart, kit: Kit): WorkbenchInHand {
+  const kept = useKeptForm(key, workbenchFormSchema, (before) => {
+    const fresh = initialWorkbench(recipe, sheetFor);
+    // What was typed stays, unless the recipe itself has changed since; a roll that was just chosen goes before the one kept.
+    if (before === null || before.from !== fingerprint(recipe)) return fresh;
+    if (sheetFor === null || sheetFor.rollId === before.rollId) return before;
+    return { ...before, rollId: sheetFor.rollId, coverMl: sheetFor.coverMl };
+  });
+  const result = useMemo(() => (kept.form === null ? null : workbench(kept.form, kit)), [kept.form, kit]);
+  const errors = useMemo(() => Object.fromEntries([...(result?.problems ?? [])].reverse().map(({ path, message }) => [path, message])), [result]);
+  return { ...kept, result, errors };
+}
