@@ -4,7 +4,7 @@ import { PNG } from 'pngjs';
 import { openDemo } from './bench';
 
 const axePath = 'node_modules/axe-core/axe.min.js';
-const views = ['/', '/rolls', '/rolls/new', '/rolls/tin-3', '/rolls/tin-3#identify', '/rolls/tin-3#test', '/exposure', '/rolls/portraits/dark', '/rolls/portraits', '/rolls/instruments', '/rolls/barograph', '/rolls/reel-a', '/log', '/handbook', '/handbook/method', '/records'];
+const views = ['/', '/rolls', '/rolls/new', '/rolls/tin-3', '/rolls/tin-3#identify', '/rolls/tin-3#test', '/exposure', '/rolls/portraits/dark', '/rolls/portraits', '/rolls/instruments', '/rolls/barograph', '/rolls/reel-a', '/log', '/handbook', '/handbook/method', '/records', '/brews', '/brews/workbench?recipe=coffee-standard&roll=tin-3', '/brews/brew-portraits', '/brews/kit'];
 
 /** Green and blue up to this value count as none: it is the noise of no encoder, but leaves room for one. */
 const DARK = 3;

@@ -7,7 +7,12 @@ import { settingRecordFor } from '@/core/evidence/settingRecordFor';
 import { evidence as evidenceStep } from '@/core/formats/migrations/evidence';
 import { runProgress } from '@/core/schedule/runState';
 import { importRecords, wipeRecords } from './backups';
-import { mixBrewOf, pourAway } from './brews';
+import { bottleMix, countFilms, dropMix, mixBrewOf, pourAway, recordMixEvent, startMix } from './brews';
+import { formulary } from '@/core/brewing/formulary';
+import { mixSteps } from '@/core/brewing/mixSteps';
+import { sheetFor } from '@/core/testing/sampleBrew';
+import { planDraftKey } from './plans';
+import { addRecipes, keepRecipe, removeRecipe } from './recipes';
 import { AetasDatabase, database } from './database';
 import { demoRecords } from './demo/demoRecords';
 import { seedDemo } from './demo/seedDemo';
@@ -122,6 +127,79 @@ describe('brews', () => {
   });
 });
 
+describe('mixing', () => {
+  const batch = sheetFor('coffee-standard').batch;
+  const steps = mixSteps(batch);
+  /** Takes every step as written, except the parts that are given. */
+  async function mixAll(mixId: string, amounts: Record<string, number> = {}): Promise<void> {
+    for (const [seen, step] of steps.entries()) {
+      const amount = step.partKey === null ? step.target : (amounts[step.partKey] ?? step.target);
+      expect(await recordMixEvent(mixId, seen, { kind: 'done', stepId: step.id, amount, how: 'typed', atMs: NOW + seen })).toBe(true);
+    }
+  }
+  test('an event counts only for a tab that has seen all the others', async () => {
+    const mixId = await startMix(batch, null);
+    const event = { kind: 'done', stepId: 'water', amount: 375, how: 'target', atMs: NOW } as const;
+    const both = await Promise.all([recordMixEvent(mixId, 0, event), recordMixEvent(mixId, 0, event)]);
+    expect(both.filter(Boolean)).toHaveLength(1);
+    expect((await database().mixes.get(mixId))?.events).toHaveLength(1);
+  });
+  test('what went in becomes the brew, is tied to the plan, and turns the plan’s form to the jug', async () => {
+    await replaceRecords(demoRecords(NOW));
+    await keepDraft(planDraftKey('instruments'), { agentPerL: 'half typed' });
+    const mixId = await startMix(batch, 'instruments');
+    await mixAll(mixId, { 'line-2': 18 });
+    const brewId = await bottleMix(mixId);
+    const brew = await database().brews.get(brewId);
+    expect(brew).toMatchObject({ use: 'film-developer', volumeMl: 500, films: 0, mixedMs: NOW + steps.length - 1, developer: { agents: [{ agentId: 'instant-coffee', amountPerL: 36 }] } });
+    expect(brew?.code).toHaveLength(4);
+    expect((await database().plans.get('plan-instruments'))?.brewId).toBe(brewId);
+    expect(await readDraft(planDraftKey('instruments'))).toEqual({ agentPerL: 'half typed', developerKind: 'jug', brewId });
+    expect(await bottleMix(mixId)).toBe(brewId);
+    expect(await recordMixEvent(mixId, steps.length, { kind: 'undo', atMs: NOW })).toBe(false);
+    if (brew !== undefined) await pourAway(brew);
+    expect(await database().mixes.get(mixId)).toBeUndefined();
+  });
+  test('a brew that came out without alkali is kept for what it is, and no plan takes it', async () => {
+    await replaceRecords(demoRecords(NOW));
+    const mixId = await startMix(batch, 'instruments');
+    await mixAll(mixId, { 'line-0': 0 });
+    const brew = await database().brews.get(await bottleMix(mixId));
+    expect(brew?.developer).toBeNull();
+    expect(brew?.ph).toBeLessThan(5);
+    expect((await database().plans.get('plan-instruments'))?.brewId).toBeNull();
+  });
+  test('films are counted by hand, never below none; giving up and removing a roll can be undone', async () => {
+    await replaceRecords(demoRecords(NOW));
+    await countFilms('brew-fixer', 1);
+    expect((await database().brews.get('brew-fixer'))?.films).toBe(5);
+    for (let less = 0; less < 9; less++) await countFilms('brew-fixer', -1);
+    expect((await database().brews.get('brew-fixer'))?.films).toBe(0);
+    const mixId = await startMix(batch, 'tin-3');
+    await removeRoll('tin-3');
+    expect((await database().mixes.get(mixId))?.rollId).toBeNull();
+    const mix = await database().mixes.get(mixId);
+    if (mix === undefined) throw new Error('lost');
+    await dropMix(mix);
+    expect(await database().mixes.get(mixId)).toBeUndefined();
+    await undoLast();
+    expect(await database().mixes.get(mixId)).toEqual(mix);
+  });
+  test('own recipes are kept, changed in place, taken in whole and taken out with undo', async () => {
+    const id = await keepRecipe(formulary.tea);
+    await keepRecipe({ ...formulary.tea, name: 'Tea, strong' }, id);
+    expect(await database().recipes.toArray()).toMatchObject([{ id, name: 'Tea, strong' }]);
+    await expect(addRecipes([formulary.beer, { ...formulary.wine, lines: [{ kind: 'own', name: '', unit: 'g', perL: 1 }] }])).rejects.toThrow();
+    expect(await database().recipes.count()).toBe(1);
+    const recipe = await database().recipes.get(id);
+    if (recipe === undefined) throw new Error('lost');
+    await removeRecipe(recipe);
+    expect(await database().recipes.count()).toBe(0);
+    await undoLast();
+    expect(await database().recipes.get(id)).toEqual(recipe);
+  });
+});
+
 describe('drafts', () => {
   test('fast typing is kept to the last letter, in few writes', async () => {
     const text = 'Behind the barograph';
@@ -209,7 +287,8 @@ describe('evidence', () => {
   test('a run is laid out with what it was set up with: the brew’s age and use at that moment', async () => {
     const plan = await planOfPortraits();
     const run = await database().runs.get(await layOutRun(plan));
-    expect(run?.setup).toMatchObject({ developer: plan.developer, agitationId: plan.agitationId, brewId: plan.brewId, target: plan.target });
+    const brew = await database().brews.get(plan.brewId ?? '');
+    expect(run?.setup).toMatchObject({ developer: brew?.developer, mixingLnSd: brew?.mixingLnSd, agitationId: plan.agitationId, brewId: plan.brewId, target: plan.target });
     expect(run?.setup?.wear.ageH).toBeGreaterThan(0);
   });
 });
@@ -250,6 +329,29 @@ describe('migrations of the browser database', () => {
     expect(read.value.evidence).toEqual([]);
     expect(read.value.plans.every(({ muted, ambientC, pinned }) => muted.length === 0 && ambientC === null && pinned?.evidenceIds.length === 0)).toBe(true);
     for (const run of read.value.runs) expect(run.setup).toEqual(now.runs.find(({ id }) => id === run.id)?.setup);
+  });
+  test('a file of version 4: brews say that nobody weighed them, developers what else is in them, settings the kit', () => {
+    const old = structuredClone(demoRecords(NOW)) as unknown as Record<string, Record<string, unknown>[]>;
+    delete old.recipes;
+    delete old.mixes;
+    const strip = (record: unknown, ...names: string[]): void => names.forEach((name) => Reflect.deleteProperty(record as object, name));
+    for (const settings of old.settings ?? []) strip(settings, 'kit');
+    for (const plan of old.plans ?? []) strip(plan.developer, 'others');
+    for (const run of old.runs ?? []) strip((run.setup as Record<string, unknown>).developer, 'others');
+    for (const run of old.runs ?? []) strip(run.setup, 'mixingLnSd');
+    for (const piece of old.evidence ?? []) strip(piece.setting, 'mixingLnSd');
+    old.brews = (old.brews ?? []).filter(({ developer }) => developer !== null);
+    for (const brew of old.brews) {
+      strip(brew, 'code', 'use', 'parts', 'temperatureC', 'ph', 'mixingLnSd');
+      strip(brew.developer, 'others');
+    }
+    const read = readBackup(JSON.stringify({ format: 'aetas-records', version: 4, exportedAt: '2026-11-24', records: old }));
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    expect(read.value.recipes).toEqual([]);
+    expect(read.value.settings[0]?.kit.scaleStepG).toBe(1);
+    expect(read.value.brews.length).toBeGreaterThan(1);
+    for (const brew of read.value.brews) expect(brew).toMatchObject({ use: 'film-developer', parts: [], ph: null, mixingLnSd: null, code: expect.stringMatching(/^.{4}$/) });
+    for (const { setup } of read.value.runs) expect(setup).toMatchObject({ mixingLnSd: null });
   });
   test('a run of version 3 whose plan is gone keeps no set-up', () => {
     const changed = evidenceStep.change({ plans: [], runs: [{ id: 'run', planId: 'gone', pinned: { timeMin: 9 } }, 'gibberish'] });

@@ -158,6 +158,11 @@ export function useLog(): LogEntry[] | undefined {
   });
 }
 
+/** The bench's settings as they are kept; undefined while they load. For forms that must not begin from the defaults. */
+export function useKeptSettings(): Settings | undefined {
+  return useLiveQuery(async () => (await database().settings.get('bench')) ?? defaultSettings);
+}
+
 /** The bench's settings; the defaults while they load. */
 export function useSettings(): Settings {
   return useLiveQuery(() => database().settings.get('bench')) ?? defaultSettings;

@@ -12,7 +12,7 @@ const plants = ['oat milk', 'coconut milk', 'almond milk', 'soy milk', 'milk thi
  */
 export function biohazardIn(names: readonly string[]): string[] {
   return names.filter((name) => {
-    const plain = plants.reduce((text, plant) => text.replaceAll(plant, ''), name.toLowerCase());
+    const plain = plants.reduce((text, plant) => text.replaceAll(new RegExp(`\\b${plant}`, 'gu'), ''), name.toLowerCase());
     return words.some((word) => new RegExp(`\\b${word}s?\\b`, 'u').test(plain));
   });
 }

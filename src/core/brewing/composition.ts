@@ -4,7 +4,8 @@ import { solutionOf, type SubstanceAmount } from '../chemistry/ph/brewPh';
 import { solvePh } from '../chemistry/ph/solvePh';
 import { molesIn, substances, type SubstanceId } from '../chemistry/substances';
 import type { DeveloperFamilyId } from '../chemistry/developerFamilies';
-import type { SituationInput } from '../estimate/situationSchema';
+import { BROMIDE_LIMIT_G_PER_L } from '../chemistry/restrainer';
+import { situationSchema, type SituationInput } from '../estimate/situationSchema';
 import { amountOf, type BrewPart } from './part';
 
 export type Developer = SituationInput['developer'];
@@ -110,6 +111,17 @@ export function phOf(composition: Composition): { ph: number; ionicStrength: num
 const MOST_WATER_PARTS = 1000;
 
 /**
+ * A jug as the estimator takes it: nothing that it would refuse.
+ * @param composition what is in a litre
+ * @returns the developer; null for a bath, and for a brew that hardly develops or lies outside of what the model follows
+ */
+export function estimableDeveloper(composition: Composition): Developer | null {
+  const developer = developerOf(composition);
+  if (developer === null || composition.bromideGPerL > BROMIDE_LIMIT_G_PER_L) return null;
+  return situationSchema.shape.developer.safeParse(developer).success ? developer : null;
+}
+
+/**
  * A jug as the estimator knows developers.
  * @param composition what is in a litre
  * @returns the developer; null for what develops no film: a bath, a control without agent
@@ -119,7 +131,8 @@ export function developerOf(composition: Composition): Developer | null {
   if (oneBath) return { kind: 'one-bath' };
   if (concentrate !== null && concentrate.fraction > 0) {
     const { familyId, fraction } = concentrate;
-    const water = Math.min(MOST_WATER_PARTS, Math.max(0, Number((1 / fraction - 1).toFixed(2))));
+    // Three figures are finer than any cylinder.
+    const water = Math.min(MOST_WATER_PARTS, Math.max(0, Number((1 / fraction - 1).toPrecision(3))));
     return { kind: 'concentrate', familyId, parts: { concentrate: 1, water } };
   }
   if (!agents.some(({ amountPerL }) => amountPerL > 0)) return null;

@@ -3,7 +3,7 @@ import { formatNumber } from '../units/quantity';
 import { substanceOf } from '../chemistry/substances';
 import type { Batch } from './batch';
 import { mixingLnSd } from './brewRate';
-import { compositionOf, developerOf, phOf, type Developer } from './composition';
+import { compositionOf, estimableDeveloper, phOf, type Developer } from './composition';
 import { partsAsMixed, type MixProgress } from './mixRun';
 import { amountOf, type BrewPart } from './part';
 
@@ -34,7 +34,7 @@ export function finishMix(batch: Batch, progress: MixProgress): MadeBrew {
   return {
     name: batch.recipeName,
     use: batch.use,
-    developer: batch.use === 'film-developer' ? developerOf(composition) : null,
+    developer: batch.use === 'film-developer' ? estimableDeveloper(composition) : null,
     bromideGPerL: Number(composition.bromideGPerL.toFixed(4)),
     volumeMl,
     parts,

@@ -86,6 +86,6 @@ describe('files of recipes', () => {
 });
 
 test('animal fluids are known by name, plants that sound like them are not', () => {
-  expect(biohazardIn(['Urine', 'ox blood', 'egg white', 'Washing soda'])).toEqual(['Urine', 'ox blood', 'egg white']);
+  expect(biohazardIn(['Urine', 'ox blood', 'egg white', 'goat milk', 'Washing soda'])).toEqual(['Urine', 'ox blood', 'egg white', 'goat milk']);
   expect(biohazardIn(['Oat milk', 'milk thistle', 'bloodroot', 'Instant coffee'])).toEqual([]);
 });

@@ -9,7 +9,7 @@ import { failure, success, type Problem, type Result } from '../result';
 import { waitingFor, type Waiting } from '../thermal/jugCooling';
 import type { Batch } from './batch';
 import { brewRate, mixingLnSd } from './brewRate';
-import { compositionOf, developerOf, phOf, type Composition, type Developer } from './composition';
+import { compositionOf, estimableDeveloper, phOf, type Composition, type Developer } from './composition';
 import { ionisedShares, type IonisedShare } from './ionisedShares';
 import { biohazardIn } from './animalMatter';
 import type { BrewPart } from './part';
@@ -172,7 +172,7 @@ function sheetOf(form: WorkbenchForm, lines: readonly KeyedLine[], volumeMl: num
     shares: solution === null ? [] : ionisedShares(composition, solution),
     rate,
     mixingLnSd: mixingLnSd(parts, volumeMl),
-    developer: form.use === 'film-developer' ? developerOf(composition) : null,
+    developer: form.use === 'film-developer' ? estimableDeveloper(composition) : null,
     stopped: stoppedOf(form, composition, solution?.ph ?? null),
     water,
     thermometer: thermometerTrouble(targetC, { stepC: thermometerStepC, lowC: thermometerLowC, highC: thermometerHighC }),

@@ -251,7 +251,7 @@ export const substances = {
     spoonG: 6.5,
     traits: ['harmful'],
     order: 60,
-    goingIn: 'The restrainer goes in last.',
+    goingIn: 'The restrainer: it holds fog down, and a tenth of a gram counts.',
   }),
   'instant-coffee': agent('instant-coffee', {
     alsoCalled: ['coffee'],

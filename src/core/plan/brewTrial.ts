@@ -21,7 +21,12 @@ export interface BrewTrial {
   muted: readonly string[];
 }
 
-/** Widest range of temperatures of the estimator, °C: a sheet outside of it gets no time. */
+/** Volumes and spread that the estimator takes; a fresh brew's volume hardly moves its time. */
+const LEAST_ML = 50;
+const MOST_ML = 20000;
+const WIDEST_LN_SD = 2;
+
+/** Range of temperatures of the estimator: a sheet outside of it gets no time. */
 const temperature = situationSchema.shape.temperatureC;
 
 /**
@@ -33,7 +38,7 @@ const temperature = situationSchema.shape.temperatureC;
  */
 export function brewTrial({ roll, stock, plan, planDraft }: RollForBrew, sheet: Sheet, nowMs: number): BrewTrial | null {
   const { developer, composition, mixingLnSd, batch } = sheet;
-  if (developer === null || !situationSchema.shape.developer.safeParse(developer).success || !temperature.safeParse(batch.targetC).success) return null;
+  if (developer === null || !temperature.safeParse(batch.targetC).success) return null;
   const initial = initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition });
   const typed = planFormInHand(roll, stock, plan, planDraft);
   // The plan's own developer may be half typed or a jug that is gone; the brew takes its place either way.
@@ -41,7 +46,7 @@ export function brewTrial({ roll, stock, plan, planDraft }: RollForBrew, sheet: 
   const asTyped = readPlanForm({ ...typed, ...neutral }, roll, []);
   const read = asTyped.ok ? asTyped : readPlanForm({ ...initial, ...neutral }, roll, []);
   if (!read.ok) return null;
-  const choices = { ...read.value, developer, bromideGPerL: composition.bromideGPerL, temperatureC: batch.targetC, volumeMl: batch.volumeMl, brewId: null };
+  const choices = { ...read.value, developer, bromideGPerL: composition.bromideGPerL, temperatureC: batch.targetC, volumeMl: Math.min(MOST_ML, Math.max(LEAST_ML, batch.volumeMl)), brewId: null };
   const request = estimateRequestFor(roll, stock, choices, null, nowMs);
-  return { request: { ...request, ...(mixingLnSd === null ? {} : { mixingLnSd }) }, muted: choices.muted };
+  return { request: { ...request, ...(mixingLnSd === null ? {} : { mixingLnSd: Math.min(WIDEST_LN_SD, mixingLnSd) }) }, muted: choices.muted };
 }

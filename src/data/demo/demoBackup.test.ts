@@ -39,7 +39,7 @@ describe('a damaged, foreign or newer file is refused whole, with the path to th
     ['a missing field', damaged((file) => delete file.records.runs?.[0]?.steps), 'records.runs[0].steps', /./],
     ['an extra field', damaged((file) => Object.assign(file.records.plans?.[0] ?? {}, { colour: 'red' })), 'records.plans[0]', /colour/],
     ['a link to nowhere', damaged((file) => Object.assign(file.records.rolls?.[0] ?? {}, { stockId: 'gone' })), 'records.rolls[0].stockId', /points to “gone”/],
-    ['a doubled id', damaged((file) => file.records.brews?.push(file.records.brews[0] ?? {})), 'records.brews[2].id', /occurs twice/],
+    ['a doubled id', damaged((file) => file.records.brews?.push(file.records.brews[0] ?? {})), 'records.brews[3].id', /occurs twice/],
     ['a table too many', damaged((file) => Object.assign(file.records, { spells: [] })), 'records.spells', /no table/],
   ])('%s', (_what, file, path, sentence) => {
     const found = faults(file);

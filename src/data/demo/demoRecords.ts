@@ -2,7 +2,7 @@ import { estimateWith } from '@/core/estimate/learned';
 import { benchEvidence } from '@/core/evidence/benchEvidence';
 import { soundCondition } from '@/core/films/conditionFacts';
 import { filmEquivalents } from '@/core/films/filmFormats';
-import type { Brew, Plan, Records, Roll, Run, Stock } from '@/core/formats/records';
+import type { Brew, Mix, Plan, Records, Roll, Run, Stock } from '@/core/formats/records';
 import { defaultSettings, noRecords } from '@/core/formats/tables';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
 import { finishMix, brewCode, type MadeBrew } from '@/core/brewing/finishMix';
@@ -34,6 +34,7 @@ export function demoRecords(nowMs: number): Records {
   records.settings.push({ ...defaultSettings, kit: hutKit });
   for (const recipe of hutRecipes) records.recipes.push({ ...recipe, createdMs: nowMs - 90 * DAY_MS, updatedMs: nowMs - 90 * DAY_MS });
   records.brews.push(hutFixer(nowMs));
+  records.mixes.push(hutNettle(nowMs));
   for (const [id, stock] of Object.entries(hutStocks)) {
     records.stocks.push({ id: `stock-${id}`, createdMs: nowMs - 200 * DAY_MS, updatedMs: nowMs - 200 * DAY_MS, ...stock, own: {} });
   }
@@ -159,4 +160,16 @@ function hutFixer(nowMs: number): Brew {
   if (sheet === null) throw new Error('The demo has no fixer.');
   const made = finishMix(sheet.batch, mixProgress(mixSteps(sheet.batch), []));
   return { id: 'brew-fixer', createdMs: mixedMs, updatedMs: mixedMs, ...made, code: brewCode('brew-fixer'), mixedMs, films: 4 };
+}
+
+/** Nettle tea that steeps: the water and the leaves are in. */
+function hutNettle(nowMs: number): Mix {
+  const [recipe] = hutRecipes;
+  const { sheet } = recipe === undefined ? { sheet: null } : workbench({ ...initialWorkbench(recipe, null), scaleTo: 'bottle', bottleMl: 600 }, hutKit);
+  if (sheet === null) throw new Error('The demo has no nettle tea.');
+  const begunMs = nowMs - 12 * MINUTE_MS;
+  const events = mixSteps(sheet.batch)
+    .slice(0, 2)
+    .map((step, index): MixEvent => ({ kind: 'done', stepId: step.id, amount: step.target, how: 'scale', atMs: begunMs + (index + 1) * 2 * MINUTE_MS }));
+  return { id: 'mix-nettle', createdMs: begunMs, updatedMs: begunMs + 4 * MINUTE_MS, rollId: null, batch: sheet.batch, events, brewId: null };
 }

@@ -4,6 +4,7 @@ import { format } from 'date-fns';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { jugState } from '@/core/brewing/keeping';
+import { LEAST_DEVELOPING_PH } from '@/core/chemistry/ph/brewPh';
 import { recipeUses } from '@/core/brewing/recipe';
 import type { Brew } from '@/core/formats/records';
 import { countFilms, pourAway } from '@/data/brews';
@@ -55,6 +56,12 @@ function Jug({ brew }: { brew: Brew }) {
               <h2 id="inside">What is really in it</h2>
               {brew.parts.length === 0 ? <p className="rule-row mt-2 text-ink2">Nobody weighed it here: it counts as planned.</p> : <div className="mt-2"><MadeTable made={brew} /></div>}
             </section>
+            {brew.use === 'film-developer' && brew.developer === null && (
+              <p role="status" className="border-y-2 border-danger py-3">
+                <b className="text-danger">Not a developer that Aetas gives times for.</b>{' '}
+                {brew.ph !== null && brew.ph < LEAST_DEVELOPING_PH ? `It comes to about pH ${brew.ph.toFixed(1)}, and below ${LEAST_DEVELOPING_PH} a brew hardly develops. Add washing soda and mix it anew on the sheet.` : 'There is no agent in it that Aetas follows, or more of something than the model knows.'}
+              </p>
+            )}
             <section aria-labelledby="left">
               <h2 id="left">What is left of it</h2>
               {left !== null && (

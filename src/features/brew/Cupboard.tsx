@@ -23,7 +23,12 @@ export function Cupboard({ inHand: { form, change, errors }, settings }: BenchPa
   const tablets = form.ascorbicForm === 'tablets' || form.ascorbicForm === 'effervescent';
   return (
     <div className="mt-6 grid gap-x-6 gap-y-4 sm:grid-cols-2">
-      {has('soda-anhydrous') && <Choice id="sodaForm" label="Which soda is it" value={form.sodaForm} options={sodaOptions} onChange={(sodaForm: WorkbenchForm['sodaForm']) => change({ sodaForm })} />}
+      {has('soda-anhydrous') && (
+        <div className="min-w-0">
+          <Choice id="sodaForm" label="Which soda is it" value={form.sodaForm} options={sodaOptions} onChange={(sodaForm: WorkbenchForm['sodaForm']) => change({ sodaForm })} />
+          <p className="mt-1 text-[13px] text-ink2">{sodaOptions.find(({ value }) => value === form.sodaForm)?.hint}</p>
+        </div>
+      )}
       {has('ascorbic-acid') && <Choice id="ascorbicForm" label="Ascorbic acid comes as" value={form.ascorbicForm} options={ascorbicOptions} onChange={(ascorbicForm: WorkbenchForm['ascorbicForm']) => change({ ascorbicForm })} />}
       {has('ascorbic-acid') && tablets && (
         <div className="grid grid-cols-2 gap-4 sm:col-start-2">

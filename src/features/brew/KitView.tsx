@@ -8,7 +8,8 @@ import { problemsFromZod } from '@/core/problemsFromZod';
 import { typed } from '@/core/units/typed';
 import type { QuantityKind } from '@/core/units/quantity';
 import { changeSettings } from '@/data/settings';
-import { useSettings } from '@/data/queries';
+import { useKeptSettings } from '@/data/queries';
+import type { Settings } from '@/core/formats/records';
 import { useKeptForm } from '@/features/keeping/useKeptForm';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
@@ -28,7 +29,7 @@ const kitFormSchema = z.object({
   probe: kitSchema.shape.probe,
 });
 
-type KitForm = z.infer<typeof kitFormSchema>;
+type KitTyped = z.infer<typeof kitFormSchema>;
 
 const sources = (standIn: string): readonly { value: InstrumentId; name: string }[] => [
   { value: 'none', name: 'I type what I read' },
@@ -37,12 +38,16 @@ const sources = (standIn: string): readonly { value: InstrumentId; name: string 
 
 /** With what the user measures, and where its readings come from. Everything else in Aetas rounds to it. */
 export function KitView() {
-  const settings = useSettings();
-  const { form, change } = useKeptForm<KitForm>('kit', kitFormSchema, (kept) => (kept !== null && numberFields.some((field) => typeof kept[field] === 'string') ? kept : settings.kit));
+  const settings = useKeptSettings();
+  return settings === undefined ? <p aria-busy="true">Opening the drawer.</p> : <KitForm settings={settings} />;
+}
+
+function KitForm({ settings }: { settings: Settings }) {
+  const { form, change } = useKeptForm<KitTyped>('kit', kitFormSchema, (kept) => (kept !== null && numberFields.some((field) => typeof kept[field] === 'string') ? kept : settings.kit));
   if (form === null) return <p aria-busy="true">Opening the drawer.</p>;
   const read = kitSchema.safeParse(form);
   const errors: Partial<Record<string, string>> = read.success ? {} : Object.fromEntries(problemsFromZod(read.error.issues).map(({ path, message }) => [path, message]));
-  const set = (part: Partial<KitForm>): void => {
+  const set = (part: Partial<KitTyped>): void => {
     change(part);
     const next = kitSchema.safeParse({ ...form, ...part });
     if (next.success) void changeSettings({ kit: next.data satisfies Kit });

@@ -4,7 +4,7 @@ import type { MadeBrew } from '@/core/brewing/finishMix';
 import { amountOf } from '@/core/brewing/part';
 import { formatNumber, formatQuantity } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
-import { amountWords, percentWords, threeFigures } from './brewWords';
+import { amountWords, percentWords } from './brewWords';
 
 const howWords = { scale: 'weighed', typed: 'typed', spoons: 'by spoons', target: 'as written' } as const;
 
@@ -40,7 +40,7 @@ export function MadeTable({ made }: { made: Pick<MadeBrew, 'parts' | 'volumeMl' 
           </thead>
           <tbody>
             {made.parts.map((part) => {
-              const decimals = Math.min(2, threeFigures(part.target));
+              const decimals = part.target >= 1 ? 1 : 2;
               return (
                 <tr key={part.key} className="border-t border-hair">
                   <td className="py-1.5 pr-3">{part.name}</td>

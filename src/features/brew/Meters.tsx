@@ -31,7 +31,7 @@ export function Meters({ inHand: { form, change, result } }: Pick<BenchPart, 'in
         <>
           <p className="flex items-baseline justify-between gap-3">
             <span>
-              <b className="num text-[22px]" data-testid="ph">
+              <b className="num text-[22px] whitespace-nowrap" data-testid="ph">
                 pH {formatNumber(solution.ph, 1)}
               </b>
             </span>
@@ -63,10 +63,10 @@ export function Meters({ inHand: { form, change, result } }: Pick<BenchPart, 'in
       {rate !== null && develops && (
         <>
           <p className="mt-1 flex items-baseline justify-between gap-3">
-            <b className="num text-[22px]" data-testid="rate">
+            <b className="num text-[22px] whitespace-nowrap" data-testid="rate">
               × {formatNumber(rate, 2)}
             </b>
-            <span className="text-[13px] text-ink2">
+            <span className="text-right text-[13px] text-ink2">
               strength, against {bought ? 'the usual dilution' : 'standard coffee'}
               {mixingLnSd !== null && ` · weighing ${percentWords(mixingLnSd)}`}
             </span>

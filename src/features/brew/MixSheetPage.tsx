@@ -107,7 +107,7 @@ function StepScreen({ step, mix, progress, record }: ScreenProps) {
         <Standing step={step} sinceMs={progress.sinceMs} />
       ) : (
         step.kind !== 'strain' && (
-          <p className="num mt-3 text-[clamp(60px,13vw,120px)] leading-[.95] font-[600] tracking-[-.03em] text-balance" data-testid="mix-target">
+          <p className="num mt-3 text-[clamp(60px,13vw,112px)] leading-[1.12] font-[600] tracking-[-.03em] text-balance" data-testid="mix-target">
             {spoons === '' ? stepAmountWords({ ...step, kind: step.kind === 'water' ? 'part' : step.kind }, batch, settings) : spoons}
           </p>
         )

@@ -26,7 +26,7 @@ export function WaterPanel({ inHand: { form, change, errors, result }, settings 
           {sheet.thermometer !== null && <p className="border-l-4 border-danger pl-2 text-danger">{thermometerWords(sheet.thermometer, targetC, settings)}</p>}
         </div>
       )}
-      <div className="mt-4 grid grid-cols-[minmax(0,1fr)_minmax(0,3fr)] items-end gap-4 border-t border-hair pt-3">
+      <div className="mt-4 grid grid-cols-[132px_minmax(0,1fr)] items-end gap-4 border-t border-hair pt-3">
         <Quantity id="jugC" label="A jug now at" kind="temperature" units={settings} optional value={form.jugC === '' ? form.hotC : form.jugC} onChange={(jugC) => change({ jugC })} error={errors.jugC} />
         {sheet !== null && typeof targetC === 'number' && <p className="pb-2 text-[14px]">{waitingWords(sheet.waiting, targetC, settings)}</p>}
       </div>

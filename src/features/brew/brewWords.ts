@@ -142,6 +142,6 @@ function lowerFirst(name: string): string {
 
 /** What differs between what was wanted and what went in, in a few words. */
 export function differenceWords({ name, unit, target, actual }: Difference, units: UnitChoice): string {
-  const amount = (value: number): string => amountWords(value, unit, Math.min(2, threeFigures(target)), units);
+  const amount = (value: number): string => amountWords(value, unit, target >= 1 ? 1 : 2, units);
   return `${amount(actual)} ${lowerFirst(name)} for ${amount(target)}`;
 }
