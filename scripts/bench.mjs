@@ -73,6 +73,26 @@ async function benchDating() {
   report('age window and effective age, three hints and three stays, median', medianMs(whole), 'ms', 4);
 }
 
+/** The workbench worked out anew, as on every keystroke: amounts, pH, strength, spread, water, order and cautions. */
+async function benchBrewing() {
+  const { workbench } = await load('src/core/brewing/workbench.ts');
+  const { initialWorkbench } = await load('src/core/brewing/workbenchForm.ts');
+  const { formulary } = await load('src/core/brewing/formulary.ts');
+  const { mixSteps } = await load('src/core/brewing/mixSteps.ts');
+  const { ordinaryKit } = await load('src/core/kit/kit.ts');
+  const { solvePh } = await load('src/core/chemistry/ph/solvePh.ts');
+  const form = { ...initialWorkbench(formulary['coffee-restrained'], null), ascorbicForm: 'effervescent', sodaForm: 'crystals' };
+  const stopped = { ...form, sodaForm: 'baking' };
+  const whole = (typed) => () => {
+    const { sheet } = workbench(typed, ordinaryKit);
+    return mixSteps(sheet.batch);
+  };
+  const solution = { acids: { carbonic: 0.5, ascorbic: 0.09, citric: 0.05, plant: 0.04 }, strongCharge: 1, strongIons: 1 };
+  report('solvePh() of a brew with four acids, median', medianMs(() => solvePh(solution)), 'ms', 0.3);
+  report('whole workbench, five ingredients, median', medianMs(whole(form)), 'ms', 4);
+  report('whole workbench with a brew to mend, median', medianMs(whole(stopped)), 'ms', 4);
+}
+
 /** Core as the browser runs it for users: bundled, in a worker. */
 async function benchWorker(page) {
   const [{ output }] = await build({
@@ -204,5 +224,6 @@ async function benchBrowser() {
 ensurePackages();
 await benchCore();
 await benchDating();
+await benchBrewing();
 await benchBrowser();
 process.exit(broken === 0 ? 0 : 1);

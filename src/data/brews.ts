@@ -41,6 +41,11 @@ export async function mixBrewOf(plan: Plan): Promise<string> {
   });
 }
 
+/** How the drafts of a mixing's typed amounts begin. */
+export function mixDraftPrefix(mixId: string): string {
+  return `mix:${mixId}:`;
+}
+
 /**
  * Begins to mix a batch.
  * @param batch as it was laid out
@@ -92,6 +97,7 @@ export async function bottleMix(mixId: string): Promise<string> {
       const brew: Brew = { ...stamps, ...made, code: brewCode(stamps.id), mixedMs: progress.sinceMs ?? stamps.createdMs, films: 0 };
       await putRecord('brews', brew);
       await putRecord('mixes', { ...mix, brewId: brew.id, updatedMs: stamps.createdMs });
+      await db.drafts.where('id').startsWith(mixDraftPrefix(mixId)).delete();
       if (mix.rollId !== null && brew.developer !== null) {
         const plan = await db.plans.where({ rollId: mix.rollId }).first();
         if (plan !== undefined) await putRecord('plans', { ...plan, brewId: brew.id, updatedMs: stamps.createdMs });
@@ -110,6 +116,7 @@ export async function dropMix(mix: Mix): Promise<void> {
   await guardedWrite(async () => {
     await keepSafe(`giving up the mixing of “${mix.batch.recipeName}”`);
     await database().mixes.delete(mix.id);
+    await database().drafts.where('id').startsWith(mixDraftPrefix(mix.id)).delete();
   });
 }
 

@@ -11,7 +11,7 @@ import { formulary, formularyIds, formularyRecipe } from './formulary';
 import { recipeShape } from './recipe';
 import * as z from 'zod';
 import { workbench, sodaForPh } from './workbench';
-import { fingerprint, freeKey, initialWorkbench, lineForName, recipeOfDeveloper, type WorkbenchForm } from './workbenchForm';
+import { fingerprint, freeKey, initialWorkbench, lineForName, lineOfKind, recipeOfDeveloper, type WorkbenchForm } from './workbenchForm';
 
 const coffee = (part: Partial<WorkbenchForm> = {}): WorkbenchForm => ({ ...initialWorkbench(formulary['coffee-standard'], null), ...part });
 const problemsOf = (part: Partial<WorkbenchForm>): { path: string; message: string }[] => workbench(coffee(part), fineKit).problems;
@@ -244,6 +244,9 @@ describe('forms', () => {
   test('a typed name is a known substance or a line of its own; keys are never taken twice', () => {
     expect(lineForName('stout', 'k')).toMatchObject({ kind: 'substance', substanceId: 'dark-beer', perL: 900, unit: 'ml' });
     expect(lineForName(' beetroot ', 'k')).toMatchObject({ kind: 'own', name: 'beetroot', perL: '' });
+    expect(lineOfKind('Larkholm Fine part A', 'packet', 'k', 'one-bath')).toMatchObject({ kind: 'packet', familyId: 'one-bath', packetG: '' });
+    const thin = { ...initialWorkbench({ ...formulary.control, lines: [] }, null), lines: [lineOfKind('p-Aminophenol', 'concentrate', 'k', 'p-aminophenol')] };
+    expect(workbench(thin, fineKit).sheet?.developer).toEqual({ kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 25 } });
     const lines = coffee().lines.filter(({ key }) => key !== 'line-0');
     expect(lines.map(({ key }) => key)).not.toContain(freeKey(lines));
     expect(fingerprint(formulary.tea)).not.toBe(fingerprint(formulary.beer));

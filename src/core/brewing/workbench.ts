@@ -236,7 +236,8 @@ function measured(part: Omit<BrewPart, 'how' | 'lnSd'>, id: SubstanceId | null, 
   const spoons = id === null || unit === 'ml' ? null : inSpoons(id, target, kit.spoons);
   const bySpoon = form.measureBy === 'spoons' && spoons !== null && spoons.massG > 0;
   const lnSd = target === 0 ? 0 : bySpoon ? spoons.lnSd : readingLnSd(target, step);
-  const coarse = !bySpoon && unit === 'g' && tooCoarse(target, step) ? { wayOut: id === null || substanceOf(id).agentId !== null ? null : wayOut(target, kit, id) } : null;
+  const dissolves = id !== null && unit === 'g' && substanceOf(id).agentId === null;
+  const coarse = !bySpoon && tooCoarse(target, step) ? { wayOut: dissolves ? wayOut(target, kit, id) : null } : null;
   return {
     part: { ...part, target: bySpoon ? spoons.massG : target, how: bySpoon ? 'spoons' : 'target', lnSd },
     // A scale that shows nothing for it still must not say that nothing goes in.

@@ -106,6 +106,21 @@ export function lineForName(name: string, key: string): LineForm {
   return { ...lineFormOf({ kind: 'substance', substanceId, perL: 0 }, key), perL: agentId === null ? '' : organicAgents[agentId].usualPerL };
 }
 
+/** What a name can stand for that is no substance. */
+export type OtherKind = 'own' | 'concentrate' | 'packet';
+
+/**
+ * A line of another kind for a name: something weighed, a concentrate that is diluted, a packet of which a part is taken.
+ * @param name as typed; at least one letter
+ * @param kind what it is
+ * @param key key of the new line
+ * @param familyId class of developer that the estimator follows; empty for any other bath
+ */
+export function lineOfKind(name: string, kind: OtherKind, key: string, familyId = ''): LineForm {
+  const parts = familyId in developerFamilies ? developerFamilies[familyId as keyof typeof developerFamilies].referenceParts : { concentrate: 1, water: 9 };
+  return { ...emptyLine, key, kind, name: name.trim(), unit: kind === 'concentrate' ? 'ml' : 'g', familyId, concentrateParts: parts.concentrate, waterParts: parts.water };
+}
+
 /** A key for one more line, which no other has. */
 export function freeKey(lines: readonly { key: string }[]): string {
   let at = lines.length;

@@ -9,7 +9,7 @@ import { mixSteps, type MixStep } from '@/core/brewing/mixSteps';
 import type { Mix } from '@/core/formats/records';
 import { formatDuration } from '@/core/units/duration';
 import { formatQuantity, parseQuantity, type UnitChoice } from '@/core/units/quantity';
-import { bottleMix, dropMix, recordMixEvent } from '@/data/brews';
+import { bottleMix, dropMix, mixDraftPrefix, recordMixEvent } from '@/data/brews';
 import { keepDraft, readDraft } from '@/data/drafts';
 import { useMix, useSettings } from '@/data/queries';
 import { CautionList } from '@/ui/CautionList';
@@ -153,7 +153,7 @@ interface EntryProps extends Pick<ScreenProps, 'step' | 'mix' | 'record'> {
 /** What really went in, typed or read, and the one act that goes on. */
 function Entry({ step, mix, record, spoons, settings }: EntryProps) {
   const { batch } = mix;
-  const [typed, setTyped] = useTypedAmount(`mix:${mix.id}:${step.id}`);
+  const [typed, setTyped] = useTypedAmount(`${mixDraftPrefix(mix.id)}${step.id}`);
   const weighs = step.kind === 'part' || step.kind === 'top-up' || step.kind === 'measure';
   const go = (amount: number | null, how: 'scale' | 'typed' | 'spoons' | 'target'): void => record({ kind: 'done', stepId: step.id, amount, how, atMs: Date.now() });
   if (!weighs) {

@@ -2,6 +2,7 @@
 
 import { developerFamilies, type DeveloperFamilyId } from '@/core/chemistry/developerFamilies';
 import type { LineForm } from '@/core/brewing/workbenchForm';
+import type { Kit } from '@/core/kit/kit';
 import type { WorkedRow } from '@/core/brewing/workbench';
 import { parseQuantity, quantityToInput, type QuantityKind, type UnitChoice } from '@/core/units/quantity';
 import { DilutionField } from '@/features/roll/DilutionField';
@@ -46,7 +47,7 @@ export function Worksheet({ inHand: { form, change, errors, result }, settings }
             line={line}
             row={sheet?.rows.find(({ part }) => part.key === line.key) ?? null}
             volumeMl={result?.volumeMl ?? null}
-            scaleStepG={settings.kit.scaleStepG}
+            kit={settings.kit}
             units={settings}
             errors={errors}
             change={(part) => changeLine(line.key, part)}
@@ -62,16 +63,16 @@ interface LineProps {
   line: LineForm;
   row: WorkedRow | null;
   volumeMl: number | null;
-  scaleStepG: number;
+  kit: Kit;
   units: UnitChoice;
   errors: Partial<Record<string, string>>;
   change: (part: Partial<LineForm>) => void;
   takeOut: () => void;
 }
 
-function Line({ line, row, volumeMl, scaleStepG, units, errors, change, takeOut }: LineProps) {
+function Line({ line, row, volumeMl, kit, units, errors, change, takeOut }: LineProps) {
   const error = (field: string): string | undefined => errors[`lines.${line.key}.${field}`];
-  const notes = row === null || volumeMl === null ? [] : rowNotes(row, volumeMl, scaleStepG);
+  const notes = row === null || volumeMl === null ? [] : rowNotes(row, volumeMl, kit);
   const spoons = row?.spoons ?? null;
   return (
     <>

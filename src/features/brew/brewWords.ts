@@ -7,6 +7,7 @@ import type { Stopped, WorkedRow } from '@/core/brewing/workbench';
 import type { WaterPlan } from '@/core/brewing/batch';
 import type { WorkedWater } from '@/core/brewing/waterPlan';
 import type { ThermometerTrouble } from '@/core/kit/readable';
+import type { Kit } from '@/core/kit/kit';
 import { decimalsOf } from '@/core/kit/readable';
 import type { Waiting } from '@/core/thermal/jugCooling';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
@@ -51,7 +52,7 @@ export function percentWords(lnSd: number): string {
 }
 
 /** What a row says under its name. Problems first. */
-export function rowNotes({ part, coarse, undissolved, ovenBakingG, tabletsEatSodaG }: WorkedRow, volumeMl: number, scaleStepG: number): { text: string; bad: boolean }[] {
+export function rowNotes({ part, coarse, undissolved, ovenBakingG, tabletsEatSodaG }: WorkedRow, volumeMl: number, kit: Pick<Kit, 'scaleStepG' | 'cylinderStepMl'>): { text: string; bad: boolean }[] {
   const notes: { text: string; bad: boolean }[] = [];
   const digits = threeFigures(part.target);
   if (undissolved !== null) {
@@ -60,8 +61,10 @@ export function rowNotes({ part, coarse, undissolved, ovenBakingG, tabletsEatSod
       text: `${formatNumber(part.target, digits)} g does not dissolve in ${formatNumber(volumeMl, 0)} ml: at 20 °C that takes ${formatNumber(undissolved.takesG, 1)} g. Take at least ${Math.ceil(undissolved.leastMl)} ml, or less of it.`,
     });
   }
-  if (coarse !== null) {
-    const step = `${formatNumber(scaleStepG, decimalsOf(scaleStepG))} g`;
+  if (coarse !== null && part.unit === 'ml') {
+    notes.push({ bad: true, text: `A cylinder in steps of ${formatNumber(kit.cylinderStepMl, decimalsOf(kit.cylinderStepMl))} ml is too coarse for ${formatNumber(part.target, digits)} ml: measure it with a syringe.` });
+  } else if (coarse !== null) {
+    const step = `${formatNumber(kit.scaleStepG, decimalsOf(kit.scaleStepG))} g`;
     notes.push({
       bad: true,
       text:
@@ -72,6 +75,7 @@ export function rowNotes({ part, coarse, undissolved, ovenBakingG, tabletsEatSod
   }
   if (ovenBakingG !== null) notes.push({ bad: false, text: `From ${formatNumber(ovenBakingG, 0)} g of baking soda. ${OVEN_RECIPE}` });
   if (tabletsEatSodaG !== null && tabletsEatSodaG >= 0.1) notes.push({ bad: false, text: `Their citric acid eats ${formatNumber(tabletsEatSodaG, 1)} g of washing soda; the pH beside reckons with it.` });
+  if (part.makeup.kind === 'packet') notes.push({ bad: false, text: `${formatNumber((part.target / part.makeup.packetG) * 100, 0)} % of the packet.` });
   if (part.makeup.kind === 'own') notes.push({ bad: false, text: 'Aetas does not know this one: it is weighed and recorded, and counts for nothing in pH and time.' });
   return notes;
 }

@@ -69,8 +69,13 @@ export interface WorkbenchInHand extends KeptForm<WorkbenchForm> {
 export function useWorkbench({ key, recipe, sheetFor }: WorkbenchStart, kit: Kit): WorkbenchInHand {
   const kept = useKeptForm(key, workbenchFormSchema, (before) => {
     const fresh = initialWorkbench(recipe, sheetFor);
-    // What was typed stays, unless the recipe itself has changed since; a roll that was just chosen goes before the one kept.
-    if (before === null || before.from !== fingerprint(recipe)) return fresh;
+    if (before === null) return fresh;
+    // A recipe that has changed since brings its own lines; the kitchen around it stays as typed.
+    if (before.from !== fingerprint(recipe)) {
+      const { name, use, note, lines, scarcestKey, from, rollId, coverMl, bottleMl, scaleTo, targetC } = fresh;
+      return { ...before, name, use, note, lines, scarcestKey, from, ...(sheetFor === null ? {} : { rollId, coverMl, bottleMl, scaleTo, targetC }) };
+    }
+    // A roll that was just chosen goes before the one kept.
     if (sheetFor === null || sheetFor.rollId === before.rollId) return before;
     return { ...before, rollId: sheetFor.rollId, coverMl: sheetFor.coverMl };
   });
