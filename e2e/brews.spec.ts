@@ -86,13 +86,13 @@ test('what is left of the scarcest decides the volume; unknown and animal ingred
   await expect(page.getByTestId('volume')).toHaveText('750 ml');
   const add = page.getByRole('combobox', { name: 'Add an ingredient' });
   await add.fill('goat milk');
-  await page.getByRole('option', { name: /goat milk/ }).click();
+  await page.getByRole('option', { name: /goat milk.*of your own/ }).click();
   await page.getByLabel('goat milk, in a litre').fill('5');
   await expect(page.getByText('Aetas does not know this one: it is weighed and recorded')).toBeVisible();
   await expect(page.getByText('The pH is not known: Aetas does not know goat milk.')).toBeVisible();
   const order = page.getByRole('list', { name: 'Order of mixing' });
   await expect(order).toContainText('Anything of animal origin is a biohazard');
-  await page.getByRole('button', { name: 'out: take goat milk out of the recipe' }).click();
+  await page.getByRole('button', { name: 'out of the recipe: goat milk' }).click();
   await add.fill('sal ammoniac');
   await page.getByRole('option', { name: 'Ammonium chloride' }).click();
   await page.getByLabel('Ammonium chloride, in a litre').fill('5');
@@ -138,7 +138,7 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
 
   // Bromide from the simulated scale: the cup is tared away before a reading can be taken.
   await expect(page.getByRole('heading', { name: 'Potassium bromide' })).toBeVisible();
-  await expect(page.getByText('0.3 g to 0.5 g is as good as exact')).toBeVisible();
+  await expect(page.getByText('0.30 g to 0.50 g is as good as exact')).toBeVisible();
   await page.clock.runFor(2000);
   await expect(page.getByTestId('scale')).toHaveText(/38\.[345] g/);
   await expect(page.getByRole('button', { name: 'Take this reading' })).toBeDisabled();
@@ -255,7 +255,7 @@ test('a recipe begun from nothing, with prices, prints on one page', async ({ pa
   await page.getByRole('option', { name: /a concentrate to dilute/ }).click();
   await page.getByLabel('Dilution, as it is written').fill('10 in 1000');
   await expect(page.getByText(/Read as so much concentrate in the whole/)).toBeVisible();
-  await page.getByRole('button', { name: 'out: take hut syrup out of the recipe' }).click();
+  await page.getByRole('button', { name: 'out of the recipe: hut syrup' }).click();
   await expect(page.getByText('Give it a name to keep it.')).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('Hut stout');
   await page.getByText('Your prices').click();

@@ -34,6 +34,39 @@ test('a page killed at any press of a run comes back at that press or just befor
   await expect(page.getByTestId('hands')).toHaveText('It hangs');
 });
 
+test('a page killed at any press of a mixing comes back at that press or just before it', async ({ context }) => {
+  test.setTimeout(600_000);
+  let page = await context.newPage();
+  await page.goto('/brews/workbench?recipe=coffee-standard');
+  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await expect(page.getByRole('heading', { name: 'Water first' })).toBeVisible();
+  const address = page.url();
+  const mixOf = async () => ((await recordsOf(page, 'aetas')).mixes?.[0] ?? { events: [], brewId: null }) as { events: unknown[]; brewId: string | null };
+  let before: unknown[] = [];
+  for (let press = 0; press < 20; press++) {
+    const primary = page.locator('main .act-primary').last();
+    await expect(primary).toBeEnabled();
+    if ((await primary.textContent()) === 'Put it among the jugs') break;
+    await primary.evaluate((button: HTMLButtonElement) => button.click());
+    await page.close({ runBeforeUnload: false });
+    page = await context.newPage();
+    await page.goto(address);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Coffee, standard');
+    const { events } = await mixOf();
+    expect(events.slice(0, before.length)).toEqual(before);
+    expect(events.length - before.length).toBeLessThanOrEqual(1);
+    before = events;
+  }
+  expect(before).toHaveLength(8);
+  await page.getByRole('button', { name: 'Put it among the jugs' }).evaluate((button: HTMLButtonElement) => button.click());
+  await page.close({ runBeforeUnload: false });
+  page = await context.newPage();
+  await page.goto(address);
+  await page.getByRole('button', { name: /^(Put it among the jugs|To the jug)$/ }).click();
+  await expect(page.getByRole('heading', { name: 'Its label' })).toBeVisible();
+  expect((await recordsOf(page, 'aetas')).brews).toHaveLength(1);
+});
+
 test('a form killed at any letter comes back with all but the last letters', async ({ context }) => {
   test.setTimeout(300_000);
   const text = 'Behind the barograph, in a biscuit tin';

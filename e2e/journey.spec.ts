@@ -62,7 +62,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   await page.getByRole('button', { name: /^Pin .* and mix$/ }).click();
 
   // Mix: the amounts for the tank.
-  await expect(page.getByRole('list', { name: 'What goes in, in order' })).toContainText('18.0 g');
+  await expect(page.getByRole('list', { name: 'What goes in, in order' })).toContainText('18 g');
   await expect(page.getByText('label the jug “not a drink”')).toBeVisible();
   await page.getByRole('button', { name: 'It is mixed' }).click();
 

@@ -24,17 +24,17 @@ const views = [
   { file: 'drop-test-phone', path: '/rolls/tin-3#test', size: phone, ready: dropTest },
   { file: 'clip-test', path: '/rolls/tin-3#test', light: 'dim', ready: clipTest },
   { file: 'roll-mix', path: '/rolls/instruments' },
-  { file: 'roll-run', path: '/rolls/portraits' },
+  { file: 'brews', path: '/brews' },
+  { file: 'workbench', path: '/brews/workbench?recipe=coffee-standard&roll=tin-3', ready: weighed },
+  { file: 'mix-sheet-phone', path: '/brews/workbench?recipe=coffee-standard&roll=tin-3', size: phone, light: 'dim', ready: weighing },
+  { file: 'jug', path: '/brews/brew-portraits' },
   { file: 'roll-judge', path: '/rolls/barograph' },
-  { file: 'roll-nitrate', path: '/rolls/reel-a' },
   { file: 'tank-day', path: '/rolls/portraits', ready: atTank },
   { file: 'tank-safe', path: '/rolls/portraits', light: 'safe', ready: atTank },
-  { file: 'tank-phone', path: '/rolls/portraits', size: phone, light: 'dim', ready: atTank },
   { file: 'exposure', path: '/exposure' },
   { file: 'lights-out', path: '/rolls/portraits/dark' },
   { file: 'log', path: '/log' },
   { file: 'handbook', path: '/handbook' },
-  { file: 'records', path: '/records' },
 ];
 
 async function identified(page) {
@@ -75,6 +75,20 @@ async function clipTest(page) {
   await press('Thin tone', '0.60');
   await press('Dense tone', '1.50');
   await page.getByRole('heading', { name: 'Clip test', exact: true }).evaluate((heading) => heading.scrollIntoView());
+}
+
+async function weighed(page) {
+  await page.getByTestId('brew-time').waitFor();
+}
+
+async function weighing(page) {
+  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await page.getByRole('button', { name: 'The water is in' }).click();
+  await page.getByRole('button', { name: 'Tare' }).waitFor();
+  await page.clock.runFor(2500);
+  await page.getByRole('button', { name: 'Tare' }).click();
+  await page.getByRole('button', { name: 'Pour' }).click();
+  await page.clock.runFor(4000);
 }
 
 async function atTank(page) {

@@ -3,7 +3,7 @@ import { LEAST_DEVELOPING_PH, REFERENCE_BREW_PH } from '../chemistry/ph/brewPh';
 import { bakingSodaForOven, sameCarbonate, sodaForms } from '../chemistry/sodas';
 import { molesIn, substanceOf, substances, type SubstanceId } from '../chemistry/substances';
 import { within } from '../estimate/within';
-import { decimalsOf, readingLnSd, thermometerTrouble, toStep, tooCoarse, type ThermometerTrouble } from '../kit/readable';
+import { asShown, readingLnSd, thermometerTrouble, tooCoarse, type ThermometerTrouble } from '../kit/readable';
 import type { Kit } from '../kit/kit';
 import { failure, success, type Problem, type Result } from '../result';
 import { waitingFor, type Waiting } from '../thermal/jugCooling';
@@ -240,9 +240,7 @@ function measured(part: Omit<BrewPart, 'how' | 'lnSd'>, id: SubstanceId | null, 
   const coarse = !bySpoon && tooCoarse(target, step) ? { wayOut: dissolves ? wayOut(target, kit, id) : null } : null;
   return {
     part: { ...part, target: bySpoon ? spoons.massG : target, how: bySpoon ? 'spoons' : 'target', lnSd },
-    // A scale that shows nothing for it still must not say that nothing goes in.
-    shown: toStep(target, step) === 0 ? target : toStep(target, step),
-    decimals: toStep(target, step) === 0 ? Math.max(2, decimalsOf(step)) : decimalsOf(step),
+    ...asShown(target, step),
     spoons,
     coarse,
     undissolved: null,

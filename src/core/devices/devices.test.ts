@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { mean, standardDeviation } from 'simple-statistics';
-import { decimalsOf, readingLnSd, toStep, tooCoarse } from '../kit/readable';
+import { asShown, decimalsOf, readingLnSd, toStep, tooCoarse } from '../kit/readable';
 import { kitSchema } from '../kit/kitSchema';
 import { ordinaryKit } from '../kit/kit';
 import type { Instrument } from './instrument';
@@ -84,6 +84,12 @@ test('noise is even between 0 and 1, and normal with unit width', () => {
 describe('what an instrument can show', () => {
   test.each([[13.37, 0.5, 13.5], [0.04, 0.1, 0], [27.04, 0.1, 27], [1234, 50, 1250]])('%d on steps of %d is %d', (value, step, shown) => expect(toStep(value, step)).toBe(shown));
   test.each([[1, 0], [0.5, 1], [0.1, 1], [0.05, 2], [5, 0], [0.001, 3]])('a step of %d needs %d digits', (step, digits) => expect(decimalsOf(step)).toBe(digits));
+  test('an amount is rounded to the step, unless that would make another recipe of it', () => {
+    expect(asShown(16.2, 1)).toEqual({ shown: 16, decimals: 0 });
+    expect(asShown(7.84, 5)).toEqual({ shown: 7.84, decimals: 1 });
+    expect(asShown(0.4, 1)).toEqual({ shown: 0.4, decimals: 2 });
+    expect(asShown(0, 1)).toEqual({ shown: 0, decimals: 0 });
+  });
   test('a step of more than a tenth is too coarse', () => {
     expect(tooCoarse(5, 1)).toBe(true);
     expect(tooCoarse(10, 1)).toBe(false);

@@ -33,6 +33,20 @@ export function tooCoarse(value: number, step: number): boolean {
 }
 
 /**
+ * An amount as an instrument can show it. One that is too small for its steps stays as it is, with digits enough for a finer
+ * instrument: rounding it would make another recipe.
+ * @param value amount; 0 or more
+ * @param step smallest step of the instrument
+ * @returns the amount to show, and its digits after the point
+ * @example asShown(16.2, 1) // { shown: 16, decimals: 0 }
+ * @example asShown(7.84, 5) // { shown: 7.84, decimals: 1 }
+ */
+export function asShown(value: number, step: number): { shown: number; decimals: number } {
+  if (tooCoarse(value, step)) return { shown: value, decimals: Math.max(decimalsOf(step), value >= 1 ? 1 : 2) };
+  return { shown: toStep(value, step), decimals: decimalsOf(step) };
+}
+
+/**
  * Spread that reading a scale or a cylinder leaves: half a step either way, evenly, and as much again for the instrument.
  * @param value amount; above 0
  * @param step smallest step

@@ -19,7 +19,7 @@ import { useNow } from '@/ui/useNow';
 import { coldWords } from './brewWords';
 import { MadeTable } from './MadeTable';
 import { ProbeReading, ScaleReading } from './Readings';
-import { stepAmountWords, stepDecimals, stepSpoonWords, toleranceWords } from './stepWords';
+import { stepAmountWords, stepSpoonWords, toleranceWords } from './stepWords';
 import { useWakeLock } from '@/features/run/useWakeLock';
 
 /** The mix sheet: one thing a screen, in big type. */
@@ -184,7 +184,7 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
         else if (read.ok && within) go(read.value, 'typed');
       }}
     >
-      {byScale && <ScaleReading step={step} kit={settings.kit} decimals={stepDecimals(step, batch)} onTake={(value) => go(value, 'scale')} />}
+      {byScale && <ScaleReading step={step} kit={settings.kit} onTake={(value) => go(value, 'scale')} />}
       {byProbe && <ProbeReading batch={batch} startMs={mix.createdMs} step={settings.kit.thermometerStepC} units={settings} onTake={(value) => go(value, 'scale')} />}
       <div className="flex flex-wrap items-end gap-4">
         <div>

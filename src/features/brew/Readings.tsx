@@ -32,7 +32,7 @@ function useReading(read: (nowMs: number) => Reading | null): Reading | null {
 }
 
 /** The simulated kitchen scale, with a simulated hand that pours. */
-export function ScaleReading({ step, kit, decimals, onTake }: { step: MixStep; kit: Kit; decimals: number; onTake: (value: number) => void }) {
+export function ScaleReading({ step, kit, onTake }: { step: MixStep; kit: Kit; onTake: (value: number) => void }) {
   const [scale] = useState(() => {
     const now = Date.now();
     const pan = new SimulatedScale(kit.scaleStepG, kit.scaleMostG, SEED, now);
@@ -51,7 +51,10 @@ export function ScaleReading({ step, kit, decimals, onTake }: { step: MixStep; k
     setPoured(poured + massG);
     scale.put(massG, Date.now());
   };
-  const shown = reading === null || !Number.isFinite(reading.value) ? 'too much' : `${formatNumber(reading.value, Math.max(decimals, decimalsOf(kit.scaleStepG)))} g`;
+  // One act leads at a time: tare the cup, pour, take the reading.
+  const next = !tared ? 'tare' : poured === 0 ? 'pour' : 'take';
+  const lead = (act: typeof next) => ({ className: classes('act', act === next && 'act-primary'), 'data-next-step': act === next || undefined });
+  const shown = reading === null || !Number.isFinite(reading.value) ? 'too much' : `${formatNumber(reading.value, decimalsOf(kit.scaleStepG))} g`;
   return (
     <fieldset className="mb-5 border-y border-hair py-3">
       <legend className="sr-only">Kitchen scale, simulated</legend>
@@ -64,7 +67,7 @@ export function ScaleReading({ step, kit, decimals, onTake }: { step: MixStep; k
       <div className="mt-3 flex flex-wrap gap-3">
         <button
           type="button"
-          className={classes('act', !tared && 'border-2')}
+          {...lead('tare')}
           onClick={() => {
             scale.tare(Date.now());
             setTared(true);
@@ -72,7 +75,7 @@ export function ScaleReading({ step, kit, decimals, onTake }: { step: MixStep; k
         >
           Tare
         </button>
-        <button type="button" className="act" onClick={() => pour(wanted - poured)}>
+        <button type="button" {...lead('pour')} onClick={() => pour(wanted - poured)}>
           Pour
         </button>
         <button type="button" className="act" disabled={poured === 0} onClick={() => pour(Math.max(0.02 * wanted, kit.scaleStepG))}>
@@ -81,7 +84,7 @@ export function ScaleReading({ step, kit, decimals, onTake }: { step: MixStep; k
         <button type="button" className="act" disabled={poured === 0} onClick={() => pour(-Math.max(0.02 * wanted, kit.scaleStepG))}>
           A pinch less
         </button>
-        <button type="button" className="act act-primary" data-next-step disabled={reading?.stable !== true || !tared || !(reading.value >= 0)} onClick={() => reading !== null && onTake(reading.value)}>
+        <button type="button" {...lead('take')} disabled={reading?.stable !== true || !tared || !(reading.value >= 0)} onClick={() => reading !== null && onTake(reading.value)}>
           Take this reading
         </button>
       </div>

@@ -100,7 +100,7 @@ function Line({ line, row, volumeMl, kit, units, errors, change, takeOut }: Line
         </td>
         <td className="py-2 text-right">
           <button type="button" className="act-plain text-[13px] text-ink2" onClick={takeOut}>
-            out<span className="sr-only">: take {line.name} out of the recipe</span>
+            out<span className="sr-only"> of the recipe: {line.name}</span>
           </button>
         </td>
       </tr>

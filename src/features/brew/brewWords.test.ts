@@ -95,7 +95,7 @@ describe('steps', () => {
     expect(stepAmountWords(stand, batch, metric)).toBe('8 min');
     expect(stepAmountWords(topUp, batch, metric)).toBe('to 300 ml');
     expect(stepAmountWords(measure, batch, us)).toBe('68.0 °F');
-    expect(toleranceWords(bromide, batch, metric)).toBe('0.2 g to 0.4 g is as good as exact');
+    expect(toleranceWords(bromide, batch, metric)).toBe('0.20 g to 0.40 g is as good as exact');
     expect(stepSpoonWords(soda, batch, 'metric')).toBe('');
   });
   test('by spoons where spoons measure', () => {

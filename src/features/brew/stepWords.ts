@@ -1,17 +1,15 @@
 import type { Batch } from '@/core/brewing/batch';
 import type { MixStep } from '@/core/brewing/mixSteps';
 import { inSpoons } from '@/core/brewing/spoons';
-import { decimalsOf } from '@/core/kit/readable';
+import { asShown } from '@/core/kit/readable';
 import type { SpoonSetId } from '@/core/kit/kit';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
-import { amountWords, spoonWords, threeFigures } from './brewWords';
+import { amountWords, spoonWords } from './brewWords';
 
-/** Digits that a step's amount is shown with: those of its instrument, and enough for a small amount. */
-export function stepDecimals(step: Pick<MixStep, 'unit' | 'target'>, batch: Batch): number {
-  if (step.unit === 'tablets') return 1;
-  const stepSize = step.unit === 'ml' ? batch.cylinderStepMl : batch.scaleStepG;
-  const decimals = decimalsOf(stepSize);
-  return step.target !== null && step.target > 0 && step.target < stepSize ? Math.max(decimals, Math.min(2, threeFigures(step.target))) : decimals;
+/** A step's amount as its instrument can show it. */
+export function stepShown(step: Pick<MixStep, 'unit' | 'target'>, batch: Batch): { shown: number; decimals: number } {
+  const target = step.target ?? 0;
+  return step.unit === 'tablets' ? { shown: target, decimals: 1 } : asShown(target, step.unit === 'ml' ? batch.cylinderStepMl : batch.scaleStepG);
 }
 
 /** The amount of a step, or how long it stands. */
@@ -19,7 +17,8 @@ export function stepAmountWords(step: MixStep, batch: Batch, units: UnitChoice):
   if (step.standMin !== null) return `${step.standMin} min`;
   if (step.kind === 'measure') return formatQuantity(batch.targetC, 'temperature', units);
   if (step.target === null || step.unit === null) return '';
-  return `${step.kind === 'top-up' ? 'to ' : ''}${amountWords(step.target, step.unit, stepDecimals(step, batch), units)}${step.kind === 'water' ? waterAt(batch, units) : ''}`;
+  const { shown, decimals } = stepShown(step, batch);
+  return `${step.kind === 'top-up' ? 'to ' : ''}${amountWords(shown, step.unit, decimals, units)}${step.kind === 'water' ? waterAt(batch, units) : ''}`;
 }
 
 function waterAt({ water }: Batch, units: UnitChoice): string {
@@ -37,7 +36,7 @@ export function stepSpoonWords(step: MixStep, batch: Batch, set: SpoonSetId): st
 /** Between which amounts it is as good as exact. */
 export function toleranceWords(step: MixStep, batch: Batch, units: UnitChoice): string {
   if (step.tolerance === null || step.unit === null) return '';
-  const decimals = Math.max(stepDecimals(step, batch), step.tolerance.high - step.tolerance.low < 1 ? 1 : 0);
+  const decimals = Math.max(stepShown(step, batch).decimals, step.tolerance.high - step.tolerance.low < 1 ? 1 : 0);
   const ends = [step.tolerance.low, step.tolerance.high].map((end) => amountWords(end, step.unit ?? 'g', decimals, units));
   return `${ends.join(' to ')} is as good as exact`;
 }
