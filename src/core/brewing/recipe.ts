@@ -79,3 +79,17 @@ export function amountPerL(line: RecipeLine): number {
 export function lineName(line: RecipeLine): string {
   return line.kind === 'substance' ? substanceOf(line.substanceId).name : line.name;
 }
+
+/** Unit in which a line is measured. */
+export function unitOf(line: RecipeLine): 'g' | 'ml' {
+  switch (line.kind) {
+    case 'substance':
+      return substanceOf(line.substanceId).unit;
+    case 'own':
+      return line.unit;
+    case 'concentrate':
+      return 'ml';
+    case 'packet':
+      return 'g';
+  }
+}

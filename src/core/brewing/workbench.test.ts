@@ -215,6 +215,11 @@ describe('bad input', () => {
     const { problems } = workbench({ ...syrup, lines: syrup.lines.map((line) => ({ ...line, concentrateParts: 0 })) }, fineKit);
     expect(problems).toEqual([{ path: 'lines.line-0.concentrateParts', message: expect.stringMatching(/parts of concentrate/) }]);
   });
+  test('liquids that do not fit into their litre are told at the largest', () => {
+    const beer = initialWorkbench(formulary.beer, null);
+    const { problems } = workbench({ ...beer, lines: [...beer.lines, { ...lineForName('vinegar', 'line-9'), perL: 250 }] }, fineKit);
+    expect(problems).toEqual([{ path: 'lines.line-0.perL', message: expect.stringMatching(/^Dark beer: the liquids alone make 1150 ml of each litre/) }]);
+  });
   test('water that is not hot enough says how hot it must be', () => {
     const { sheet } = workbench({ ...initialWorkbench(formulary['fixer-rapid'], null), hotC: 25, coldC: 10 }, fineKit);
     expect(sheet?.water.problem?.message).toMatch(/heat the water to \d+ °C/);

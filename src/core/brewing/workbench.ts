@@ -14,7 +14,7 @@ import { ionisedShares, type IonisedShare } from './ionisedShares';
 import { biohazardIn } from './animalMatter';
 import type { BrewPart } from './part';
 import { readLines, type KeyedLine } from './readLines';
-import { amountPerL, lineName } from './recipe';
+import { amountPerL, lineName, unitOf } from './recipe';
 import { inSpoons, type Spoonful } from './spoons';
 import { undissolved, workWater, type Undissolved, type WorkedWater } from './waterPlan';
 import type { WorkbenchForm } from './workbenchForm';
@@ -119,12 +119,26 @@ export function workbench(form: WorkbenchForm, kit: Kit): Workbench {
   const tablet: Tablet = tablets ? { activeMg: read('tabletMg'), massG: read('tabletG') } : { activeMg: 1000, massG: 1 };
   if (tablet.activeMg / 1000 > tablet.massG) problems.push({ path: 'tabletG', message: `A tablet of ${tablet.massG} g cannot hold ${tablet.activeMg} mg: weigh ten of them.` });
   const lines = readLines(form);
-  if (!lines.ok) problems.push(...lines.problems);
+  problems.push(...(lines.ok ? tooMuchLiquid(lines.value) : lines.problems));
   const volume = volumeOf(form, read, lines.ok ? lines.value : null);
   if (!volume.ok) problems.push(...volume.problems);
   const volumeMl = volume.ok ? volume.value : null;
   if (problems.length > 0 || !lines.ok || volumeMl === null) return { problems, volumeMl, sheet: null };
   return { problems, volumeMl, sheet: sheetOf(form, lines.value, volumeMl, waters, jugC, tablet, kit) };
+}
+
+/** Liquids that would not fit into what they are to make. */
+function tooMuchLiquid(lines: readonly KeyedLine[]): Problem[] {
+  const liquids = lines.filter(({ line }) => unitOf(line) === 'ml');
+  const perL = liquids.reduce((sum, { line }) => sum + amountPerL(line), 0);
+  if (perL <= 1000 * (1 + 1e-9)) return [];
+  const largest = liquids.reduce((most, one) => (amountPerL(one.line) > amountPerL(most.line) ? one : most));
+  return [
+    {
+      path: `lines.${largest.key}.${largest.line.kind === 'concentrate' ? 'concentrateParts' : 'perL'}`,
+      message: `${lineName(largest.line)}: the liquids alone make ${Math.round(perL)} ml of each litre. Take less of one, so that they fit into 1000 ml.`,
+    },
+  ];
 }
 
 /** The volume that a sheet is scaled to. */

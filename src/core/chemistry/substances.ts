@@ -278,7 +278,7 @@ export const substances = {
     goingIn: 'Only salt without iodine and without flowing agents.',
   }),
   vinegar: substance('Vinegar, 5 %', {
-    alsoCalled: ['white vinegar'],
+    alsoCalled: ['vinegar', 'white vinegar'],
     unit: 'ml',
     formula: 'C2H4O2',
     share: 0.05,
