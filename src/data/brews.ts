@@ -98,17 +98,19 @@ export async function bottleMix(mixId: string): Promise<string> {
       await putRecord('brews', brew);
       await putRecord('mixes', { ...mix, brewId: brew.id, updatedMs: stamps.createdMs });
       await db.drafts.where('id').startsWith(mixDraftPrefix(mixId)).delete();
-      if (mix.rollId !== null && brew.developer !== null) {
-        const plan = await db.plans.where({ rollId: mix.rollId }).first();
-        if (plan !== undefined) await putRecord('plans', { ...plan, brewId: brew.id, updatedMs: stamps.createdMs });
-        // The plan's form as typed turns to the jug as well, with everything else in it left alone.
-        const key = planDraftKey(mix.rollId);
-        const draft = await db.drafts.get(key);
-        if (draft !== undefined) await db.drafts.put({ ...draft, values: { ...(draft.values as object), developerKind: 'jug', brewId: brew.id } });
-      }
+      if (mix.rollId !== null && brew.developer !== null) await giveToRoll(brew, mix.rollId);
       return brew.id;
     });
   });
+}
+
+/** Ties a brew to the plan of a roll, and turns the plan's form as typed to the jug, with everything else in it left alone. */
+async function giveToRoll(brew: Brew, rollId: string): Promise<void> {
+  const db = database();
+  const plan = await db.plans.where({ rollId }).first();
+  if (plan !== undefined) await putRecord('plans', { ...plan, brewId: brew.id, updatedMs: brew.createdMs });
+  const draft = await db.drafts.get(planDraftKey(rollId));
+  if (draft !== undefined) await db.drafts.put({ ...draft, values: { ...(draft.values as object), developerKind: 'jug', brewId: brew.id } });
 }
 
 /** Gives up a mixing; it can be undone. */

@@ -160,6 +160,14 @@ describe('mixing', () => {
     if (brew !== undefined) await pourAway(brew);
     expect(await database().mixes.get(mixId)).toBeUndefined();
   });
+  test('a roll whose plan was only typed turns to the jug as well', async () => {
+    await replaceRecords(demoRecords(NOW));
+    const before = (await readDraft(planDraftKey('tin-3'))) as object;
+    const mixId = await startMix(batch, 'tin-3');
+    await mixAll(mixId);
+    const brewId = await bottleMix(mixId);
+    expect(await readDraft(planDraftKey('tin-3'))).toEqual({ ...before, developerKind: 'jug', brewId });
+  });
   test('a brew that came out without alkali is kept for what it is, and no plan takes it', async () => {
     await replaceRecords(demoRecords(NOW));
     const mixId = await startMix(batch, 'instruments');

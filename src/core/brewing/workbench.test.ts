@@ -11,7 +11,7 @@ import { formulary, formularyIds, formularyRecipe } from './formulary';
 import { recipeShape } from './recipe';
 import * as z from 'zod';
 import { workbench, sodaForPh } from './workbench';
-import { fingerprint, freeKey, initialWorkbench, lineForName, lineOfKind, recipeOfDeveloper, type WorkbenchForm } from './workbenchForm';
+import { fingerprint, freeKey, initialWorkbench, lineForName, lineOfKind, recipeOfDeveloper, reopenedWorkbench, type WorkbenchForm } from './workbenchForm';
 
 const coffee = (part: Partial<WorkbenchForm> = {}): WorkbenchForm => ({ ...initialWorkbench(formulary['coffee-standard'], null), ...part });
 const problemsOf = (part: Partial<WorkbenchForm>): { path: string; message: string }[] => workbench(coffee(part), fineKit).problems;
@@ -245,6 +245,19 @@ describe('forms', () => {
     expect(back.others[0]?.amountPerL).toBeCloseTo(5, 9);
     const concentrate = { kind: 'concentrate' as const, familyId: 'p-aminophenol' as const, parts: { concentrate: 1, water: 50 } };
     expect(workbench(initialWorkbench(recipeOfDeveloper('x', concentrate, 0), null), fineKit).sheet?.developer).toEqual(concentrate);
+  });
+  test('what was typed stays, unless the recipe or the roll is another one now', () => {
+    const tin = { rollId: 'tin', coverMl: 500, targetC: 20 };
+    const typed = { ...initialWorkbench(formulary.tea, null), hotC: 71, lines: [], rollId: 'other' };
+    expect(reopenedWorkbench(null, formulary.tea, tin)).toMatchObject({ rollId: 'tin', openedFor: 'tin' });
+    expect(reopenedWorkbench(typed, formulary.tea, null)).toEqual(typed);
+    expect(reopenedWorkbench(typed, formulary.tea, tin)).toMatchObject({ hotC: 71, lines: [], rollId: 'tin', coverMl: 500, openedFor: 'tin' });
+    // The roll chosen by hand stays over a reload of the same address.
+    const moved = { ...reopenedWorkbench(typed, formulary.tea, tin), rollId: 'third' };
+    expect(reopenedWorkbench(moved, formulary.tea, tin)).toEqual(moved);
+    const changed = reopenedWorkbench(moved, { ...formulary.tea, name: 'Tea, strong' }, { ...tin, volumeMl: 600, targetC: 22 });
+    expect(changed).toMatchObject({ name: 'Tea, strong', hotC: 71, bottleMl: 600, targetC: 22, scaleTo: 'bottle', rollId: 'tin' });
+    expect(changed.lines).toHaveLength(3);
   });
   test('a typed name is a known substance or a line of its own; keys are never taken twice', () => {
     expect(lineForName('stout', 'k')).toMatchObject({ kind: 'substance', substanceId: 'dark-beer', perL: 900, unit: 'ml' });

@@ -60,6 +60,8 @@ export const workbenchFormSchema = z.object({
   jugC: typed,
   /** What it was laid out from, so that a plan that changed since starts a new sheet. */
   from: z.string(),
+  /** The roll that the address named when it was opened; empty for none. */
+  openedFor: z.string(),
 });
 
 export type WorkbenchForm = z.infer<typeof workbenchFormSchema>;
@@ -171,7 +173,24 @@ export function initialWorkbench(recipe: Recipe, sheetFor: SheetFor | null): Wor
     roomC: 20,
     jugC: '',
     from: fingerprint(recipe),
+    openedFor: sheetFor?.rollId ?? '',
   };
+}
+
+/**
+ * The workbench that opens again: what was typed stays, except where the recipe or the roll is another one now.
+ * @param before as it was kept; null for one that opens first
+ * @param recipe the recipe as it is now
+ * @param sheetFor the roll that the address names; null for none
+ */
+export function reopenedWorkbench(before: WorkbenchForm | null, recipe: Recipe, sheetFor: SheetFor | null): WorkbenchForm {
+  const fresh = initialWorkbench(recipe, sheetFor);
+  if (before === null) return fresh;
+  const { name, use, note, lines, scarcestKey, from, openedFor, rollId, coverMl, bottleMl, scaleTo, targetC } = fresh;
+  const tank = sheetFor === null || (openedFor === before.openedFor && from === before.from) ? {} : { rollId, coverMl };
+  // A recipe that has changed since brings its own lines; the kitchen around it stays as typed.
+  if (before.from !== from) return { ...before, name, use, note, lines, scarcestKey, from, openedFor, ...tank, ...(sheetFor === null ? {} : { bottleMl, scaleTo, targetC }) };
+  return { ...before, openedFor, ...tank };
 }
 
 /** Tells one recipe from another, for drafts. */

@@ -57,6 +57,17 @@ describe('each condition moves the time as its relation says', () => {
     expect(time(brew(20, 16))).toBeGreaterThan(time());
     expect(time(brew(40, 24))).toBeLessThan(time());
   });
+  test('what else is dissolved moves it through pH alone: acid slows, borax hardly moves, bromide salt in the list not at all', () => {
+    const brew = (others: { substanceId: 'citric-acid' | 'borax' | 'hydroxide' | 'salt'; amountPerL: number }[]) => ({
+      developer: { kind: 'improvised' as const, agents: [{ agentId: 'instant-coffee' as const, amountPerL: 40 }], ascorbicGPerL: 16, sodaGPerL: 54, others },
+    });
+    expect(time(brew([{ substanceId: 'citric-acid', amountPerL: 20 }]))).toBeGreaterThan(1.05 * time());
+    expect(time(brew([{ substanceId: 'hydroxide', amountPerL: 4 }]))).toBeLessThan(time());
+    expect(time(brew([{ substanceId: 'salt', amountPerL: 5 }])) / time()).toBeCloseTo(1, 2);
+    const answer = estimate(sampleRequest(brew([{ substanceId: 'citric-acid', amountPerL: 20 }])));
+    expect(answer.ph).toBeLessThan(estimate(sampleRequest()).ph ?? 0);
+    expect(answer.timeMin / time()).toBeCloseTo(Math.exp(0.55 * ((estimate(sampleRequest()).ph ?? 0) - (answer.ph ?? 0))), 6);
+  });
   test('a push takes longer and a pull shorter', () => {
     expect(time({ target: { purpose: 'scan', pushStops: 1 } })).toBeGreaterThan(time());
     expect(time({ target: { purpose: 'scan', pushStops: -1 } })).toBeLessThan(time());
@@ -80,6 +91,12 @@ describe('honesty of the band', () => {
     const unknown: EstimateRequestInput['age'] = { storage: [{ years: 30, temperatureC: 19, temperatureSdC: 6 }], yearsSd: 15 };
     expect(lnSd({ age: known })).toBeGreaterThan(lnSd({}));
     expect(lnSd({ age: unknown })).toBeGreaterThan(lnSd({ age: known }));
+  });
+  test('how a brew was measured takes the place of the usual 6 %, in squares', () => {
+    const others = lnSd({}) ** 2 - 0.06 ** 2;
+    expect(lnSd({ mixingLnSd: 0.2 }) ** 2 - others).toBeCloseTo(0.2 ** 2, 3);
+    expect(lnSd({ mixingLnSd: 0.04 })).toBeLessThan(lnSd({}));
+    expect(estimate(sampleRequest({ mixingLnSd: 0.2 })).timeMin).toBeCloseTo(time(), 9);
   });
   test('beer is much less sure than coffee, stand than turning', () => {
     const beer: EstimateRequestInput['developer'] = { kind: 'improvised', agents: [{ agentId: 'dark-beer', amountPerL: 900 }], ascorbicGPerL: 16, sodaGPerL: 54 };

@@ -6,6 +6,7 @@ import { estimate, estimateFrom, fitOf, workOut } from './estimate';
 import { evidenceEffects } from './evidenceEffects';
 import type { EvidenceInput } from './evidenceSchema';
 import { nextTests } from './nextTests';
+import { piecesOf } from './pieces';
 import type { EstimateRequestInput } from './request';
 import { estimateSchema } from './result';
 
@@ -162,5 +163,20 @@ describe('bad evidence', () => {
     const answer = estimate(extremes);
     expect(estimateSchema.safeParse(answer).success).toBe(true);
     expect(fitOf(extremes).conflicts.length).toBeGreaterThan(0);
+  });
+});
+
+describe('how a brew was measured', () => {
+  test('stays with that brew: another brew, the known developer and a chart time do not take it over', () => {
+    const request = sampleRequest({
+      mixingLnSd: 0.2,
+      knownTime: { timeMin: 14, temperatureC: 20, source: 'somebody' },
+      evidence: [
+        { kind: 'verdict', id: 'same', timeMin: 13, contrast: 0 },
+        { kind: 'verdict', id: 'other', timeMin: 13, contrast: 0, setting: { brewId: 'another' } },
+        { kind: 'verdict', id: 'measured', timeMin: 13, contrast: 0, setting: { brewId: 'third', mixingLnSd: 0.05 } },
+      ],
+    });
+    expect(Object.fromEntries(piecesOf(request).map(({ evidence, setting }) => [evidence.id, setting.mixingLnSd]))).toEqual({ 'known time': undefined, same: 0.2, other: undefined, measured: 0.05 });
   });
 });

@@ -15,6 +15,7 @@ const settingSchema = z
     developer: situationShape.developer,
     bromideGPerL: situationShape.bromideGPerL.unwrap(),
     wear: situationShape.wear.unwrap(),
+    mixingLnSd: situationShape.mixingLnSd,
     temperatureC: situationShape.temperatureC,
     ambientC: situationShape.ambientC,
     agitationId: situationShape.agitationId,

@@ -69,7 +69,7 @@ function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): O
     case 'chart':
       return alone([reading('chart', Math.log(evidence.timeMin), chartSources[evidence.source].lnSd, (film) => Math.log(film.clockTime(film.freshTimeAt(film.baseGradient))))]);
     case 'drop': {
-      const known = seen(situationOf({ ...setting, developer: evidence.known, bromideGPerL: 0, wear: { ...setting.wear, ageH: 0, films: 0 }, brewId: `${evidence.id}: known developer` }, evidence.id, released));
+      const known = seen(situationOf({ ...setting, developer: evidence.known, bromideGPerL: 0, mixingLnSd: undefined, wear: { ...setting.wear, ageH: 0, films: 0 }, brewId: `${evidence.id}: known developer` }, evidence.id, released));
       return {
         pieceId: evidence.id,
         situations: [situation, known],

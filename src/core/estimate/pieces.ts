@@ -4,8 +4,8 @@ import type { SituationInput } from './situationSchema';
 
 /** The setting of a request itself. */
 export function settingOf(request: EstimateRequest): SituationInput {
-  const { film, age, developer, bromideGPerL, wear, temperatureC, ambientC, agitationId, stockId, rollId, brewId } = request;
-  return { film, age, developer, bromideGPerL, wear, temperatureC, ambientC, agitationId, stockId, rollId, brewId };
+  const { film, age, developer, bromideGPerL, wear, mixingLnSd, temperatureC, ambientC, agitationId, stockId, rollId, brewId } = request;
+  return { film, age, developer, bromideGPerL, wear, mixingLnSd, temperatureC, ambientC, agitationId, stockId, rollId, brewId };
 }
 
 /**
@@ -15,7 +15,7 @@ export function settingOf(request: EstimateRequest): SituationInput {
  */
 export function piecesOf(request: EstimateRequest): Piece[] {
   const setting = settingOf(request);
-  const pieces = request.evidence.map((evidence): Piece => ({ evidence, setting: { ...setting, ...evidence.setting } }));
+  const pieces = request.evidence.map((evidence): Piece => ({ evidence, setting: { ...setting, ...otherBrew(evidence.setting), ...evidence.setting } }));
   const { knownTime } = request;
   if (knownTime === undefined) return pieces;
   const { developer } = request;
@@ -28,12 +28,18 @@ export function piecesOf(request: EstimateRequest): Piece[] {
         temperatureC: knownTime.temperatureC,
         ambientC: undefined,
         bromideGPerL: 0,
+        mixingLnSd: undefined,
         wear: { ...request.wear, ageH: 0, films: 0 },
         agitationId: CHART_AGITATION,
       },
     },
     ...pieces,
   ];
+}
+
+/** Evidence of another brew does not take over how this one was measured. */
+function otherBrew({ developer, brewId }: Piece['evidence']['setting']): Pick<SituationInput, 'mixingLnSd'> {
+  return developer === undefined && brewId === undefined ? {} : { mixingLnSd: undefined };
 }
 
 /** Name of the piece that a request's known time makes. */

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { formulary, formularyRecipe } from '@/core/brewing/formulary';
 import type { Recipe } from '@/core/brewing/recipe';
 import { workbench, type Workbench } from '@/core/brewing/workbench';
-import { fingerprint, initialWorkbench, recipeOfDeveloper, workbenchFormSchema, type SheetFor, type WorkbenchForm } from '@/core/brewing/workbenchForm';
+import { recipeOfDeveloper, reopenedWorkbench, workbenchFormSchema, type SheetFor, type WorkbenchForm } from '@/core/brewing/workbenchForm';
 import { filmFormats } from '@/core/films/filmFormats';
 import type { RecipeRecord } from '@/core/formats/records';
 import type { Kit } from '@/core/kit/kit';
@@ -67,18 +67,7 @@ export interface WorkbenchInHand extends KeptForm<WorkbenchForm> {
 
 /** Keeps the workbench's form as typed, and works it out anew on every change. */
 export function useWorkbench({ key, recipe, sheetFor }: WorkbenchStart, kit: Kit): WorkbenchInHand {
-  const kept = useKeptForm(key, workbenchFormSchema, (before) => {
-    const fresh = initialWorkbench(recipe, sheetFor);
-    if (before === null) return fresh;
-    // A recipe that has changed since brings its own lines; the kitchen around it stays as typed.
-    if (before.from !== fingerprint(recipe)) {
-      const { name, use, note, lines, scarcestKey, from, rollId, coverMl, bottleMl, scaleTo, targetC } = fresh;
-      return { ...before, name, use, note, lines, scarcestKey, from, ...(sheetFor === null ? {} : { rollId, coverMl, bottleMl, scaleTo, targetC }) };
-    }
-    // A roll that was just chosen goes before the one kept.
-    if (sheetFor === null || sheetFor.rollId === before.rollId) return before;
-    return { ...before, rollId: sheetFor.rollId, coverMl: sheetFor.coverMl };
-  });
+  const kept = useKeptForm(key, workbenchFormSchema, (before) => reopenedWorkbench(before, recipe, sheetFor));
   const result = useMemo(() => (kept.form === null ? null : workbench(kept.form, kit)), [kept.form, kit]);
   const errors = useMemo(() => Object.fromEntries([...(result?.problems ?? [])].reverse().map(({ path, message }) => [path, message])), [result]);
   return { ...kept, result, errors };
