@@ -187,13 +187,25 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
   await page.goto('/rolls/instruments');
   await expect(page.locator('#mix')).toContainText('mixed 24 Nov');
   await page.locator('#choose').getByRole('button', { name: /^Choose/ }).first().click();
-  await expect(page.locator('#choose')).toContainText('weighed: 7.0 ml p-Aminophenol concentrate for 7.8 ml');
+  await expect(page.locator('#choose')).toContainText('7.0 ml p-Aminophenol concentrate for 7.8 ml');
   const { plans, brews, mixes } = await recordsOf(page, 'aetas-demo');
   const plan = (plans as { rollId: string; brewId: string }[]).find(({ rollId }) => rollId === 'instruments');
   const brew = (brews as { id: string; temperatureC: number; developer: { parts: { water: number } } }[]).find(({ id }) => id === plan?.brewId);
   expect(brew?.developer.parts.water).toBeCloseTo(400 / 7 - 1, 1);
   expect(brew?.temperatureC).toBeGreaterThan(19);
   expect(mixes).toHaveLength(2);
+});
+
+test('a kit’s weights are asked for, not guessed, and then its share follows', async ({ page }) => {
+  await openDemo(page, '/brews/workbench?recipe=one-bath');
+  await expect(page.getByText('First part of the kit: type what it weighs, as it stands on your packet.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
+  await page.getByLabel('The packet weighs').first().fill('120');
+  await page.getByLabel('The packet weighs').last().fill('80');
+  await expect(page.getByTestId('amount-line-0')).toHaveText('39.6 g');
+  await expect(page.getByText('33 % of the packet.').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await expect(page.getByRole('heading', { name: 'Water first' })).toBeVisible();
 });
 
 test('a mixing waits among the brews, goes on where it was, and giving it up is undone', async ({ page }) => {

@@ -159,7 +159,7 @@ test('a concentrate by dilution, an unexposed roll, and jugs that wear', async (
   await page.getByRole('button', { name: /^Pin .* and mix$/ }).click();
   await expect(page.getByRole('list', { name: 'What goes in, in order' })).toContainText('7.8 ml');
   await page.getByRole('button', { name: 'It is mixed' }).click();
-  await page.getByRole('link', { name: 'Bench' }).click();
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(page.getByRole('region', { name: 'In the jugs' })).toContainText('Hydroquinone syrup concentrate 1+63');
   await page.getByRole('button', { name: 'Pour away Hydroquinone syrup concentrate 1+63' }).click();
   await expect(page.getByText('Nothing is mixed.')).toBeVisible();

@@ -2,15 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anyKit, anyWorkbench } from '../testing/anyWorkbench';
 import { expectSoundBrew } from '../testing/brewInvariants';
-import { fineKit } from '../testing/sampleBrew';
-import { formulary, formularyIds } from './formulary';
-import { initialWorkbench } from './workbenchForm';
+import { fineKit, formFor } from '../testing/sampleBrew';
+import { formularyIds } from './formulary';
 
 const factors = fc.array(fc.oneof({ weight: 6, arbitrary: fc.double({ min: 0.5, max: 2, noNaN: true }) }, { weight: 1, arbitrary: fc.constant(0) }), { minLength: 1, maxLength: 20 });
 
 describe('whatever hands leave on the workbench', () => {
   test.each(formularyIds.map((id) => [id]))('%s as it stands', (id) => {
-    expect(() => expectSoundBrew(initialWorkbench(formulary[id], null), fineKit, () => 1)).not.toThrow();
+    expect(() => expectSoundBrew(formFor(id), fineKit, () => 1)).not.toThrow();
   });
   test('any recipe, any kit, any typing, any hands', () => {
     fc.assert(

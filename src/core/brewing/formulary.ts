@@ -21,9 +21,9 @@ function concentrate(familyId: DeveloperFamilyId, note: string): FormularyRecipe
   return { name, use: 'film-developer', source: 'practice', note, lines: [{ kind: 'concentrate', name, familyId, parts: { ...referenceParts } }] };
 }
 
-function packet(familyId: DeveloperFamilyId, packetG: number, note: string): FormularyRecipe {
+function packet(familyId: DeveloperFamilyId, note: string): FormularyRecipe {
   const { name } = developerFamilies[familyId];
-  return { name: `${name}, part of a packet`, use: 'film-developer', source: 'practice', note, lines: [{ kind: 'packet', name, familyId, packetG, makesMl: 1000 }] };
+  return { name: `${name}, part of a packet`, use: 'film-developer', source: 'practice', note, lines: [{ kind: 'packet', name, familyId, packetG: null, makesMl: 1000 }] };
 }
 
 function bath(name: string, use: Recipe['use'], what: string, concentrateParts: number, water: number, note: string): FormularyRecipe {
@@ -74,16 +74,16 @@ export const formulary = {
   syrup: concentrate('hydroquinone-syrup', 'Thick as honey: let the syringe drain, and rinse it with the water.'),
   'pq-liquid': concentrate('pq-liquid', 'Common in liquid form.'),
   'pq-high-dilution': concentrate('pq-liquid-high-dilution', 'One shot.'),
-  'mq-packet': packet('mq-borax', 110, PACKET_NOTE),
-  'ascorbate-packet': packet('phenidone-ascorbate', 190, PACKET_NOTE),
+  'mq-packet': packet('mq-borax', PACKET_NOTE),
+  'ascorbate-packet': packet('phenidone-ascorbate', PACKET_NOTE),
   'one-bath': {
     name: 'One-bath kit in two parts',
     use: 'film-developer',
     source: 'practice',
     note: 'Read the weights off your kit and put them in. Dissolve the first part whole before the second goes in.',
     lines: [
-      { kind: 'packet', name: 'First part of the kit', familyId: 'one-bath', packetG: 100, makesMl: 1000 },
-      { kind: 'packet', name: 'Second part of the kit', familyId: 'one-bath', packetG: 100, makesMl: 1000 },
+      { kind: 'packet', name: 'First part of the kit', familyId: 'one-bath', packetG: null, makesMl: 1000 },
+      { kind: 'packet', name: 'Second part of the kit', familyId: 'one-bath', packetG: null, makesMl: 1000 },
     ],
   },
   'coffee-print': {

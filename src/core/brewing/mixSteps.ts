@@ -66,7 +66,7 @@ export function mixSteps(batch: Batch): MixStep[] {
   if (water.firstMl > 0) put(firstWater(batch));
   for (const part of inOrder(parts)) for (const step of partSteps(part, batch)) put(step, step.kind === 'part' ? traitsOf(part.makeup) : []);
   const grains = parts.some((part) => part.target > 0 && part.unit !== 'ml' && traitsOf(part.makeup).includes('kitchen'));
-  if (parts.some(({ unit, target }) => unit !== 'ml' && target > 0)) put({ ...blank, id: 'stand', kind: 'stand', title: 'Let it stand', say: ['Small bubbles leave it; they would sit on the film.', meanwhile[use]], standMin: BUBBLES_MIN });
+  if (parts.some(({ unit, target }) => unit !== 'ml' && target > 0)) put({ ...blank, id: 'stand', kind: 'stand', title: 'Let it stand', say: ['Small bubbles leave it; they would sit on the film.', isOneBath(parts) ? 'Meanwhile lay out tank and clock, and bring the wash water to within 3 °C.' : meanwhile[use]], standMin: BUBBLES_MIN });
   if (grains) put({ ...blank, id: 'strain', kind: 'strain', title: 'Strain it', say: ['Through a coffee filter or a fine cloth: what has not dissolved leaves spots.'] });
   if (water.lastMl > 0) {
     put({
@@ -82,6 +82,10 @@ export function mixSteps(batch: Batch): MixStep[] {
   }
   put({ ...blank, id: 'measure', kind: 'measure', title: 'Measure the temperature', say: ['Stir, wait until the thermometer rests, and read it.'] });
   return steps;
+}
+
+function isOneBath(parts: readonly BrewPart[]): boolean {
+  return parts.some(({ makeup }) => makeup.kind === 'packet' && makeup.familyId === 'one-bath');
 }
 
 const blank = { say: [], partKey: null, unit: null, target: null, tolerance: null, standMin: null } as const;

@@ -24,6 +24,8 @@ export function readLines({ lines }: Pick<WorkbenchForm, 'lines'>): Result<Keyed
     const parsed = recipeLineSchema.safeParse(lineOf(form));
     if (!parsed.success) {
       problems.push(...problemsFromZod(parsed.error.issues).map(({ path, message }) => ({ path: `lines.${form.key}.${fieldOf[path] ?? path}`, message: `${form.name || 'This line'}: ${lowerFirst(message)}` })));
+    } else if (parsed.data.kind === 'packet' && parsed.data.packetG === null) {
+      problems.push({ path: `lines.${form.key}.packetG`, message: `${form.name}: type what it weighs, as it stands on your packet.` });
     } else if ('perL' in parsed.data && parsed.data.perL === 0) {
       problems.push({ path: `lines.${form.key}.perL`, message: `${form.name}: 0 is nothing to weigh. Give an amount above 0, or take the line out.` });
     } else read.push({ key: form.key, line: parsed.data });
@@ -44,7 +46,7 @@ function lineOf(form: LineForm): unknown {
     case 'concentrate':
       return { kind: 'concentrate', name: form.name, familyId, parts: { concentrate: form.concentrateParts, water: form.waterParts } };
     case 'packet':
-      return { kind: 'packet', name: form.name, familyId, packetG: form.packetG, makesMl: form.makesMl };
+      return { kind: 'packet', name: form.name, familyId, packetG: form.packetG === '' ? null : form.packetG, makesMl: form.makesMl };
     case 'own':
       return { kind: 'own', name: form.name, unit: form.unit, perL: form.perL };
   }

@@ -32,7 +32,8 @@ export const recipeLineSchema = z.discriminatedUnion('kind', [
     kind: z.literal('packet'),
     name: nameSchema,
     familyId: oneOf('Developer family', packetFamilyIds).nullable(),
-    packetG: within('Weight of the packet', 0.1, 50000, 'g'),
+    /** Null until somebody reads it off the packet. */
+    packetG: within('Weight of the packet', 0.1, 50000, 'g').nullable(),
     makesMl: within('What the packet makes', 50, 100000, 'ml'),
   }),
   /** Something that Aetas does not know: it is weighed, and counts for nothing else. */
@@ -71,7 +72,7 @@ export function amountPerL(line: RecipeLine): number {
     case 'concentrate':
       return (1000 * line.parts.concentrate) / (line.parts.concentrate + line.parts.water);
     case 'packet':
-      return (1000 * line.packetG) / line.makesMl;
+      return (1000 * (line.packetG ?? 0)) / line.makesMl;
   }
 }
 

@@ -39,6 +39,14 @@ describe('the formulary', () => {
     expect(amountsOf(sheetFor('stop-concentrate', { bottleMl: 1000 }))).toEqual({ 'Stop concentrate': 50 });
     expect(amountsOf(sheetFor('syrup'))['Hydroquinone syrup concentrate']).toBeCloseTo(15.625, 9);
   });
+  test('what a packet weighs is not guessed: it is asked for', () => {
+    const { problems, sheet } = workbench(initialWorkbench(formulary['one-bath'], null), fineKit);
+    expect(sheet).toBeNull();
+    expect(problems.map(({ path, message }) => [path, message])).toEqual([
+      ['lines.line-0.packetG', 'First part of the kit: type what it weighs, as it stands on your packet.'],
+      ['lines.line-1.packetG', 'Second part of the kit: type what it weighs, as it stands on your packet.'],
+    ]);
+  });
   test('half of a packet that makes a litre, and what it makes is the developer at stock strength', () => {
     const sheet = sheetFor('mq-packet');
     expect(sheet.rows[0]?.part.target).toBe(55);

@@ -205,7 +205,7 @@ function rowOf({ key, line }: KeyedLine, volumeMl: number, form: WorkbenchForm, 
     case 'concentrate':
       return measured({ ...base, name: line.name, unit: 'ml', target: amount, makeup: { kind: 'concentrate', familyId: line.familyId } }, null, form, kit);
     case 'packet':
-      return measured({ ...base, name: line.name, unit: 'g', target: amount, makeup: { kind: 'packet', familyId: line.familyId, packetG: line.packetG, makesMl: line.makesMl } }, null, form, kit);
+      return measured({ ...base, name: line.name, unit: 'g', target: amount, makeup: { kind: 'packet', familyId: line.familyId, packetG: line.packetG ?? 0, makesMl: line.makesMl } }, null, form, kit);
     case 'own':
       return measured({ ...base, name: line.name, unit: line.unit, target: amount, makeup: { kind: 'own' } }, null, form, kit);
     case 'substance':

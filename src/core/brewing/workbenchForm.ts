@@ -89,7 +89,7 @@ export function lineFormOf(line: RecipeLine, key: string): LineForm {
     case 'concentrate':
       return { ...emptyLine, key, kind: 'concentrate', name: line.name, unit: 'ml', familyId: line.familyId ?? '', concentrateParts: line.parts.concentrate, waterParts: line.parts.water };
     case 'packet':
-      return { ...emptyLine, key, kind: 'packet', name: line.name, familyId: line.familyId ?? '', packetG: line.packetG, makesMl: line.makesMl };
+      return { ...emptyLine, key, kind: 'packet', name: line.name, familyId: line.familyId ?? '', packetG: line.packetG ?? '', makesMl: line.makesMl };
     case 'own':
       return { ...emptyLine, key, kind: 'own', name: line.name, unit: line.unit, perL: line.perL };
   }
@@ -156,7 +156,8 @@ export function initialWorkbench(recipe: Recipe, sheetFor: SheetFor | null): Wor
     lines: recipe.lines.map((line, index) => lineFormOf(line, `line-${index}`)),
     rollId: sheetFor?.rollId ?? '',
     measureBy: 'scale',
-    scaleTo: sheetFor?.volumeMl === undefined ? 'tank' : 'bottle',
+    // A bath for the shelf fills a bottle; a developer fills the tank.
+    scaleTo: sheetFor?.volumeMl === undefined && recipe.use === 'film-developer' ? 'tank' : 'bottle',
     reels: 1,
     coverMl,
     marginPercent: USUAL_MARGIN_PERCENT,
@@ -214,7 +215,7 @@ function developerLines(developer: Developer): RecipeLine[] {
     case 'concentrate':
       return [{ kind: 'concentrate', name: developerFamilies[developer.familyId].name, familyId: developer.familyId, parts: developer.parts }];
     case 'one-bath':
-      return ['First part of the kit', 'Second part of the kit'].map((name) => ({ kind: 'packet', name, familyId: 'one-bath', packetG: 100, makesMl: 1000 }));
+      return ['First part of the kit', 'Second part of the kit'].map((name) => ({ kind: 'packet', name, familyId: 'one-bath', packetG: null, makesMl: 1000 }));
     case 'improvised': {
       const { agents, sodaGPerL, ascorbicGPerL, others } = developer;
       const main: RecipeLine[] = [

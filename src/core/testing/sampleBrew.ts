@@ -30,9 +30,15 @@ export function sampleBrew(mixedMs: number, part: Partial<Brew> = {}): Brew {
 /** A kit that shows a tenth of a gram and a millilitre. */
 export const fineKit: Kit = { ...ordinaryKit, scaleStepG: 0.1, cylinderStepMl: 1 };
 
+/** A recipe of the formulary for half a litre, with packets that weigh 110 g. */
+export function formFor(id: FormularyId, part: Partial<WorkbenchForm> = {}): WorkbenchForm {
+  const start = initialWorkbench(formulary[id], null);
+  return { ...start, lines: start.lines.map((line) => (line.kind === 'packet' ? { ...line, packetG: 110 } : line)), scaleTo: 'bottle', bottleMl: 500, ...part };
+}
+
 /** The sheet of a recipe of the formulary for half a litre; the test fails when there is none. */
 export function sheetFor(id: FormularyId, part: Partial<WorkbenchForm> = {}, kit: Kit = fineKit): Sheet {
-  const { problems, sheet } = workbench({ ...initialWorkbench(formulary[id], null), scaleTo: 'bottle', bottleMl: 500, ...part }, kit);
+  const { problems, sheet } = workbench(formFor(id, part), kit);
   if (sheet === null) throw new Error(problems.map(({ path, message }) => `${path}: ${message}`).join('\n'));
   return sheet;
 }

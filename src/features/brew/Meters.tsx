@@ -60,7 +60,7 @@ export function Meters({ inHand: { form, change, result } }: Pick<BenchPart, 'in
           )}
         </div>
       )}
-      {rate !== null && develops && (
+      {rate !== null && develops && !composition.oneBath && (
         <>
           <p className="mt-1 flex items-baseline justify-between gap-3">
             <b className="num text-[22px] whitespace-nowrap" data-testid="rate">

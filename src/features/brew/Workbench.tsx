@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { Sheet } from '@/core/brewing/workbench';
 import type { Settings } from '@/core/formats/records';
 import { startMix } from '@/data/brews';
 import type { Bench } from '@/data/queries';
@@ -78,18 +79,10 @@ export function Workbench({ start, bench, settings }: { start: WorkbenchStart; b
 function Acts({ part: { inHand }, rollId }: { part: BenchPart; rollId: string | null }) {
   const router = useRouter();
   const [starting, setStarting] = useState(false);
-  const { sheet, problems } = inHand.result ?? { sheet: null, problems: [] };
+  const sheet = inHand.result?.sheet ?? null;
+  const marked = Object.keys(inHand.errors).length;
   const undissolved = sheet?.rows.some((row) => row.undissolved !== null) === true;
-  const why =
-    sheet === null
-      ? problems.length === 1
-        ? 'One field is marked: mend it, and the sheet comes back.'
-        : `${problems.length} fields are marked: mend them, and the sheet comes back.`
-      : sheet.stopped !== null
-        ? 'It would hardly develop: mend it first.'
-        : undissolved
-          ? 'Something in it does not dissolve: see the line that is marked.'
-          : '';
+  const why = blockedWords(sheet, marked, inHand.asked, undissolved);
   const weigh = (): void => {
     if (sheet === null) return;
     setStarting(true);
@@ -107,7 +100,7 @@ function Acts({ part: { inHand }, rollId }: { part: BenchPart; rollId: string | 
           Print the sheet
         </button>
       </div>
-      <p role="status" className={classes('mt-2 text-[14px]', why === '' ? 'text-ink2' : 'text-danger')}>
+      <p role="status" className={classes('mt-2 text-[14px]', why === '' || (sheet === null && marked === 0) ? 'text-ink2' : 'text-danger')}>
         {why === '' ? (
           <>
             One ingredient a screen. <Link href="/brews/kit" className="act-plain">Kit and devices</Link>
@@ -118,4 +111,12 @@ function Acts({ part: { inHand }, rollId }: { part: BenchPart; rollId: string | 
       </p>
     </div>
   );
+}
+
+/** Why it cannot be weighed out; empty when it can. */
+function blockedWords(sheet: Sheet | null, marked: number, asked: string | null, undissolved: boolean): string {
+  if (sheet === null && marked === 0) return asked ?? '';
+  if (sheet === null) return marked === 1 ? 'One field is marked: mend it, and the sheet comes back.' : `${marked} fields are marked: mend them, and the sheet comes back.`;
+  if (sheet.stopped !== null) return 'It would hardly develop: mend it first.';
+  return undissolved ? 'Something in it does not dissolve: see the line that is marked.' : '';
 }

@@ -8,6 +8,7 @@ import { recipeOfDeveloper, reopenedWorkbench, workbenchFormSchema, type SheetFo
 import { filmFormats } from '@/core/films/filmFormats';
 import type { RecipeRecord } from '@/core/formats/records';
 import type { Kit } from '@/core/kit/kit';
+import type { Problem } from '@/core/result';
 import { readPlanForm } from '@/core/plan/planForm';
 import { planFormInHand } from '@/core/plan/planInHand';
 import { developerName } from '@/core/plan/developerName';
@@ -61,14 +62,28 @@ function plannedDeveloper({ roll, stock, plan, planDraft }: RollDossier, bench: 
 /** The workbench while it is being filled in. */
 export interface WorkbenchInHand extends KeptForm<WorkbenchForm> {
   result: Workbench | null;
-  /** What is wrong, by field. */
+  /** What is wrong, by field; a field that is still empty is not marked. */
   errors: Partial<Record<string, string>>;
+  /** What the first empty field asks for; null when none is empty. */
+  asked: string | null;
+}
+
+/** What stands in the field of a path: `targetC`, or `lines.KEY.perL`. */
+function valueAt(form: WorkbenchForm, path: string): unknown {
+  const [head = '', key, field = ''] = path.split('.');
+  if (head !== 'lines') return form[head as keyof WorkbenchForm];
+  return form.lines.find((line) => line.key === key)?.[field as 'perL'];
 }
 
 /** Keeps the workbench's form as typed, and works it out anew on every change. */
 export function useWorkbench({ key, recipe, sheetFor }: WorkbenchStart, kit: Kit): WorkbenchInHand {
   const kept = useKeptForm(key, workbenchFormSchema, (before) => reopenedWorkbench(before, recipe, sheetFor));
   const result = useMemo(() => (kept.form === null ? null : workbench(kept.form, kit)), [kept.form, kit]);
-  const errors = useMemo(() => Object.fromEntries([...(result?.problems ?? [])].reverse().map(({ path, message }) => [path, message])), [result]);
-  return { ...kept, result, errors };
+  const { form } = kept;
+  const { errors, asked } = useMemo(() => {
+    const [empty, wrong] = [[], []] as [Problem[], Problem[]];
+    for (const problem of result?.problems ?? []) (form !== null && valueAt(form, problem.path) === '' ? empty : wrong).push(problem);
+    return { errors: Object.fromEntries([...wrong].reverse().map(({ path, message }) => [path, message])), asked: empty[0]?.message ?? null };
+  }, [result, form]);
+  return { ...kept, result, errors, asked };
 }

@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { differences } from '@/core/brewing/finishMix';
+import type { Batch } from '@/core/brewing/batch';
 import { mixSteps } from '@/core/brewing/mixSteps';
 import { workbench } from '@/core/brewing/workbench';
 import { initialWorkbench, recipeOfDeveloper } from '@/core/brewing/workbenchForm';
@@ -13,7 +14,7 @@ import type { Kit } from '@/core/kit/kit';
 import { developerName } from '@/core/plan/developerName';
 import { planFacts } from '@/core/plan/planFacts';
 import { cautionsFor } from '@/core/safety/cautions';
-import { formatNumber, formatQuantity } from '@/core/units/quantity';
+import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { mixBrewOf, startMix } from '@/data/brews';
 import { useOpenMixes, useSettings, type RollDossier } from '@/data/queries';
 import { differenceWords } from '@/features/brew/brewWords';
@@ -55,29 +56,15 @@ function ToMix({ dossier: { roll }, plan, inHand }: { dossier: RollDossier; plan
   const batch = useBatch(plan, roll.id, settings.kit);
   const under = useOpenMixes()?.find(({ rollId }) => rollId === roll.id);
   const asWritten = (): void => void mixBrewOf(plan).then((brewId) => inHand.change({ developerKind: 'jug', brewId }));
-  if (batch === null) return null;
-  const oneBath = plan.developer.kind === 'one-bath';
   return (
     <>
-      <ol aria-label="What goes in, in order">
-        {mixSteps(batch)
-          .filter(({ kind }) => kind !== 'measure')
-          .map((step) => (
-            <li key={step.id} className="rule-row flex items-baseline justify-between gap-6">
-              <span>
-                {step.title}
-                {step.say.length > 0 && <span className="block text-[13px] text-ink2">{step.say.join(' ')}</span>}
-              </span>
-              <span className="num text-[20px] whitespace-nowrap">{oneBath && step.kind === 'part' ? 'its share' : stepAmountWords(step, batch, settings)}</span>
-            </li>
-          ))}
-      </ol>
+      {batch === null ? <p>Take the share of both parts that {formatQuantity(plan.volumeMl, 'volume', settings)} need: put in what your kit weighs and makes, and the amounts follow.</p> : <Order batch={batch} settings={settings} />}
       <div className="mt-4 flex flex-wrap items-center gap-4">
         {under !== undefined ? (
           <Link href={`/brews/mix/${under.id}`} className="act act-primary" data-next-step>
             Go on weighing
           </Link>
-        ) : oneBath ? (
+        ) : batch === null ? (
           <Link href={`/brews/workbench?roll=${roll.id}`} className="act act-primary" data-next-step>
             Put in the kit’s weights
           </Link>
@@ -86,12 +73,35 @@ function ToMix({ dossier: { roll }, plan, inHand }: { dossier: RollDossier; plan
             Weigh it out
           </button>
         )}
-        <Link href={`/brews/workbench?roll=${roll.id}`} className="act-plain">Change it on the workbench</Link>
+        {batch !== null && (
+          <Link href={`/brews/workbench?roll=${roll.id}`} className="act-plain">
+            Change it on the workbench
+          </Link>
+        )}
         <button type="button" className="act-plain" onClick={asWritten}>
           It is mixed, as written
         </button>
       </div>
     </>
+  );
+}
+
+/** What goes in, in order. */
+function Order({ batch, settings }: { batch: Batch; settings: UnitChoice }) {
+  return (
+    <ol aria-label="What goes in, in order">
+      {mixSteps(batch)
+        .filter(({ kind }) => kind !== 'measure')
+        .map((step) => (
+          <li key={step.id} className="rule-row flex items-baseline justify-between gap-6">
+            <span>
+              {step.title}
+              {step.say.length > 0 && <span className="block text-[13px] text-ink2">{step.say.join(' ')}</span>}
+            </span>
+            <span className="num text-[20px] whitespace-nowrap">{stepAmountWords(step, batch, settings)}</span>
+          </li>
+        ))}
+    </ol>
   );
 }
 
@@ -105,7 +115,10 @@ function Mixed({ brew, plan, inHand }: { brew: NonNullable<RollDossier['brew']>;
   return (
     <>
       <p>
-        <Link href={`/brews/${brew.id}`} className="act-plain">{brew.name}</Link>, {formatQuantity(brew.volumeMl, 'volume', units)}, mixed {format(brew.mixedMs, 'd MMM yyyy, HH:mm')}. It stands among the jugs on the bench.
+        <Link href={`/brews/${brew.id}`} className="act-plain">
+          {brew.name}
+        </Link>
+        , {formatQuantity(brew.volumeMl, 'volume', units)}, mixed {format(brew.mixedMs, 'd MMM yyyy, HH:mm')}. It stands among the jugs on the bench.
       </p>
       <p className="mt-2 text-[14px] text-ink2">
         {brew.parts.length === 0

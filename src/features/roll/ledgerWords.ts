@@ -53,6 +53,9 @@ export function rowWords(row: LedgerRow, request: EstimateRequest, estimate: Est
         explanation: 'The rate goes with the share of concentrate to a power that belongs to the class of developer. The power itself is only roughly known.',
       };
     case 'strength':
+      if (developer.kind !== 'improvised') {
+        return { label: 'The mixing', note: request.mixingLnSd === undefined ? 'as usual' : `measured to ± ${Math.max(1, Math.round(request.mixingLnSd * 100))} % of its strength`, explanation: 'No two mixings are quite the same. What was measured, and how finely, decides how far apart they lie.' };
+      }
       return {
         label: 'Strength of the brew',
         note: [asMixedWords(jug, units), estimate.ph === null ? 'as mixed' : `pH ${formatNumber(estimate.ph, 1)}`, 'against soda 54, ascorbic acid 16, coffee 40 g/l'].filter(Boolean).join('; '),

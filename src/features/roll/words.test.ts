@@ -12,6 +12,7 @@ import type { Plan, Roll, Run, Verdict } from '@/core/formats/records';
 import { initialPlanForm, readPlanForm } from '@/core/plan/planForm';
 import { rollStanding, stageIds } from '@/core/plan/rollStages';
 import { demoInputs } from '@/core/testing/demoInputs';
+import { sampleBrew } from '@/core/testing/sampleBrew';
 import { roomYears, sampleRequest } from '@/core/testing/sampleRequest';
 import type { RollDossier } from '@/data/queries';
 import { testWords, testsByCost } from '@/features/tests/testWords';
@@ -207,3 +208,23 @@ describe('dilutions in words', () => {
     expect(dilutionWords('in-total', { concentrate: 15, water: 485 }, volumes, metric)).toMatch(/^Read as so much concentrate in the whole, 15\+485: /);
   });
 });
+
+describe('a jug in the ledger', () => {
+  const part = (name: string, target: number, actual: number | null) => ({ key: name, name, unit: 'g' as const, target, actual, how: 'scale' as const, lnSd: 0.01, makeup: { kind: 'own' as const } });
+  const strengthOf = (request: ReturnType<typeof sampleRequest>, parts: ReturnType<typeof part>[]): string => {
+    const answer = estimate(request);
+    const row = answer.ledger.find(({ id }) => id === 'strength');
+    return row === undefined ? '' : rowWords(row, request, answer, metric, sampleBrew(NOW, { parts })).note;
+  };
+  test('says what went in for what was wanted, or that it went in as wanted', () => {
+    expect(strengthOf(sampleRequest(), [part('Instant coffee', 20, 18.6)])).toMatch(/^weighed: 18.6 g instant coffee for 20.0 g; pH 10.3/);
+    expect(strengthOf(sampleRequest(), [part('Instant coffee', 20, 20)])).toMatch(/^weighed as wanted; pH/);
+    expect(strengthOf(sampleRequest(), [])).toMatch(/^pH 10.3/);
+  });
+  test('a bought developer has a mixing, and no coffee to be held against', () => {
+    const concentrate = { kind: 'concentrate' as const, familyId: 'p-aminophenol' as const, parts: { concentrate: 1, water: 50 } };
+    expect(strengthOf(sampleRequest({ developer: concentrate, mixingLnSd: 0.08 }), [])).toBe('measured to ± 8 % of its strength');
+    expect(strengthOf(sampleRequest({ developer: concentrate }), [])).toBe('as usual');
+  });
+});
+
