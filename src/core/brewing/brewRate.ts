@@ -25,6 +25,12 @@ export function brewRate(composition: Composition, ph: number | null): number | 
   return improvisedRate({ coffeeEquivalentGPerL: equivalent, ascorbicGPerL }) * Math.exp(ALKALINITY_EXPONENT.mean * (ph - REFERENCE_BREW_PH)) * restrainer(bromideGPerL).rateFactor;
 }
 
+/** Amounts, g or ml, and rates that count as none: far below what anybody weighs. */
+const NOTHING = 1e-9;
+
+/** Widest spread that is told apart: a factor of seven either way. Source: our choice. */
+export const WIDEST_LN_SD = 2;
+
 /** What mixing scatters beyond the weighing: the water's mark, what stays in the bag, what does not dissolve. Source: our estimate. */
 export const MIXING_LEFT_LN_SD = { improvised: 0.04, bought: 0.02 } as const;
 
@@ -38,17 +44,17 @@ export const MIXING_LEFT_LN_SD = { improvised: 0.04, bought: 0.02 } as const;
 export function mixingLnSd(parts: readonly BrewPart[], volumeMl: number): number | null {
   const whole = compositionOf(parts, volumeMl);
   const rate = rateOf(parts, volumeMl);
-  if (rate === null) return null;
+  if (rate === null || rate < NOTHING) return null;
   const left = whole.concentrate !== null || whole.oneBath ? MIXING_LEFT_LN_SD.bought : MIXING_LEFT_LN_SD.improvised;
   const squares = parts.map((part, index) => {
-    if (part.lnSd === 0 || amountOf(part) === 0) return 0;
+    if (part.lnSd === 0 || amountOf(part) < NOTHING) return 0;
     const moved = (sign: number): number => {
       const changed = parts.map((other, at) => (at === index ? { ...other, actual: amountOf(other) * Math.exp(sign * part.lnSd) } : other));
       return rateOf(changed, volumeMl) ?? rate;
     };
     return (Math.log(moved(1) / moved(-1)) / 2) ** 2;
   });
-  return Math.sqrt(left ** 2 + squares.reduce((sum, square) => sum + square, 0));
+  return Math.min(WIDEST_LN_SD, Math.sqrt(left ** 2 + squares.reduce((sum, square) => sum + square, 0)));
 }
 
 function rateOf(parts: readonly BrewPart[], volumeMl: number): number | null {

@@ -7,6 +7,9 @@ import { compositionOf, estimableDeveloper, phOf, type Developer } from './compo
 import { partsAsMixed, type MixProgress } from './mixRun';
 import { amountOf, type BrewPart } from './part';
 
+/** Share of the volume laid out below which a volume is not believed. Source: our choice. */
+export const LEAST_VOLUME_SHARE = 0.1;
+
 /** What a mixing made: everything of a brew that follows from what went in. */
 export interface MadeBrew {
   name: string;
@@ -28,7 +31,8 @@ export interface MadeBrew {
  */
 export function finishMix(batch: Batch, progress: MixProgress): MadeBrew {
   const volume = progress.done.find(({ stepId }) => stepId === 'top-up')?.amount ?? null;
-  const volumeMl = volume !== null && volume > 0 ? volume : batch.volumeMl;
+  // Less than a tenth of the jug is a slip of the hand, not a volume.
+  const volumeMl = volume !== null && volume >= batch.volumeMl * LEAST_VOLUME_SHARE ? volume : batch.volumeMl;
   const parts = partsAsMixed(batch.parts, progress, (part, amount, how) => actualLnSd(batch, part, amount, how));
   const composition = compositionOf(parts, volumeMl);
   return {

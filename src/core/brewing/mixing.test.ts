@@ -116,6 +116,9 @@ describe('the brew as it was really mixed', () => {
     expect(differences(made.parts)).toEqual([{ name: 'Instant coffee', unit: 'g', target: 20, actual: 19.2 }]);
     expect(differences(sampleParts([['bromide', 1]]))).toEqual([]);
   });
+  test('a volume that no jug can have is not believed', () => {
+    expect(finishMix(batch, mixProgress(steps, events.map((event) => ('stepId' in event && event.stepId === 'top-up' ? { ...event, amount: 0.001 } : event)))).volumeMl).toBe(500);
+  });
   test('nothing measured counts as laid out; spoons leave their spread', () => {
     const plain = finishMix(batch, mixProgress(steps, []));
     expect(plain.volumeMl).toBe(500);

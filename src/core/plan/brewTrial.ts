@@ -21,10 +21,9 @@ export interface BrewTrial {
   muted: readonly string[];
 }
 
-/** Volumes and spread that the estimator takes; a fresh brew's volume hardly moves its time. */
+/** Volumes that the estimator takes; a fresh brew's volume hardly moves its time. */
 const LEAST_ML = 50;
 const MOST_ML = 20000;
-const WIDEST_LN_SD = 2;
 
 /** Range of temperatures of the estimator: a sheet outside of it gets no time. */
 const temperature = situationSchema.shape.temperatureC;
@@ -48,5 +47,5 @@ export function brewTrial({ roll, stock, plan, planDraft }: RollForBrew, sheet: 
   if (!read.ok) return null;
   const choices = { ...read.value, developer, bromideGPerL: composition.bromideGPerL, temperatureC: batch.targetC, volumeMl: Math.min(MOST_ML, Math.max(LEAST_ML, batch.volumeMl)), brewId: null };
   const request = estimateRequestFor(roll, stock, choices, null, nowMs);
-  return { request: { ...request, ...(mixingLnSd === null ? {} : { mixingLnSd: Math.min(WIDEST_LN_SD, mixingLnSd) }) }, muted: choices.muted };
+  return { request: { ...request, ...(mixingLnSd === null ? {} : { mixingLnSd }) }, muted: choices.muted };
 }

@@ -26,15 +26,16 @@ const stock: Stock = { ...stamps, id: 'stock', name: 'Larkholm Pan 200', familyI
  * @param form a workbench as typed
  * @param kit what is measured with
  * @param factor factor of the n-th part by which hands miss what was wanted
+ * @returns whether there was a sheet to look at
  */
-export function expectSoundBrew(form: WorkbenchForm, kit: Kit, factor: (index: number) => number): void {
+export function expectSoundBrew(form: WorkbenchForm, kit: Kit, factor: (index: number) => number): boolean {
   const { problems, sheet, volumeMl } = workbench(form, kit);
   expect(sheet === null).toBe(problems.length > 0);
   for (const { path, message } of problems) {
     expect(path).not.toBe('');
     expect(message).toMatch(/^[“A-Zp].*[.:]$|\.$/s);
   }
-  if (sheet === null || volumeMl === null) return;
+  if (sheet === null || volumeMl === null) return false;
   const { batch, water } = sheet;
   expect(batchSchema.safeParse(batch).error?.issues ?? []).toEqual([]);
 
@@ -79,4 +80,5 @@ export function expectSoundBrew(form: WorkbenchForm, kit: Kit, factor: (index: n
   expect(brewSchema.safeParse(brew).error?.issues ?? []).toEqual([]);
   expect(labelText({ ...brew }, 'today')).toMatch(/NOT A DRINK$/);
   expect(labelHazards(brew.parts).length).toBeGreaterThan(0);
+  return true;
 }

@@ -2,7 +2,7 @@
 
 import { format } from 'date-fns';
 import Link from 'next/link';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { formulary, formularyIds, type FormularyId } from '@/core/brewing/formulary';
 import { lineName, recipeUseIds, recipeUses, type Recipe } from '@/core/brewing/recipe';
 import { shortName } from '@/core/chemistry/substances';
@@ -14,6 +14,7 @@ import type { Problem } from '@/core/result';
 import { addRecipes, keepRecipe, removeRecipe } from '@/data/recipes';
 import { useBrews, useOpenMixes, useRecipes } from '@/data/queries';
 import { download } from '@/features/files/download';
+import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
 import { useNow } from '@/ui/useNow';
 import { JugLine } from './JugLine';
@@ -130,7 +131,6 @@ function OpenMixes({ mixes }: { mixes: readonly Mix[] }) {
 }
 
 function OwnRecipes({ recipes }: { recipes: readonly RecipeRecord[] }) {
-  const file = useRef<HTMLInputElement>(null);
   const [refused, setRefused] = useState<{ name: string; problems: Problem[] } | null>(null);
   const [said, setSaid] = useState('');
   const open = async (chosen: File): Promise<void> => {
@@ -174,22 +174,9 @@ function OwnRecipes({ recipes }: { recipes: readonly RecipeRecord[] }) {
       </ul>
       <div className="rule-row flex flex-wrap gap-x-6 gap-y-2">
         <Link href="/brews/workbench?recipe=new" className="act-plain">Begin an empty one</Link>
-        <input
-          ref={file}
-          type="file"
-          accept="application/json,.json"
-          aria-label="File with recipes"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            const chosen = event.target.files?.[0];
-            if (chosen !== undefined) void open(chosen);
-            event.target.value = '';
-          }}
-        />
-        <button type="button" className="act-plain" onClick={() => file.current?.click()}>
+        <FileButton label="File with recipes" className="act-plain" onFile={(chosen) => void open(chosen)}>
           Take in a file
-        </button>
+        </FileButton>
         {recipes.length > 0 && (
           <button type="button" className="act-plain" onClick={() => download(writeRecipes(recipes), `aetas-recipes-${format(Date.now(), 'yyyy-MM-dd')}.json`)}>
             Save my recipes

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { finishMix } from '@/core/brewing/finishMix';
+import { LEAST_VOLUME_SHARE, finishMix } from '@/core/brewing/finishMix';
 import { closeness, mixProgress, standingLeftMs, type MixEvent, type MixProgress } from '@/core/brewing/mixRun';
 import { mixSteps, type MixStep } from '@/core/brewing/mixSteps';
 import type { Mix } from '@/core/formats/records';
@@ -167,9 +167,9 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
   }
   const kind = step.kind === 'measure' ? 'temperature' : step.unit === 'ml' ? 'volume' : step.unit === 'tablets' ? 'tablets' : 'mass';
   const read = typed.trim() === '' ? null : parseQuantity(typed, kind, settings, 'actual');
-  const limits = step.kind === 'measure' ? ([0, 100] as const) : ([0, Math.max(10, (step.target ?? 0) * 10)] as const);
+  const limits = step.kind === 'measure' ? ([0, 100] as const) : ([step.kind === 'top-up' ? (step.target ?? 0) * LEAST_VOLUME_SHARE : 0, Math.max(10, (step.target ?? 0) * 10)] as const);
   const within = read?.ok === true && read.value >= limits[0] && read.value <= limits[1];
-  const problem = read === null ? undefined : !read.ok ? read.problems[0]?.message : within ? undefined : step.kind === 'measure' ? 'Give a temperature from 0 to 100 °C.' : 'That is more than ten times what was wanted, or less than nothing: look at the scale once more.';
+  const problem = read === null ? undefined : !read.ok ? read.problems[0]?.message : within ? undefined : step.kind === 'measure' ? 'Give a temperature from 0 to 100 °C.' : step.kind === 'top-up' ? 'That is not the volume of this jug: read the mark once more.' : 'That is more than ten times what was wanted, or less than nothing: look at the scale once more.';
   const near = read?.ok === true && within && step.kind !== 'measure' ? closeness(step, read.value) : null;
   const byScale = step.unit === 'g' && spoons === '' && settings.kit.scale === 'simulated';
   const byProbe = step.kind === 'measure' && settings.kit.probe === 'simulated';

@@ -1,7 +1,7 @@
 'use client';
 
 import { format } from 'date-fns';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Problem } from '@/core/result';
 import type { Records } from '@/core/formats/records';
 import { tableNames } from '@/core/formats/tables';
@@ -10,6 +10,7 @@ import { importRecords, wipeRecords } from '@/data/backups';
 import { useLastSafekeeping, useRecordCounts } from '@/data/queries';
 import { allRecords, undoLast } from '@/data/safekeeping';
 import { download } from '@/features/files/download';
+import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
 import { coreWorker } from '@/workers/core';
 
@@ -23,7 +24,6 @@ export function RecordsView() {
   const counts = useRecordCounts();
   const [said, setSaid] = useState('');
   const [refused, setRefused] = useState<{ name: string; problems: Problem[] } | null>(null);
-  const file = useRef<HTMLInputElement>(null);
 
   const save = async (): Promise<void> => {
     const now = new Date();
@@ -59,22 +59,9 @@ export function RecordsView() {
         </button>
       </Part>
       <Part title="Open a file" words="Puts the file’s records in the place of what is on the bench. The file is checked first and taken whole or not at all, and you can undo it.">
-        <input
-          ref={file}
-          type="file"
-          accept="application/json,.json"
-          aria-label="File with records"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            const chosen = event.target.files?.[0];
-            if (chosen !== undefined) void open(chosen);
-            event.target.value = '';
-          }}
-        />
-        <button type="button" className="act" onClick={() => file.current?.click()}>
+        <FileButton label="File with records" className="act" onFile={(chosen) => void open(chosen)}>
           Choose a file
-        </button>
+        </FileButton>
       </Part>
       {refused !== null && <Refused {...refused} />}
       <Part title="Empty the bench" words="Takes everything away, drafts included. You can undo it here for as long as you make no other large change.">
