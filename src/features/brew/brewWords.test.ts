@@ -46,6 +46,9 @@ describe('what a row says', () => {
     expect(notesOf('coffee-restrained', { bottleMl: 100 }, ordinaryKit).join(' ')).toMatch(/Borrow a finer one, or mix more at once/);
     expect(notesOf('syrup', { bottleMl: 300 }, ordinaryKit)).toEqual(['A cylinder in steps of 5 ml is too coarse for 9.38 ml: measure it with a syringe.']);
   });
+  test('more than the scale takes goes in portions', () => {
+    expect(notesOf('fixer-plain', { bottleMl: 5000 }, { ...ordinaryKit, scaleMostG: 500 })).toEqual(['Your scale takes 500 g: weigh it in 3 portions.']);
+  });
   test('the oven, the tablets and the part of a packet', () => {
     expect(notesOf('coffee-standard', { sodaForm: 'oven' })).toEqual([expect.stringMatching(/^From 43 g of baking soda\. .*200 °C/)]);
     expect(notesOf('coffee-standard', { ascorbicForm: 'effervescent' })).toEqual([expect.stringMatching(/eats 6\.\d g of washing soda/)]);

@@ -52,7 +52,7 @@ export function percentWords(lnSd: number): string {
 }
 
 /** What a row says under its name. Problems first. */
-export function rowNotes({ part, coarse, undissolved, ovenBakingG, tabletsEatSodaG }: WorkedRow, volumeMl: number, kit: Pick<Kit, 'scaleStepG' | 'cylinderStepMl'>): { text: string; bad: boolean }[] {
+export function rowNotes({ part, coarse, undissolved, ovenBakingG, tabletsEatSodaG }: WorkedRow, volumeMl: number, kit: Pick<Kit, 'scaleStepG' | 'scaleMostG' | 'cylinderStepMl'>): { text: string; bad: boolean }[] {
   const notes: { text: string; bad: boolean }[] = [];
   const digits = threeFigures(part.target);
   if (undissolved !== null) {
@@ -73,6 +73,7 @@ export function rowNotes({ part, coarse, undissolved, ovenBakingG, tabletsEatSod
           : `A scale in steps of ${step} is too coarse for ${formatNumber(part.target, digits)} g: dissolve ${coarse.wayOut.per100MlG} g in water to make 100 ml, and take ${formatNumber(coarse.wayOut.takeMl, threeFigures(coarse.wayOut.takeMl))} ml of that.`,
     });
   }
+  if (part.unit === 'g' && part.target > kit.scaleMostG) notes.push({ bad: false, text: `Your scale takes ${formatNumber(kit.scaleMostG, 0)} g: weigh it in ${Math.ceil(part.target / kit.scaleMostG)} portions.` });
   if (ovenBakingG !== null) notes.push({ bad: false, text: `From ${formatNumber(ovenBakingG, 0)} g of baking soda. ${OVEN_RECIPE}` });
   if (tabletsEatSodaG !== null && tabletsEatSodaG >= 0.1) notes.push({ bad: false, text: `Their citric acid eats ${formatNumber(tabletsEatSodaG, 1)} g of washing soda; the pH beside reckons with it.` });
   if (part.makeup.kind === 'packet') notes.push({ bad: false, text: `${formatNumber((part.target / part.makeup.packetG) * 100, 0)} % of the packet.` });
