@@ -30,6 +30,10 @@ describe('dilutions as people write them', () => {
     ['half strength', '1+63', null],
     ['quarter-strength', '1+127', null],
     ['2x', '1+15', null],
+    ['½ strength', '1+63', null],
+    ['2/3 strength', '1+47', null],
+    ['50 % strength', '1+63', null],
+    ['two/three strength', '1+47', null],
     ['undiluted', '1+0', null],
     ['1:1', '1+1', null],
   ])('%s is %s, or %s', (text, first, second) => {
@@ -41,6 +45,8 @@ describe('dilutions as people write them', () => {
     ['strong', /“strong” does not read as a dilution/],
     ['500 in 15', /500 does not fit into 15/],
     ['0+9', /more than 0 parts/],
+    ['1/0 strength', /must be more than 0|stronger/],
+    ['0 % strength', /must be more than 0/],
     ['64x', /stronger than the concentrate itself/],
     ['1+', /does not read/],
   ])('“%s” is told what is wrong', (text, sentence) => expect(parts(text)).toMatch(sentence));

@@ -21,9 +21,11 @@ const pair = (between: string): RegExp => new RegExp(`^${NUMBER}${UNIT}\\s*${bet
 const notations = { plus: pair('(?:\\+|plus|and)'), colon: pair(':'), to: pair('to'), within: pair('(?:in|/|of)') };
 const percent = new RegExp(`^${NUMBER}\\s*(?:%|per ?cent)$`);
 const strength = new RegExp(`^(?:(${Object.keys(strengths).join('|')})|${NUMBER}\\s*(?:x|×|times))(?:[ -]*strength)?$`);
+const shareOfStrength = new RegExp(`^${NUMBER}\\s*(%|per ?cent|/\\s*${NUMBER})[ -]*strength$`);
+const fractions: Record<string, string> = { '½': '1/2', '⅓': '1/3', '⅔': '2/3', '¼': '1/4', '¾': '3/4' };
 
 /**
- * Reads a dilution as people write it: 1+9, 1:9, one to ten, 15 in 500, 1:31, 4 to 1, 3 %, half strength, undiluted.
+ * Reads a dilution as people write it: 1+9, 1:9, one to ten, 15 in 500, 1:31, 4 to 1, 3 %, half strength, ¾ strength, 50 % strength, undiluted.
  * @param text what was typed
  * @param usual the developer's usual dilution: what full strength means
  * @returns parts of concentrate and water, how that was read, and the other reading where notations disagree
@@ -34,6 +36,7 @@ export function readDilution(text: string, usual: Parts): Result<DilutionReading
   const plain = text
     .trim()
     .toLowerCase()
+    .replace(/[½⅓⅔¼¾]/g, (sign) => fractions[sign] ?? sign)
     .replace(/\b[a-z]+\b/g, (word) => String(words[word] ?? word));
   if (plain === '') return failure({ path: 'dilution', message: 'Write the dilution as it stands on the bottle or in the recipe: 1+9, 1:31, 15 in 500.' });
   if (/^(undiluted|stock|neat|straight)$/.test(plain)) return success({ parts: { concentrate: 1, water: 0 }, notation: 'undiluted', other: null });
@@ -41,6 +44,8 @@ export function readDilution(text: string, usual: Parts): Result<DilutionReading
   if (share !== null) return whole(number(share[1]), 100, null);
   const relative = strength.exec(plain);
   if (relative !== null) return ofUsual(relative[1] === undefined ? number(relative[2]) : (strengths[relative[1]] ?? 1), usual);
+  const part = shareOfStrength.exec(plain);
+  if (part !== null) return ofUsual(number(part[1]) / (part[3] === undefined ? 100 : number(part[3])), usual);
   const plus = notations.plus.exec(plain);
   if (plus !== null) return added(number(plus[1]), number(plus[2]), null);
   const within = notations.within.exec(plain);
