@@ -46,10 +46,13 @@ describe('writing', () => {
   test('small numbers come back as typed', () => {
     expect(quantityToInput(0.004, 'gradient', metric)).toBe('0.004');
     expect(quantityToInput(500, 'volume', us)).toBe('16.91');
+    expect(quantityToInput(6, 'volume', us)).toBe('0.203');
   });
   test('quantities carry their unit', () => {
     expect(formatQuantity(20, 'temperature', us)).toBe('68.0 °F');
     expect(formatQuantity(500, 'volume', metric)).toBe('500 ml');
+    // A tenth of a fluid ounce is 3 ml, half of what a film needs of some concentrates.
+    expect([500, 15, 6, 0].map((ml) => formatQuantity(ml, 'volume', us))).toEqual(['16.9 fl oz', '0.507 fl oz', '0.203 fl oz', '0.0 fl oz']);
     expect(formatQuantity(-5, 'temperature', metric)).toBe('−5.0 °C');
   });
   test('durations', () => {

@@ -1,5 +1,6 @@
 import { failure, success, type Result } from '../result';
 import { celsiusToFahrenheit, fahrenheitToCelsius } from './temperature';
+import { threeFigures } from './threeFigures';
 import { mlToUsFluidOunces, usFluidOuncesToMl } from './volume';
 
 /** How a user wants to read and type quantities. */
@@ -14,6 +15,8 @@ interface Unit {
   /** What a user may type after a number to mean this unit, lower case. */
   suffixes: readonly string[];
   decimals: number;
+  /** A unit so large that small amounts need more digits: three figures of them. */
+  large?: true;
   toBase: (value: number) => number;
   fromBase: (value: number) => number;
 }
@@ -40,7 +43,7 @@ export const quantityKinds = {
   ],
   volume: [
     plain('ml', ['ml'], 0),
-    { symbol: 'fl oz', suffixes: ['floz', 'fl oz', 'oz'], decimals: 1, toBase: usFluidOuncesToMl, fromBase: mlToUsFluidOunces },
+    { symbol: 'fl oz', suffixes: ['floz', 'fl oz', 'oz'], decimals: 1, large: true, toBase: usFluidOuncesToMl, fromBase: mlToUsFluidOunces },
     { symbol: 'l', suffixes: ['l', 'litre', 'liter'], decimals: 3, toBase: (v: number) => v * 1000, fromBase: (v: number) => v / 1000 },
   ],
   mass: [plain('g', ['g', 'gram', 'grams'], 1), { symbol: 'kg', suffixes: ['kg'], decimals: 3, toBase: (v: number) => v * 1000, fromBase: (v: number) => v / 1000 }],
@@ -82,12 +85,14 @@ export function displayUnit(kind: QuantityKind, choice: UnitChoice): Unit {
  * @param value value in the base unit of its kind
  * @param kind kind of quantity
  * @param choice the user's setting
- * @param decimals digits after the point, when other than usual for the unit
+ * @param decimals digits after the point, when other than usual for the unit. Fluid ounces show three figures, one digit at least: a tenth of one is 3 ml.
  * @example formatQuantity(20, 'temperature', { temperature: 'F', volume: 'ml' }) // '68.0 °F'
  */
 export function formatQuantity(value: number, kind: QuantityKind, choice: UnitChoice, decimals?: number): string {
   const unit = displayUnit(kind, choice);
-  const text = formatNumber(unit.fromBase(value), decimals ?? unit.decimals);
+  const shown = unit.fromBase(value);
+  const usual = unit.large ? Math.max(unit.decimals, threeFigures(shown)) : unit.decimals;
+  const text = formatNumber(shown, decimals ?? usual);
   return unit.symbol === '' ? text : `${text} ${unit.symbol}`;
 }
 
@@ -108,8 +113,9 @@ export function formatNumber(value: number, decimals: number): string {
 export function quantityToInput(value: number, kind: QuantityKind, choice: UnitChoice): string {
   const unit = displayUnit(kind, choice);
   // A value typed in the unit it is stored in comes back as typed; a converted one is rounded.
-  const digits = unit.fromBase === same ? 6 : Math.max(unit.decimals, 2);
-  return String(Number(unit.fromBase(value).toFixed(digits)));
+  const shown = unit.fromBase(value);
+  const digits = unit.fromBase === same ? 6 : Math.max(unit.decimals, 2, unit.large ? threeFigures(shown) : 0);
+  return String(Number(shown.toFixed(digits)));
 }
 
 /**

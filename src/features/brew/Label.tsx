@@ -8,8 +8,9 @@ import { labelText } from '@/core/brewing/finishMix';
 import { amountOf } from '@/core/brewing/part';
 import type { Brew } from '@/core/formats/records';
 import { formatNumber, formatQuantity } from '@/core/units/quantity';
+import { threeFigures } from '@/core/units/threeFigures';
 import { useSettings } from '@/data/queries';
-import { amountWords, threeFigures } from './brewWords';
+import { amountWords } from './brewWords';
 
 /** What is stuck on the jug: contents, date, hazards, and a code that holds the same as text. */
 export function Label({ brew }: { brew: Brew }) {

@@ -72,7 +72,7 @@ interface LineProps {
 
 function Line({ line, row, volumeMl, kit, units, errors, change, takeOut }: LineProps) {
   const error = (field: string): string | undefined => errors[`lines.${line.key}.${field}`];
-  const notes = row === null || volumeMl === null ? [] : rowNotes(row, volumeMl, kit);
+  const notes = row === null || volumeMl === null ? [] : rowNotes(row, volumeMl, kit, units);
   const spoons = row?.spoons ?? null;
   return (
     <>

@@ -20,6 +20,8 @@ describe('amounts', () => {
     [[27, 'g', 1, metric], '27.0 g'],
     [[375, 'ml', 0, metric], '375 ml'],
     [[375, 'ml', 0, us], '12.7 fl oz'],
+    [[7.8, 'ml', 1, us], '0.264 fl oz'],
+    [[2000, 'ml', 0, us], '67.6 fl oz'],
     [[1, 'tablets', 1, metric], '1 tablet'],
     [[8.5, 'tablets', 1, metric], '8.5 tablets'],
   ])('%j is %s', (given, words) => expect(amountWords(...given)).toBe(words));
@@ -38,13 +40,17 @@ describe('amounts', () => {
 describe('what a row says', () => {
   const notesOf = (...given: Parameters<typeof sheetFor>): string[] => {
     const sheet = sheetFor(...given);
-    return sheet.rows.flatMap((row) => rowNotes(row, sheet.batch.volumeMl, given[2] ?? ordinaryKit).map(({ text }) => text));
+    return sheet.rows.flatMap((row) => rowNotes(row, sheet.batch.volumeMl, given[2] ?? ordinaryKit, metric).map(({ text }) => text));
   };
   test('nothing where nothing is to be said', () => expect(notesOf('coffee-standard')).toEqual([]));
   test('a scale or a cylinder that is too coarse, each with its way out', () => {
     expect(notesOf('coffee-restrained', { bottleMl: 1000 }, { ...ordinaryKit, cylinderStepMl: 1 })).toEqual([expect.stringMatching(/steps of 1 g is too coarse for 1.00 g: dissolve 10 g in water to make 100 ml, and take 10.0 ml/)]);
     expect(notesOf('coffee-restrained', { bottleMl: 100 }, ordinaryKit).join(' ')).toMatch(/Borrow a finer one, or mix more at once/);
     expect(notesOf('syrup', { bottleMl: 300 }, ordinaryKit)).toEqual(['A cylinder in steps of 5 ml is too coarse for 9.38 ml: measure it with a syringe.']);
+  });
+  test('volumes follow the unit that was chosen', () => {
+    const { rows, batch } = sheetFor('syrup', { bottleMl: 300 });
+    expect(rows.flatMap((row) => rowNotes(row, batch.volumeMl, ordinaryKit, us).map(({ text }) => text))).toEqual(['A cylinder in steps of 0.169 fl oz is too coarse for 0.317 fl oz: measure it with a syringe.']);
   });
   test('more than the scale takes goes in portions', () => {
     expect(notesOf('fixer-plain', { bottleMl: 5000 }, { ...ordinaryKit, scaleMostG: 500 })).toEqual(['Your scale takes 500 g: weigh it in 3 portions.']);

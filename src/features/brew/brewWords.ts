@@ -11,6 +11,7 @@ import type { Kit } from '@/core/kit/kit';
 import { decimalsOf } from '@/core/kit/readable';
 import type { Waiting } from '@/core/thermal/jugCooling';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
+import { threeFigures } from '@/core/units/threeFigures';
 
 /** An amount with its unit, at a number of digits. Volumes follow the user's setting. */
 export function amountWords(amount: number, unit: BrewPart['unit'], decimals: number, units: UnitChoice): string {
@@ -22,12 +23,6 @@ export function amountWords(amount: number, unit: BrewPart['unit'], decimals: nu
     case 'tablets':
       return `${formatNumber(amount, Number.isInteger(amount) ? 0 : 1)} ${amount === 1 ? 'tablet' : 'tablets'}`;
   }
-}
-
-/** Digits that an amount is worth when nothing says how finely it was measured: three figures. */
-export function threeFigures(amount: number): number {
-  if (amount === 0) return 0;
-  return Math.max(0, 2 - Math.floor(Math.log10(Math.abs(amount))));
 }
 
 /** The amount of a row as its instrument shows it. */
@@ -52,17 +47,18 @@ export function percentWords(lnSd: number): string {
 }
 
 /** What a row says under its name. Problems first. */
-export function rowNotes({ part, coarse, undissolved, ovenBakingG, tabletsEatSodaG }: WorkedRow, volumeMl: number, kit: Pick<Kit, 'scaleStepG' | 'scaleMostG' | 'cylinderStepMl'>): { text: string; bad: boolean }[] {
+export function rowNotes({ part, coarse, undissolved, ovenBakingG, tabletsEatSodaG }: WorkedRow, volumeMl: number, kit: Pick<Kit, 'scaleStepG' | 'scaleMostG' | 'cylinderStepMl'>, units: UnitChoice): { text: string; bad: boolean }[] {
   const notes: { text: string; bad: boolean }[] = [];
   const digits = threeFigures(part.target);
+  const volume = (ml: number, decimals?: number): string => amountWords(ml, 'ml', decimals ?? 0, units);
   if (undissolved !== null) {
     notes.push({
       bad: true,
-      text: `${formatNumber(part.target, digits)} g does not dissolve in ${formatNumber(volumeMl, 0)} ml: at 20 °C that takes ${formatNumber(undissolved.takesG, 1)} g. Take at least ${Math.ceil(undissolved.leastMl)} ml, or less of it.`,
+      text: `${formatNumber(part.target, digits)} g does not dissolve in ${volume(volumeMl)}: at ${formatQuantity(20, 'temperature', units, 0)} that takes ${formatNumber(undissolved.takesG, 1)} g. Take at least ${volume(Math.ceil(undissolved.leastMl))}, or less of it.`,
     });
   }
   if (coarse !== null && part.unit === 'ml') {
-    notes.push({ bad: true, text: `A cylinder in steps of ${formatNumber(kit.cylinderStepMl, decimalsOf(kit.cylinderStepMl))} ml is too coarse for ${formatNumber(part.target, digits)} ml: measure it with a syringe.` });
+    notes.push({ bad: true, text: `A cylinder in steps of ${volume(kit.cylinderStepMl, decimalsOf(kit.cylinderStepMl))} is too coarse for ${volume(part.target, digits)}: measure it with a syringe.` });
   } else if (coarse !== null) {
     const step = `${formatNumber(kit.scaleStepG, decimalsOf(kit.scaleStepG))} g`;
     notes.push({
@@ -70,7 +66,7 @@ export function rowNotes({ part, coarse, undissolved, ovenBakingG, tabletsEatSod
       text:
         coarse.wayOut === null
           ? `A scale in steps of ${step} is too coarse for ${formatNumber(part.target, digits)} g. Borrow a finer one, or mix more at once.`
-          : `A scale in steps of ${step} is too coarse for ${formatNumber(part.target, digits)} g: dissolve ${coarse.wayOut.per100MlG} g in water to make 100 ml, and take ${formatNumber(coarse.wayOut.takeMl, threeFigures(coarse.wayOut.takeMl))} ml of that.`,
+          : `A scale in steps of ${step} is too coarse for ${formatNumber(part.target, digits)} g: dissolve ${coarse.wayOut.per100MlG} g in water to make ${volume(100)}, and take ${volume(coarse.wayOut.takeMl, threeFigures(coarse.wayOut.takeMl))} of that.`,
     });
   }
   if (part.unit === 'g' && part.target > kit.scaleMostG) notes.push({ bad: false, text: `Your scale takes ${formatNumber(kit.scaleMostG, 0)} g: weigh it in ${Math.ceil(part.target / kit.scaleMostG)} portions.` });

@@ -17,7 +17,7 @@ const readAs: Record<DilutionNotation, string> = {
 
 /** How a dilution was read, and what that is in the tank: concentrate and water that make the total. */
 export function dilutionWords(notation: DilutionNotation | null, parts: Parts, volumes: { concentrateMl: number; waterMl: number }, units: UnitChoice): string {
-  const volume = (ml: number): string => formatQuantity(ml, 'volume', units, ml < 100 ? 1 : undefined);
+  const volume = (ml: number): string => formatQuantity(ml, 'volume', units, units.volume === 'ml' && ml < 100 ? 1 : undefined);
   const sum = `${volume(volumes.concentrateMl)} + ${volume(volumes.waterMl)} water = ${volume(volumes.concentrateMl + volumes.waterMl)}`;
   return notation === null ? `${sum}.` : `${readAs[notation]}, ${partsWords(parts)}: ${sum}.`;
 }
