@@ -27,9 +27,9 @@ test('a brew is weighed and a roll brought to the tank without a pointer', async
   await page.getByRole('heading', { name: 'Water first' }).waitFor();
   // The same key tares, pours, takes the reading and goes on; the probe needs a while until it rests.
   const label = page.getByRole('heading', { name: 'Its label' });
-  for (let press = 0; press < 80 && !(await label.isVisible()); press++) {
+  for (let press = 0; press < 160 && !(await label.isVisible()); press++) {
     await page.keyboard.press('s');
-    await page.waitForTimeout(500);
+    await page.waitForTimeout(250);
   }
   await expect(label).toBeVisible();
   await expect(page.getByTestId('label').first()).toContainText('p-Aminophenol concentrate');

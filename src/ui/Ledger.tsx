@@ -21,11 +21,14 @@ export interface LedgerLine {
 interface LedgerProps {
   lines: readonly LedgerLine[];
   total: { label: string; ratio: string; time: string };
+  /** The figures are from before: they stand in grey. */
+  stale?: boolean;
 }
 
 /** Reasons in order, adding up like a till receipt. */
-export function Ledger({ lines, total }: LedgerProps) {
+export function Ledger({ lines, total, stale = false }: LedgerProps) {
   const [open, setOpen] = useState<string | null>(null);
+  const figure = (className: string): string => classes(className, stale && 'opacity-30');
   return (
     <table className="w-full border-collapse">
       <caption className="sr-only">Ledger of the development time</caption>
@@ -60,9 +63,9 @@ export function Ledger({ lines, total }: LedgerProps) {
                     </span>
                   </button>
                 </td>
-                <td className="num py-1.5 text-right whitespace-nowrap">{line.ratio}</td>
-                <td className="py-1.5 text-right">{line.time}</td>
-                <td className="py-1.5 pl-4">
+                <td className={figure('num py-1.5 text-right whitespace-nowrap')}>{line.ratio}</td>
+                <td className={figure('py-1.5 text-right')}>{line.time}</td>
+                <td className={figure('py-1.5 pl-4')}>
                   <span className="sr-only">{Math.round(line.share * 100)} % of the doubt</span>
                   <span aria-hidden className="relative block h-[7px] bg-hair">
                     <span className="absolute inset-y-0 left-0 bg-ink2" style={{ width: `${line.share * 100}%` }} />
@@ -85,8 +88,8 @@ export function Ledger({ lines, total }: LedgerProps) {
           <th scope="row" className="py-2 text-left">
             {total.label}
           </th>
-          <td className="num py-2 text-right whitespace-nowrap">{total.ratio}</td>
-          <td className="py-2 text-right">{total.time}</td>
+          <td className={figure('num py-2 text-right whitespace-nowrap')}>{total.ratio}</td>
+          <td className={figure('py-2 text-right')}>{total.time}</td>
           <td className="py-2 pl-4 text-[13px] font-normal text-ink2">share of it</td>
         </tr>
       </tfoot>

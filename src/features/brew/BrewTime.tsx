@@ -7,6 +7,7 @@ import { formatMinutes } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
 import { useLearned } from '@/features/learning/useLearned';
+import { MENDING } from '@/features/roll/TimeHead';
 import { usePlanDraft } from '@/features/roll/usePlanDraft';
 import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
@@ -18,35 +19,47 @@ import type { BenchPart } from './Workbench';
 const LOOK_AGAIN_MS = 60 * 60_000;
 
 /** The time that this brew would give the roll, with its band: it moves while the recipe is changed. */
-export function BrewTime({ inHand: { result }, dossier, units }: Pick<BenchPart, 'inHand'> & { dossier: RollDossier | undefined; units: UnitChoice }) {
+export function BrewTime({ inHand: { shown, mending }, dossier, units }: Pick<BenchPart, 'inHand'> & { dossier: RollDossier | undefined; units: UnitChoice }) {
   const nowMs = useNow(LOOK_AGAIN_MS);
-  const sheet = result?.sheet ?? null;
   const draft = usePlanDraft(dossier?.roll.id ?? '');
-  const trial = useMemo(() => (sheet === null || dossier === undefined || draft === null ? null : brewTrial({ ...dossier, planDraft: draft.values }, sheet, nowMs)), [sheet, dossier, draft, nowMs]);
+  const trial = useMemo(() => (shown === null || dossier === undefined || draft === null ? null : brewTrial({ ...dossier, planDraft: draft.values }, shown, nowMs)), [shown, dossier, draft, nowMs]);
   const { estimate, current } = useTrialEstimate(trial, new Date(nowMs).getFullYear());
   if (dossier === undefined) return <p className="border-b border-hair pb-4 text-[14px] text-ink2">Say for which roll it is mixed, and its time stands here and moves with the recipe.</p>;
   if (trial === null || estimate === null) {
     return (
-      <p aria-live="polite" className="border-b border-hair pb-4 text-[14px] text-ink2">
-        {trial !== null ? 'Working it out.' : sheet === null || sheet.stopped !== null ? 'Mend what is marked, and the time comes back.' : 'Aetas gives no time for this: there is no agent in it that it follows.'}
-      </p>
+      <section aria-label="Time of the roll" aria-live="polite" className="min-h-[133px] border-b border-hair pb-4">
+        <p className="flex flex-wrap items-baseline gap-x-4">
+          <span aria-hidden className="num text-[56px] leading-none tracking-[-.03em] text-ink2">
+            –
+          </span>
+          <span className="min-w-0 flex-1 text-[14px] text-ink2">
+            {trial !== null ? 'Working it out.' : shown === null || shown.stopped !== null ? MENDING : 'Aetas gives no time for this: there is no agent in it that it follows.'}
+          </span>
+        </p>
+      </section>
     );
   }
   const { timeMin, band } = estimate;
   return (
     <section aria-label="Time of the roll" className={classes('border-b border-hair pb-4', !current && 'opacity-60')}>
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <span className="num text-[56px] leading-none tracking-[-.03em]" data-testid="brew-time">
+        <span aria-hidden={mending} className={classes('num text-[56px] leading-none tracking-[-.03em]', mending && 'opacity-20')} data-testid="brew-time">
           {formatMinutes(timeMin)}
         </span>
-        <span className="text-[14px]">
-          for {dossier.roll.label}
-          <span className="block text-ink2" data-testid="brew-band">
-            {formatMinutes(band.lowMin)} to {formatMinutes(band.highMin)} at {formatQuantity(trial.request.temperatureC, 'temperature', units)}
-          </span>
+        <span className="min-w-0 flex-1 text-[14px]">
+          {mending ? (
+            <span className="text-danger">{MENDING}</span>
+          ) : (
+            <>
+              for {dossier.roll.label}
+              <span className="block text-ink2" data-testid="brew-band">
+                {formatMinutes(band.lowMin)} to {formatMinutes(band.highMin)} at {formatQuantity(trial.request.temperatureC, 'temperature', units)}
+              </span>
+            </>
+          )}
         </span>
       </div>
-      <div className="mt-3">
+      <div aria-hidden={mending} className={classes('mt-3', mending && 'opacity-20')}>
         <Band timeMin={timeMin} lowMin={band.lowMin} highMin={band.highMin} />
       </div>
     </section>

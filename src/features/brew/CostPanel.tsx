@@ -8,13 +8,12 @@ import { Quantity } from '@/ui/Quantity';
 import type { BenchPart } from './Workbench';
 
 /** What a film costs in this brew, in the one-bath and in a bought developer, from the user's own prices. */
-export function CostPanel({ inHand: { form, result } }: Pick<BenchPart, 'inHand'>) {
+export function CostPanel({ inHand: { form, shown } }: Pick<BenchPart, 'inHand'>) {
   const { form: prices, change } = useKeptForm('prices', pricesFormSchema, (kept) => kept ?? noPrices());
   const units = useSettings();
-  const sheet = result?.sheet ?? null;
-  if (sheet === null || prices === null) return null;
+  if (shown === null || prices === null) return null;
   const reels = form.scaleTo === 'tank' && typeof form.reels === 'number' ? form.reels : 1;
-  const { parts } = sheet.batch;
+  const { parts } = shown.batch;
   const cost = batchCost(parts, reels, prices);
   const currency = prices.currency.trim();
   const money = (value: number): string => `${formatNumber(value, 2)} ${currency}`;

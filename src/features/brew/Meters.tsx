@@ -2,6 +2,7 @@
 
 import { LEAST_DEVELOPING_PH, REFERENCE_BREW_PH } from '@/core/chemistry/ph/brewPh';
 import { formatNumber } from '@/core/units/quantity';
+import { classes } from '@/ui/classes';
 import { Meter } from '@/ui/Meter';
 import { percentWords, stoppedWords } from './brewWords';
 import type { BenchPart } from './Workbench';
@@ -11,10 +12,9 @@ const sourMarks = [1, 3, 5, 7, 9, 11];
 const rateMarks = [0.1, 0.2, 0.5, 1, 2];
 
 /** pH and strength as they stand, what share of each agent is ready to develop, and why a brew is stopped. */
-export function Meters({ inHand: { form, change, result } }: Pick<BenchPart, 'inHand'>) {
-  const sheet = result?.sheet ?? null;
-  if (sheet === null) return null;
-  const { solution, rate, shares, stopped, mixingLnSd, composition } = sheet;
+export function Meters({ inHand: { form, change, shown, mending } }: Pick<BenchPart, 'inHand'>) {
+  if (shown === null) return null;
+  const { solution, rate, shares, stopped, mixingLnSd, composition } = shown;
   const develops = form.use === 'film-developer' || form.use === 'paper-developer';
   const bought = composition.concentrate !== null || composition.oneBath;
   const mend = (): void => {
@@ -26,7 +26,7 @@ export function Meters({ inHand: { form, change, result } }: Pick<BenchPart, 'in
   };
   const hasSoda = form.lines.some(({ substanceId }) => substanceId === 'soda-anhydrous');
   return (
-    <section aria-label="pH and strength">
+    <section aria-label="pH and strength" className={classes(mending && 'opacity-30')}>
       {solution !== null && (
         <>
           <p className="flex items-baseline justify-between gap-3">

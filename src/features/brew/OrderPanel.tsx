@@ -4,16 +4,17 @@ import { useMemo } from 'react';
 import { mixSteps } from '@/core/brewing/mixSteps';
 import type { UnitChoice } from '@/core/units/quantity';
 import { CautionList } from '@/ui/CautionList';
+import { classes } from '@/ui/classes';
 import { stepAmountWords } from './stepWords';
 import type { BenchPart } from './Workbench';
 
 /** What goes in when, what it does, and what to mind while it does. */
-export function OrderPanel({ inHand: { result }, units }: Pick<BenchPart, 'inHand'> & { units: UnitChoice }) {
-  const batch = result?.sheet?.batch;
+export function OrderPanel({ inHand: { shown, mending }, units }: Pick<BenchPart, 'inHand'> & { units: UnitChoice }) {
+  const batch = shown?.batch;
   const steps = useMemo(() => (batch === undefined ? [] : mixSteps(batch)), [batch]);
   if (batch === undefined) return null;
   return (
-    <section aria-labelledby="order">
+    <section aria-labelledby="order" className={classes(mending && 'opacity-30')}>
       <h2 id="order">In this order</h2>
       <ol className="mt-2" aria-label="Order of mixing">
         {steps.map((step, index) => (

@@ -1,13 +1,15 @@
 'use client';
 
+import { classes } from '@/ui/classes';
 import { Quantity } from '@/ui/Quantity';
 import { thermometerWords, waitingWords, waterWords } from './brewWords';
 import type { BenchPart } from './Workbench';
 
 /** Hot and cold water to a temperature, what dissolving does to it, and how long a jug takes by itself. */
-export function WaterPanel({ inHand: { form, change, errors, result }, settings }: BenchPart) {
-  const sheet = result?.sheet ?? null;
-  const { targetC } = form;
+export function WaterPanel({ inHand: { form, change, errors, shown, mending }, settings }: BenchPart) {
+  // The words are about the temperature that the sheet was worked out for.
+  const targetC = shown?.batch.targetC ?? 0;
+  const grey = mending && 'opacity-30';
   return (
     <section aria-labelledby="water">
       <h2 id="water">Water and temperature</h2>
@@ -17,18 +19,18 @@ export function WaterPanel({ inHand: { form, change, errors, result }, settings 
         <Quantity id="coldC" label="Cold water" kind="temperature" units={settings} value={form.coldC} onChange={(coldC) => change({ coldC })} error={errors.coldC} />
         <Quantity id="roomC" label="The room" kind="temperature" units={settings} value={form.roomC} onChange={(roomC) => change({ roomC })} error={errors.roomC} />
       </div>
-      {sheet !== null && typeof targetC === 'number' && (
-        <div className="mt-3 space-y-1" data-testid="water-words">
-          {waterWords(sheet.water, targetC, settings).map((sentence) => (
+      {shown !== null && (
+        <div className={classes('mt-3 space-y-1', grey)} data-testid="water-words">
+          {waterWords(shown.water, targetC, settings).map((sentence) => (
             <p key={sentence}>{sentence}</p>
           ))}
-          {sheet.water.problem !== null && <p className="border-l-4 border-danger pl-2 text-danger">{sheet.water.problem.message}</p>}
-          {sheet.thermometer !== null && <p className="border-l-4 border-danger pl-2 text-danger">{thermometerWords(sheet.thermometer, targetC, settings)}</p>}
+          {shown.water.problem !== null && <p className="border-l-4 border-danger pl-2 text-danger">{shown.water.problem.message}</p>}
+          {shown.thermometer !== null && <p className="border-l-4 border-danger pl-2 text-danger">{thermometerWords(shown.thermometer, targetC, settings)}</p>}
         </div>
       )}
       <div className="mt-4 grid grid-cols-[132px_minmax(0,1fr)] items-end gap-4 border-t border-hair pt-3">
         <Quantity id="jugC" label="A jug now at" kind="temperature" units={settings} optional value={form.jugC === '' ? form.hotC : form.jugC} onChange={(jugC) => change({ jugC })} error={errors.jugC} />
-        {sheet !== null && typeof targetC === 'number' && <p className="pb-2 text-[14px]">{waitingWords(sheet.waiting, targetC, settings)}</p>}
+        {shown !== null && <p className={classes('pb-2 text-[14px]', grey)}>{waitingWords(shown.waiting, targetC, settings)}</p>}
       </div>
     </section>
   );

@@ -14,8 +14,7 @@ import { percentWords, rowAmountWords, rowNotes, spoonWords } from './brewWords'
 import type { BenchPart } from './Workbench';
 
 /** What goes in: per litre as the recipe says it, and in this jug as scale, cylinder and spoons can show it. */
-export function Worksheet({ inHand: { form, change, errors, result }, settings }: BenchPart) {
-  const sheet = result?.sheet ?? null;
+export function Worksheet({ inHand: { form, change, errors, result, shown, mending }, settings }: BenchPart) {
   const changeLine = (key: string, part: Partial<LineForm>): void => change((now) => ({ lines: now.lines.map((line) => (line.key === key ? { ...line, ...part } : line)) }));
   if (form.lines.length === 0) return <p className="mt-6 border-y border-hair py-4 text-ink2">{form.use === 'stop' ? 'Nothing but water.' : 'Nothing goes in yet: add the first ingredient.'}</p>;
   return (
@@ -45,7 +44,8 @@ export function Worksheet({ inHand: { form, change, errors, result }, settings }
           <Line
             key={line.key}
             line={line}
-            row={sheet?.rows.find(({ part }) => part.key === line.key) ?? null}
+            row={shown?.rows.find(({ part }) => part.key === line.key) ?? null}
+            stale={mending}
             volumeMl={result?.volumeMl ?? null}
             kit={settings.kit}
             units={settings}
@@ -62,6 +62,8 @@ export function Worksheet({ inHand: { form, change, errors, result }, settings }
 interface LineProps {
   line: LineForm;
   row: WorkedRow | null;
+  /** The row is from before what is typed. */
+  stale: boolean;
   volumeMl: number | null;
   kit: Kit;
   units: UnitChoice;
@@ -70,7 +72,7 @@ interface LineProps {
   takeOut: () => void;
 }
 
-function Line({ line, row, volumeMl, kit, units, errors, change, takeOut }: LineProps) {
+function Line({ line, row, stale, volumeMl, kit, units, errors, change, takeOut }: LineProps) {
   const error = (field: string): string | undefined => errors[`lines.${line.key}.${field}`];
   const notes = row === null || volumeMl === null ? [] : rowNotes(row, volumeMl, kit, units);
   const spoons = row?.spoons ?? null;
@@ -88,10 +90,10 @@ function Line({ line, row, volumeMl, kit, units, errors, change, takeOut }: Line
             <span className="text-[13px] text-ink2">{line.kind === 'concentrate' ? 'by dilution' : 'part of it'}</span>
           )}
         </td>
-        <td className="num py-2 text-right text-[20px] whitespace-nowrap" data-testid={`amount-${line.key}`}>
+        <td className={classes('num py-2 text-right text-[20px] whitespace-nowrap', stale && 'opacity-30')} data-testid={`amount-${line.key}`}>
           {row === null ? '–' : rowAmountWords(row, units)}
         </td>
-        <td className="hidden py-2 pl-5 text-[14px] whitespace-nowrap text-ink2 sm:table-cell">
+        <td className={classes('hidden py-2 pl-5 text-[14px] whitespace-nowrap text-ink2 sm:table-cell', stale && 'opacity-30')}>
           {spoons !== null && (
             <>
               {spoonWords(spoons)} {row?.part.how !== 'spoons' && <span className="text-[13px]">{percentWords(spoons.lnSd)}</span>}

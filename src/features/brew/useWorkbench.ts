@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { formulary, formularyRecipe } from '@/core/brewing/formulary';
 import type { Recipe } from '@/core/brewing/recipe';
-import { workbench, type Workbench } from '@/core/brewing/workbench';
+import { workbench, type Sheet, type Workbench } from '@/core/brewing/workbench';
 import { recipeOfDeveloper, reopenedWorkbench, workbenchFormSchema, type SheetFor, type WorkbenchForm } from '@/core/brewing/workbenchForm';
 import { filmFormats } from '@/core/films/filmFormats';
 import type { RecipeRecord } from '@/core/formats/records';
@@ -14,6 +14,7 @@ import { planFormInHand } from '@/core/plan/planInHand';
 import { developerName } from '@/core/plan/developerName';
 import type { Bench, RollDossier } from '@/data/queries';
 import { useKeptForm, type KeptForm } from '@/features/keeping/useKeptForm';
+import { useLast } from '@/ui/useLast';
 
 /** What a workbench is opened for: a recipe, and the roll that it serves. */
 export interface WorkbenchStart {
@@ -62,6 +63,10 @@ function plannedDeveloper({ roll, stock, plan, planDraft }: RollDossier, bench: 
 /** The workbench while it is being filled in. */
 export interface WorkbenchInHand extends KeptForm<WorkbenchForm> {
   result: Workbench | null;
+  /** The sheet; while something that was typed is wrong, the one before it, so that nothing jumps under the hands. */
+  shown: Sheet | null;
+  /** Whether the sheet on show is the one before. */
+  mending: boolean;
   /** What is wrong, by field; a field that is still empty is not marked. */
   errors: Partial<Record<string, string>>;
   /** What the first empty field asks for; null when none is empty. */
@@ -85,5 +90,7 @@ export function useWorkbench({ key, recipe, sheetFor }: WorkbenchStart, kit: Kit
     for (const problem of result?.problems ?? []) (form !== null && valueAt(form, problem.path) === '' ? empty : wrong).push(problem);
     return { errors: Object.fromEntries([...wrong].reverse().map(({ path, message }) => [path, message])), asked: empty[0]?.message ?? null };
   }, [result, form]);
-  return { ...kept, result, errors, asked };
+  const sheet = result?.sheet ?? null;
+  const shown = useLast(sheet);
+  return { ...kept, result, shown, mending: sheet === null && shown !== null, errors, asked };
 }

@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import type { Brew, Plan, Roll } from '@/core/formats/records';
 import { planFacts } from '@/core/plan/planFacts';
+import type { PlanChoices } from '@/core/plan/planForm';
 import { cautionsFor } from '@/core/safety/cautions';
 import { formatMinutes } from '@/core/units/duration';
 import type { UnitChoice } from '@/core/units/quantity';
@@ -10,11 +11,12 @@ import { pinPlan, unpinPlan } from '@/data/plans';
 import type { RollDossier } from '@/data/queries';
 import { CautionList } from '@/ui/CautionList';
 import { classes } from '@/ui/classes';
+import { useLast } from '@/ui/useLast';
 import { PinNote } from './PinNote';
 import { PlanChoicesForm } from './PlanChoices';
 import { PlanLedger } from './PlanLedger';
 import { Strategies, StrategyCurves } from './Strategies';
-import { TimeHead } from './TimeHead';
+import { MENDING, TimeHead } from './TimeHead';
 import { useTrial } from './trial';
 import type { PlanInHand } from './usePlanForm';
 import { WhatIf } from './WhatIf';
@@ -32,52 +34,59 @@ interface ChooseProps {
 /** One time, its band, its reasons, and everything that can change them. */
 export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) {
   const { study, choices } = plan;
-  const ready = study !== null && choices !== null;
+  // While a field is being mended, what stood before stays where it is, grey: nothing jumps under the hands that type.
+  const standing = useLast(choices);
+  const ready = study !== null && standing !== null;
+  const grey = choices === null ? 'opacity-30' : undefined;
   return (
     <div className="grid gap-x-12 gap-y-8 pt-3 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
       <div className="min-w-0">
         {ready ? (
-          <LiveTime plan={plan} units={units} />
-        ) : (
-          <p aria-live="polite" className="text-ink2">
-            {choices !== null ? 'Working it out.' : 'Mend what is marked, and the time comes back.'}
-          </p>
-        )}
-        {ready && (
           <>
+            <LiveTime plan={plan} standing={standing} units={units} />
             <div className="mt-4">
-              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, plan)]} />
+              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, standing)]} />
             </div>
-            <PinRow dossier={dossier} plan={plan} rolls={rolls} units={units} />
+            <PinRow dossier={dossier} plan={plan} choices={standing} rolls={rolls} units={units} />
             <Strategies plan={plan} />
           </>
+        ) : (
+          <p aria-live="polite" className="text-ink2">
+            {choices !== null ? 'Working it out.' : MENDING}
+          </p>
         )}
       </div>
       <div className="min-w-0 space-y-7">
         {ready && (
           <div>
-            <LiveChart plan={plan} />
+            <div className={grey}>
+              <LiveChart plan={plan} />
+            </div>
             <WhatIf plan={plan} units={units} />
           </div>
         )}
         <PlanChoicesForm plan={plan} jugs={jugs} units={units} />
-        {ready && <StrategyCurves plan={plan} />}
+        {ready && (
+          <div className={grey}>
+            <StrategyCurves plan={plan} />
+          </div>
+        )}
       </div>
     </div>
   );
 }
 
 /** The time with its ledger, as it stands or as it is tried out. */
-function LiveTime({ plan, units }: { plan: PlanInHand; units: UnitChoice }) {
+function LiveTime({ plan, standing, units }: { plan: PlanInHand; standing: PlanChoices; units: UnitChoice }) {
   const found = useTrial(plan.trials)?.found;
   const study = found?.glance ?? plan.study;
-  const choices = found?.choices ?? plan.choices;
-  if (study === null || choices === null) return null;
+  const choices = found?.choices ?? standing;
+  if (study === null) return null;
   return (
     <div className="contain-content">
-      <TimeHead study={study} choices={choices} current={plan.current} units={units} />
+      <TimeHead study={study} choices={choices} state={plan.choices === null ? 'mending' : plan.current ? 'current' : 'following'} units={units} />
       <div className="mt-3">
-        <PlanLedger study={study} plan={plan} units={units} />
+        <PlanLedger study={study} plan={plan} stale={plan.choices === null} units={units} />
       </div>
     </div>
   );
@@ -90,16 +99,15 @@ function LiveChart({ plan }: { plan: PlanInHand }) {
 }
 
 /** Cautions that follow from the choices, beside those that follow from the estimate. */
-function chooseCautions({ stock, roll }: RollDossier, { choices }: PlanInHand) {
-  if (choices === null) return [];
+function chooseCautions({ stock, roll }: RollDossier, choices: PlanChoices) {
   const { concentrate, oneBath, thickStand } = planFacts({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }, choices);
   return cautionsFor({ concentrate, oneBath, thickStand }, 'choose');
 }
 
 /** What is pinned now, and the act that pins the time as it stands. */
-function PinRow({ dossier, plan, rolls, units }: Omit<ChooseProps, 'jugs'>) {
-  const { study, choices, current } = plan;
-  if (study === null || choices === null) return null;
+function PinRow({ dossier, plan, choices, rolls, units }: Omit<ChooseProps, 'jugs'> & { choices: PlanChoices }) {
+  const { study, current } = plan;
+  if (study === null) return null;
   const pinnedPlan: Plan | undefined = dossier.plan?.pinned ? dossier.plan : undefined;
   const { timeMin, band, ledger } = study.estimate;
   const pin = (): void => {

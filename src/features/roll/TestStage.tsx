@@ -17,6 +17,7 @@ import { FogForm } from '@/features/tests/FogForm';
 import type { TestProps } from '@/features/tests/TestProps';
 import { testWords, testsByCost } from '@/features/tests/testWords';
 import { classes } from '@/ui/classes';
+import { useLast } from '@/ui/useLast';
 import { EvidenceList } from './EvidenceList';
 import { lowerFirst } from './ledgerWords';
 import { PinNote } from './PinNote';
@@ -46,7 +47,8 @@ const row = 'rule-row grid items-baseline gap-x-8 gap-y-1 sm:grid-cols-[minmax(0
 /** What would narrow the band, what is known already, and the tests themselves. */
 export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps) {
   const [flow, setFlow] = useState<Flow | null>(null);
-  const { study, choices, current } = plan;
+  const { study, current } = plan;
+  const choices = useLast(plan.choices);
   if (study === null || choices === null) return <p className="pt-2 text-ink2">Choose a developer first.</p>;
   const pinned = dossier.plan?.pinned ?? null;
   const { tests, enough } = study.next;
@@ -64,7 +66,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
     <div className="pt-3">
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
         <div>
-          <TimeHead study={study} choices={choices} current={current} units={units} />
+          <TimeHead study={study} choices={choices} state={plan.choices === null ? 'mending' : current ? 'current' : 'following'} units={units} />
           <div className="mt-5">
             <GradientChart study={study} />
           </div>

@@ -9,25 +9,41 @@ import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
 import { lowerFirst } from './ledgerWords';
 
+/** What stands in place of a time while something that was typed is wrong. */
+export const MENDING = 'Mend what is marked, and the time comes back.';
+
+interface TimeHeadProps {
+  study: Glance;
+  choices: PlanChoices;
+  /** Whether the time belongs to what is typed, follows in a moment, or waits for something to be mended. */
+  state: 'current' | 'following' | 'mending';
+  units: UnitChoice;
+}
+
 /** The one number, and its band to scale. */
-export function TimeHead({ study, choices, current, units }: { study: Glance; choices: PlanChoices; current: boolean; units: UnitChoice }) {
+export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
   const { timeMin, band } = study.estimate;
+  const mending = state === 'mending';
   return (
-    <div aria-live="polite" className={classes(!current && 'opacity-60')}>
+    <div aria-live="polite" className={classes(state === 'following' && 'opacity-60')}>
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
-        <span className="num text-[64px] leading-none tracking-[-.03em] sm:text-[82px]" data-testid="time">
+        <span aria-hidden={mending} className={classes('num text-[64px] leading-none tracking-[-.03em] sm:text-[82px]', mending && 'opacity-20')} data-testid="time">
           {formatMinutes(timeMin)}
         </span>
-        <div className="min-w-0">
-          <div>
-            develop at {formatQuantity(study.request.temperatureC, 'temperature', units)} in {lowerFirst(developerName(choices.developer))}
+        {mending ? (
+          <div className="min-w-0 text-danger">{MENDING}</div>
+        ) : (
+          <div className="min-w-0">
+            <div>
+              develop at {formatQuantity(study.request.temperatureC, 'temperature', units)} in {lowerFirst(developerName(choices.developer))}
+            </div>
+            <div className="text-[14px] text-ink2" data-testid="band">
+              four times in five between {formatMinutes(band.lowMin)} and {formatMinutes(band.highMin)}
+            </div>
           </div>
-          <div className="text-[14px] text-ink2" data-testid="band">
-            four times in five between {formatMinutes(band.lowMin)} and {formatMinutes(band.highMin)}
-          </div>
-        </div>
+        )}
       </div>
-      <div className="mt-3">
+      <div aria-hidden={mending} className={classes('mt-3', mending && 'opacity-20')}>
         <Band timeMin={timeMin} lowMin={band.lowMin} highMin={band.highMin} />
       </div>
     </div>
