@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addRoll, openDemo } from './bench';
+import { addRoll, openDemo, topOf } from './bench';
 
 test('fields say their range and unit, and impossible combinations explain themselves', async ({ page }) => {
   await page.goto('/rolls/new');
@@ -25,7 +25,7 @@ test('a plan that cannot be says why and keeps what was typed', async ({ page })
   await expect(page.getByText('5 to 40 °C')).toBeVisible();
   await page.getByLabel('In the tank').fill('300');
   await expect(page.getByText('300 ml does not cover 120 (roll film): it needs about 500 ml.')).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Pin/ })).toBeHidden();
+  await expect(page.getByRole('button', { name: /^Pin/ })).toBeDisabled();
   await page.getByLabel('Temperature', { exact: true }).fill('lukewarm');
   await expect(page.getByText('Temperature: give a number from 5 to 40 °C.')).toBeVisible();
   await page.reload();
@@ -35,6 +35,32 @@ test('a plan that cannot be says why and keeps what was typed', async ({ page })
   await expect(page.getByText('develop at 20.5 °C')).toBeVisible();
   await page.getByLabel('Washing soda').fill('4');
   await expect(page.getByText('Take more soda: the usual brew has 54 g/l.')).toBeVisible();
+});
+
+test('while a field is emptied and typed anew, what stood before stays in its place, grey and unpinned', async ({ page }) => {
+  await openDemo(page, '/rolls/tin-3');
+  const time = page.getByTestId('time');
+  await expect(time).toBeVisible();
+  const before = await time.textContent();
+  const pin = page.getByRole('button', { name: /^Pin/ });
+  // A field within the ledger itself: its row stays open, and the hands stay in it.
+  await page.getByRole('table', { name: 'Ledger of the development time' }).getByRole('button', { name: /^20\.0 °C/ }).click();
+  const field = page.locator('#row-temperatureC');
+  await field.focus();
+  const top = await topOf(field);
+  await field.press('Control+a');
+  await page.keyboard.press('Backspace');
+  await expect(page.getByText('Mend what is marked, and the time comes back.')).toBeVisible();
+  await expect(pin).toBeDisabled();
+  await expect(field).toBeFocused();
+  await expect(time).toHaveText(before ?? '');
+  await expect(time).toHaveAttribute('aria-hidden', 'true');
+  expect(await topOf(field)).toBeCloseTo(top, 0);
+  await page.keyboard.type('24');
+  await expect(page.getByText('develop at 24.0 °C')).toBeVisible();
+  await expect(time).not.toHaveText(before ?? '');
+  await expect(time).not.toHaveAttribute('aria-hidden', 'true');
+  await expect(pin).toBeEnabled();
 });
 
 test('a likely nitrate roll cannot be planned, and says what to do', async ({ page }) => {

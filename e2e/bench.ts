@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /** Morning at the hut: an ordinary weekday in the time zone of the tests. */
 export const MORNING = new Date('2026-11-24T09:00:00');
@@ -16,6 +16,11 @@ export async function openDemo(page: Page, path = '/'): Promise<void> {
 export async function choose(page: Page, label: string | RegExp, option: string | RegExp): Promise<void> {
   await page.getByRole('button', { name: label }).click();
   await page.getByRole('option', { name: option }).click();
+}
+
+/** Where something begins on the page, px from its top, however far the page is scrolled. */
+export async function topOf(locator: Locator): Promise<number> {
+  return locator.evaluate((element) => element.getBoundingClientRect().top + window.scrollY);
 }
 
 /** Types a roll by hand and puts it on the bench. */

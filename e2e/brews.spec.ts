@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
-import { MORNING, choose, openDemo, recordsOf } from './bench';
+import { MORNING, choose, openDemo, recordsOf, topOf } from './bench';
 
 const seconds = (text: string): number => text.split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
 const timeOf = async (page: Page): Promise<number> => seconds((await page.getByTestId('brew-time').textContent()) ?? '');
@@ -76,6 +76,51 @@ test('senseless amounts are told at their line, nothing is lost, and the sheet c
   await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
   await page.getByLabel('Volume', { exact: true }).fill('3');
   await expect(page.getByText('Volume: give a number from 20 to 100000 ml.')).toBeVisible();
+});
+
+test('while an amount is emptied, the sheet stands grey where it stood, prices stay open, and nothing can be weighed', async ({ page }) => {
+  await openCoffee(page);
+  await page.getByText('Your prices').click();
+  const price = page.getByLabel('Instant coffee', { exact: true });
+  await price.fill('9');
+  const order = page.getByRole('list', { name: 'Order of mixing' });
+  const [top, before] = [await topOf(order), await page.getByTestId('amount-line-2').textContent()];
+  await page.getByLabel('Instant coffee, in a litre').fill('');
+  await expect(page.getByText('Mend what is marked, and the time comes back.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
+  await expect(page.getByTestId('amount-line-2')).toHaveText(before ?? '');
+  await expect(price).toBeVisible();
+  // A line of error is all that comes between.
+  expect(Math.abs((await topOf(order)) - top)).toBeLessThan(60);
+  await page.getByLabel('Instant coffee, in a litre').fill('60');
+  await expect(page.getByTestId('amount-line-2')).toHaveText('33.0 g');
+  await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeEnabled();
+});
+
+test('in °F and fluid ounces: small volumes keep their figures on the workbench, the sheet and the label', async ({ page }) => {
+  await openDemo(page, '/brews/workbench?recipe=syrup');
+  await page.getByRole('button', { name: /Switch to °F and fl oz/ }).click();
+  await page.getByRole('radio', { name: 'A volume' }).click();
+  await page.getByLabel('Volume', { exact: true }).fill('16');
+  // 16 fl oz are 473 ml: 14.8 ml of concentrate, which a cylinder in steps of 1 ml shows as 15.
+  await expect(page.getByTestId('amount-line-0')).toHaveText('0.507 fl oz');
+  await page.getByLabel('Wanted').fill('70');
+  await expect(page.getByTestId('water-words')).toContainText(/at 70\.1 °F/);
+  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await page.getByRole('button', { name: 'The water is in' }).click();
+  await expect(page.getByTestId('mix-target')).toHaveText('0.507 fl oz');
+  await page.getByLabel('What went in').fill('0.6');
+  await expect(page.getByText(/More than wanted/)).toBeVisible();
+  await page.getByLabel('What went in').fill('15 ml');
+  await page.getByRole('button', { name: 'That is in' }).click();
+  await page.getByLabel('It reads').fill('70.5');
+  await page.getByRole('button', { name: 'That is in' }).click();
+  await expect(page.getByRole('row', { name: /syrup concentrate/i })).toContainText('0.507 fl oz');
+  await page.getByRole('button', { name: 'Put it among the jugs' }).click();
+  await expect(page.getByTestId('label').first()).toContainText('16.0 fl oz');
+  const { brews } = await recordsOf(page, 'aetas-demo');
+  const made = (brews as { name: string; parts: { actual: number }[]; temperatureC: number | null }[]).find(({ parts }) => parts?.[0]?.actual === 15);
+  expect(made?.temperatureC).toBeCloseTo((70.5 - 32) / 1.8, 6);
 });
 
 test('what is left of the scarcest decides the volume; unknown and animal ingredients are told for what they are', async ({ page }) => {

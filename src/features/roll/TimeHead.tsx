@@ -30,18 +30,16 @@ export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
         <span aria-hidden={mending} className={classes('num text-[64px] leading-none tracking-[-.03em] sm:text-[82px]', mending && 'opacity-20')} data-testid="time">
           {formatMinutes(timeMin)}
         </span>
-        {mending ? (
-          <div className="min-w-0 text-danger">{MENDING}</div>
-        ) : (
-          <div className="min-w-0">
-            <div>
-              develop at {formatQuantity(study.request.temperatureC, 'temperature', units)} in {lowerFirst(developerName(choices.developer))}
-            </div>
+        <div className="relative min-w-0">
+          {/* What it says instead stands in the same room, so that nothing below it moves. */}
+          {mending && <p className="absolute inset-x-0 top-0 min-w-[220px] text-danger">{MENDING}</p>}
+          <div className={classes(mending && 'invisible')}>
+            develop at {formatQuantity(study.request.temperatureC, 'temperature', units)} in {lowerFirst(developerName(choices.developer))}
             <div className="text-[14px] text-ink2" data-testid="band">
               four times in five between {formatMinutes(band.lowMin)} and {formatMinutes(band.highMin)}
             </div>
           </div>
-        )}
+        </div>
       </div>
       <div aria-hidden={mending} className={classes('mt-3', mending && 'opacity-20')}>
         <Band timeMin={timeMin} lowMin={band.lowMin} highMin={band.highMin} />
