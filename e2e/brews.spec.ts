@@ -86,7 +86,7 @@ test('while an amount is emptied, the sheet stands grey where it stood, prices s
   const order = page.getByRole('list', { name: 'Order of mixing' });
   const [top, before] = [await topOf(order), await page.getByTestId('amount-line-2').textContent()];
   await page.getByLabel('Instant coffee, in a litre').fill('');
-  await expect(page.getByText('Mend what is marked, and the time comes back.')).toBeVisible();
+  await expect(page.getByText('Fill in what is empty, and the time comes back.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
   await expect(page.getByTestId('amount-line-2')).toHaveText(before ?? '');
   await expect(price).toBeVisible();

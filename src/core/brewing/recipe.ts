@@ -4,14 +4,14 @@ import { substanceIds, substanceOf } from '../chemistry/substances';
 import { oneOf, within } from '../estimate/within';
 import { partsSchema } from '../estimate/situationSchema';
 
-/** What a recipe makes. */
+/** What a recipe makes: the name of one, and of all of them together. */
 export const recipeUses = {
-  'film-developer': 'Film developers',
-  'paper-developer': 'For paper',
-  stop: 'Stop',
-  fixer: 'Fixers',
-  'pre-bath': 'Before the developer',
-  wetting: 'Last bath',
+  'film-developer': { name: 'Film developer', group: 'Film developers' },
+  'paper-developer': { name: 'Paper developer', group: 'For paper' },
+  stop: { name: 'Stop', group: 'Stop' },
+  fixer: { name: 'Fixer', group: 'Fixers' },
+  'pre-bath': { name: 'Pre-bath', group: 'Before the developer' },
+  wetting: { name: 'Wetting bath', group: 'Last bath' },
 } as const;
 
 export type RecipeUse = keyof typeof recipeUses;

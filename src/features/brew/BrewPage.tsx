@@ -47,7 +47,7 @@ function Jug({ brew }: { brew: Brew }) {
         <div className="mb-4 flex flex-wrap items-baseline gap-x-6 gap-y-1">
           <h1>{brew.name}</h1>
           <p className="text-[13px] text-ink2">
-            {recipeUses[brew.use]} · mixed {format(brew.mixedMs, 'd MMM yyyy, HH:mm')} · code {brew.code}
+            {recipeUses[brew.use].name} · mixed {format(brew.mixedMs, 'd MMM yyyy, HH:mm')} · code {brew.code}
           </p>
         </div>
         <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_372px]">

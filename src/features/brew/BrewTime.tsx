@@ -18,12 +18,16 @@ import type { BenchPart } from './Workbench';
 /** How often the age of the roll is looked at again, ms. */
 const LOOK_AGAIN_MS = 60 * 60_000;
 
+/** What stands in place of a time while a field is still empty. */
+const FILLING = 'Fill in what is empty, and the time comes back.';
+
 /** The time that this brew would give the roll, with its band: it moves while the recipe is changed. */
-export function BrewTime({ inHand: { shown, mending }, dossier, units }: Pick<BenchPart, 'inHand'> & { dossier: RollDossier | undefined; units: UnitChoice }) {
+export function BrewTime({ inHand: { shown, mending, asked, errors }, dossier, units }: Pick<BenchPart, 'inHand'> & { dossier: RollDossier | undefined; units: UnitChoice }) {
   const nowMs = useNow(LOOK_AGAIN_MS);
   const draft = usePlanDraft(dossier?.roll.id ?? '');
   const trial = useMemo(() => (shown === null || dossier === undefined || draft === null ? null : brewTrial({ ...dossier, planDraft: draft.values }, shown, nowMs)), [shown, dossier, draft, nowMs]);
   const { estimate, current } = useTrialEstimate(trial, new Date(nowMs).getFullYear());
+  const mend = asked !== null && Object.keys(errors).length === 0 ? FILLING : MENDING;
   if (dossier === undefined) return <p className="border-b border-hair pb-4 text-[14px] text-ink2">Say for which roll it is mixed, and its time stands here and moves with the recipe.</p>;
   if (trial === null || estimate === null) {
     return (
@@ -33,7 +37,7 @@ export function BrewTime({ inHand: { shown, mending }, dossier, units }: Pick<Be
             –
           </span>
           <span className="min-w-0 flex-1 text-[14px] text-ink2">
-            {trial !== null ? 'Working it out.' : shown === null || shown.stopped !== null ? MENDING : 'Aetas gives no time for this: there is no agent in it that it follows.'}
+            {trial !== null ? 'Working it out.' : shown === null || shown.stopped !== null ? mend : 'Aetas gives no time for this: there is no agent in it that it follows.'}
           </span>
         </p>
       </section>
@@ -48,7 +52,7 @@ export function BrewTime({ inHand: { shown, mending }, dossier, units }: Pick<Be
         </span>
         <span className="min-w-0 flex-1 text-[14px]">
           {mending ? (
-            <span className="text-danger">{MENDING}</span>
+            mend
           ) : (
             <>
               for {dossier.roll.label}

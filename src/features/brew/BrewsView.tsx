@@ -45,7 +45,7 @@ export function BrewsView() {
         <OwnRecipes recipes={recipes} />
         {recipeUseIds.map((use) => (
           <section key={use} aria-labelledby={`use-${use}`} className="mt-7">
-            <h2 id={`use-${use}`}>{recipeUses[use]}</h2>
+            <h2 id={`use-${use}`}>{recipeUses[use].group}</h2>
             <ul className="mt-1">
               {formularyIds
                 .filter((id) => formulary[id].use === use)

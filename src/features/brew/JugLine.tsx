@@ -1,13 +1,12 @@
 'use client';
 
-import { lightFormat } from 'date-fns';
 import Link from 'next/link';
 import { jugState } from '@/core/brewing/keeping';
 import type { Brew } from '@/core/formats/records';
 import { formatQuantity } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
 import { classes } from '@/ui/classes';
-import { jugWords } from './jugWords';
+import { jugWords, mixedWords } from './jugWords';
 
 /** One jug: what is in it, what is left of it, and the way to its label. */
 export function JugLine({ brew, nowMs }: { brew: Brew; nowMs: number }) {
@@ -39,8 +38,4 @@ export function JugLine({ brew, nowMs }: { brew: Brew; nowMs: number }) {
       </div>
     </li>
   );
-}
-
-function mixedWords(mixedMs: number, nowMs: number): string {
-  return lightFormat(mixedMs, nowMs - mixedMs < 20 * 3_600_000 ? 'HH:mm' : 'yyyy-MM-dd');
 }

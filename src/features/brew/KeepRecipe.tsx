@@ -9,7 +9,7 @@ import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import type { BenchPart } from './Workbench';
 
-const useOptions = recipeUseIds.map((value) => ({ value, name: recipeUses[value] }));
+const useOptions = recipeUseIds.map((value) => ({ value, name: recipeUses[value].name }));
 
 /** The sheet as a recipe of one's own. */
 export function KeepRecipe({ inHand: { form, change }, ownId }: Pick<BenchPart, 'inHand'> & { ownId: string | null }) {

@@ -7,7 +7,7 @@ import { jugState } from '@/core/brewing/keeping';
 import { defaultSettings } from '@/core/formats/tables';
 import type { Bench } from '@/data/queries';
 import { amountWords, coldWords, differenceWords, rowNotes, spoonWords, stoppedWords, thermometerWords, waitWords, waitingWords, waterWords } from './brewWords';
-import { jugWords, leftWords } from './jugWords';
+import { jugWords, leftWords, mixedWords } from './jugWords';
 import { stepAmountWords, stepSpoonWords, toleranceWords } from './stepWords';
 import { workbenchStart } from './useWorkbench';
 
@@ -123,6 +123,12 @@ describe('jugs', () => {
     expect(jugWords(jugState(sampleBrew(mixedMs, { developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 50 } } }), mixedMs), mixedMs)).toBe('how it wears is not followed');
   });
   test('a stretch in its own measure', () => expect([leftWords(-5), leftWords(30 * 60_000), leftWords(3.5 * HOUR_MS), leftWords(72 * HOUR_MS)]).toEqual(['no time', '30 min', '3 h 30 min', '3 days']));
+  test('when it was mixed: the time of day, then the day, then the year as well', () => {
+    const now = new Date(2026, 10, 25, 9, 5).getTime();
+    expect(mixedWords(now - 2 * HOUR_MS, now)).toBe('07:05');
+    expect(mixedWords(now - 7 * 24 * HOUR_MS, now)).toBe('18 Nov');
+    expect(mixedWords(now - 364 * 24 * HOUR_MS, now)).toBe('26 Nov 2025');
+  });
   test('a label names what hurts, and always the general', () => {
     expect(labelHazards(sheetFor('fixer-rapid').batch.parts).join(' ')).toMatch(/Keep from acid.*Keep from alkali.*swallowed.*Keep from children/);
     expect(labelHazards([])).toEqual(['Keep from children and food. Pour away after the local rules.']);

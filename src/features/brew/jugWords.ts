@@ -21,3 +21,14 @@ export function leftWords(ms: number): string {
   if (ms < 48 * HOUR_MS) return `${Math.floor(ms / HOUR_MS)} h ${Math.floor((ms % HOUR_MS) / 60_000)} min`;
   return `${Math.round(ms / (24 * HOUR_MS))} days`;
 }
+
+/** Hours up to which a jug is told by the time of day at which it was mixed. */
+const SAME_DAY_H = 20;
+
+/** When a jug was mixed: the time within the day, the day before that, and the year where it is another. */
+export function mixedWords(mixedMs: number, nowMs: number): string {
+  const mixed = new Date(mixedMs);
+  if (nowMs - mixedMs < SAME_DAY_H * 3_600_000) return mixed.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  const sameYear = mixed.getFullYear() === new Date(nowMs).getFullYear();
+  return mixed.toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: sameYear ? undefined : 'numeric' });
+}

@@ -32,7 +32,7 @@ export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
         </span>
         <div className="relative min-w-0">
           {/* What it says instead stands in the same room, so that nothing below it moves. */}
-          {mending && <p className="absolute inset-x-0 top-0 min-w-[220px] text-danger">{MENDING}</p>}
+          {mending && <p className="absolute inset-x-0 top-0 min-w-[220px]">{MENDING}</p>}
           <div className={classes(mending && 'invisible')}>
             develop at {formatQuantity(study.request.temperatureC, 'temperature', units)} in {lowerFirst(developerName(choices.developer))}
             <div className="text-[14px] text-ink2" data-testid="band">
