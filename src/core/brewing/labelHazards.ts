@@ -9,7 +9,10 @@ const sentences: readonly (readonly [SubstanceTrait, string])[] = [
   ['alkali', 'Alkaline: gloves and eye protection.'],
   ['sulfite', 'Keep from acid: it gives off sulfur dioxide.'],
   ['ammonium', 'Keep from alkali: it gives off ammonia.'],
+  ['irritant', 'Acid: keep it from eyes and skin.'],
   ['harmful', 'Harmful when swallowed.'],
+  ['bought', 'See the safety sheet of what it was mixed from.'],
+  ['unknown', 'Holds something whose hazards are not known here.'],
 ];
 
 /**

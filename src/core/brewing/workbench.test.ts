@@ -5,6 +5,7 @@ import { molesIn } from '../chemistry/substances';
 import { ordinaryKit } from '../kit/kit';
 import { fineKit, sheetFor } from '../testing/sampleBrew';
 import { sampleParts } from '../testing/sampleParts';
+import { biohazardIn } from './animalMatter';
 import { brewRate, mixingLnSd } from './brewRate';
 import { compositionOf, developerOf, phOf } from './composition';
 import { formulary, formularyIds, formularyRecipe } from './formulary';
@@ -23,7 +24,7 @@ describe('the formulary', () => {
     expect(z.object(recipeShape).safeParse(formularyRecipe(id)).error?.issues ?? []).toEqual([]);
     const sheet = sheetFor(id);
     expect(sheet.batch.volumeMl).toBe(500);
-    expect(sheet.animal).toEqual([]);
+    expect(biohazardIn(sheet.batch.parts.map(({ name }) => name))).toEqual([]);
     expect(sheet.stopped).toBeNull();
   });
   test('what develops film is known to the estimator, except the control; baths are not', () => {
@@ -232,11 +233,6 @@ describe('bad input', () => {
     const { sheet } = workbench({ ...initialWorkbench(formulary['fixer-rapid'], null), hotC: 25, coldC: 10 }, fineKit);
     expect(sheet?.water.problem?.message).toMatch(/heat the water to \d+ °C/);
     expect(sheet?.water.plan.hotMl).toBeNull();
-  });
-  test('an animal fluid that somebody typed is named', () => {
-    const form = coffee();
-    const { sheet } = workbench({ ...form, lines: [...form.lines, { ...lineForName('Cow milk', 'line-9'), perL: 3 }] }, fineKit);
-    expect(sheet?.animal).toEqual(['Cow milk']);
   });
 });
 

@@ -11,7 +11,6 @@ import type { Batch } from './batch';
 import { brewRate, mixingLnSd } from './brewRate';
 import { compositionOf, estimableDeveloper, phOf, type Composition, type Developer } from './composition';
 import { ionisedShares, type IonisedShare } from './ionisedShares';
-import { biohazardIn } from './animalMatter';
 import type { BrewPart } from './part';
 import { readLines, type KeyedLine } from './readLines';
 import { amountPerL, lineName, unitOf } from './recipe';
@@ -67,8 +66,6 @@ export interface Sheet {
   water: WorkedWater;
   thermometer: ThermometerTrouble | null;
   waiting: Waiting;
-  /** Names in it that are of animal origin. */
-  animal: string[];
 }
 
 /** The workbench read and worked out: what is wrong, and the sheet when nothing is. */
@@ -191,7 +188,6 @@ function sheetOf(form: WorkbenchForm, lines: readonly KeyedLine[], volumeMl: num
     water,
     thermometer: thermometerTrouble(targetC, { stepC: thermometerStepC, lowC: thermometerLowC, highC: thermometerHighC }),
     waiting: waitingFor(jugC, targetC, roomC, volumeMl),
-    animal: biohazardIn(parts.map(({ name }) => name)),
   };
 }
 

@@ -13,7 +13,13 @@ export type SubstanceTrait =
   | 'ammonium'
   | 'kitchen'
   | 'infusion'
-  | 'carbonated'
+  /** Comes in a closed bottle or can that people warm. */
+  | 'sealed'
+  /** An acid strong enough to hurt eyes and skin. */
+  | 'irritant'
+  /** Comes with a safety sheet of its own. */
+  | 'bought'
+  | 'unknown'
   | 'harmful';
 
 /** What a mole of a substance brings into a solution. */
@@ -197,7 +203,7 @@ export const substances = {
     dissolved: { acids: { citric: 1 }, strongCharge: 0, strongIons: 0 },
     solubilityGPer100Ml: 145,
     spoonG: 4.3,
-    traits: ['powder', 'acid', 'kitchen'],
+    traits: ['powder', 'acid', 'irritant', 'kitchen'],
     order: 42,
     goingIn: 'Stir until it is clear.',
   }),
@@ -263,8 +269,8 @@ export const substances = {
   'ground-coffee': agent('ground-coffee', { alsoCalled: ['filter coffee'], traits: ['kitchen', 'infusion'], order: 10, goingIn: 'Brew it hot in a part of the water for 10 minutes, strain it, and let it cool.' }),
   'black-tea': agent('black-tea', { alsoCalled: ['tea'], traits: ['kitchen', 'infusion'], order: 10, goingIn: 'Steep the leaf in hot water for 15 minutes, strain it, and let it cool.' }),
   'green-tea': agent('green-tea', { alsoCalled: [], traits: ['kitchen', 'infusion'], order: 10, goingIn: 'Steep the leaf in hot water for 15 minutes, strain it, and let it cool.' }),
-  'red-wine': agent('red-wine', { alsoCalled: ['wine'], traits: ['kitchen', 'acid'], order: 12, goingIn: 'It takes the place of water.' }),
-  'dark-beer': agent('dark-beer', { alsoCalled: ['beer', 'stout'], traits: ['kitchen', 'carbonated'], order: 12, goingIn: 'Stir it flat first, in a jug of twice its volume: it foams over when soda goes in.' }),
+  'red-wine': agent('red-wine', { alsoCalled: ['wine'], traits: ['kitchen', 'acid', 'sealed'], order: 12, goingIn: 'It takes the place of water.' }),
+  'dark-beer': agent('dark-beer', { alsoCalled: ['beer', 'stout'], traits: ['kitchen', 'sealed'], order: 12, goingIn: 'Stir it flat first, in a jug of twice its volume: it foams over when soda goes in.' }),
   herb: agent('herb', { alsoCalled: ['rosemary', 'mint', 'thyme', 'nettle'], traits: ['kitchen', 'infusion'], order: 10, goingIn: 'Steep it under a lid in hot water for 30 minutes, strain it, and let it cool.' }),
   wood: agent('wood', { alsoCalled: ['bark'], traits: ['kitchen', 'infusion'], order: 10, goingIn: 'Simmer the chips in water for an hour, strain them, and let it cool.' }),
   salt: substance('Table salt, without iodine', {

@@ -24,7 +24,10 @@ describe('each rule speaks where it bites, and is silent next to it', () => {
     ['carbonate-acid', [['acid'], ['carbonate']], [['acid'], ['alkali']]],
     ['ammonium-alkali', [['alkali'], ['ammonium']], [['acid'], ['ammonium']]],
     ['sulfite-acid', [['sulfite'], ['acid']], [['sulfite'], ['carbonate']]],
-    ['sealed-can', [['carbonated']], [['kitchen'], ['carbonated']]],
+    ['sealed-can', [['sealed']], [['infusion'], ['sealed']]],
+    ['acid-eyes', [['acid', 'irritant']], [['acid']]],
+    ['safety-sheet', [['bought']], [['bought'], ['bought']]],
+    ['unknown', [['unknown']], [['kitchen'], ['unknown']]],
     ['harmful', [['harmful']], [['kitchen'], ['harmful']]],
     ['biohazard', [[], [], { animal: true }], [[], [], { animal: true, step: 'stand' }]],
     ['bleach', [[], [], { use: 'fixer', step: 'measure' }], [[], [], { use: 'stop', step: 'measure' }]],
@@ -57,9 +60,9 @@ describe('what a part is', () => {
     expect(traitsOf({ kind: 'tablets', activeMg: 1000, massG: 4.5, effervescent: true })).toEqual(['acid', 'carbonate', 'kitchen']);
     expect(traitsOf({ kind: 'tablets', activeMg: 1000, massG: 1.2, effervescent: false })).toEqual(['acid', 'kitchen']);
   });
-  test('a packet is a powder; of a concentrate and of an unknown nothing is claimed', () => {
-    expect(traitsOf({ kind: 'packet', familyId: null, packetG: 100, makesMl: 1000 })).toEqual(['powder']);
-    expect(traitsOf({ kind: 'concentrate', familyId: null })).toEqual([]);
-    expect(traitsOf({ kind: 'own' })).toEqual([]);
+  test('a packet is a powder; what was bought has its own sheet; of an unknown nothing is claimed', () => {
+    expect(traitsOf({ kind: 'packet', familyId: null, packetG: 100, makesMl: 1000 })).toEqual(['powder', 'bought']);
+    expect(traitsOf({ kind: 'concentrate', familyId: null })).toEqual(['bought']);
+    expect(traitsOf({ kind: 'own' })).toEqual(['unknown']);
   });
 });

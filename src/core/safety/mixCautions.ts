@@ -25,6 +25,9 @@ interface MixRule extends Omit<CautionNote, 'at'> {
 const meet = ({ adding, inJug }: MixMoment, one: SubstanceTrait, other: SubstanceTrait): boolean =>
   (adding.has(one) && (inJug.has(other) || adding.has(other))) || (adding.has(other) && inJug.has(one));
 
+/** What is said of anything that comes from an animal. */
+export const BIOHAZARD = 'Anything of animal origin is a biohazard: gloves, separate vessels, no open jug in the kitchen, and disinfect what touched it. Aetas offers no such recipe.';
+
 /** The cautions of mixing, each at the step where it bites. Source: common practice, no source; product safety sheets go before it. */
 export const mixRules: readonly MixRule[] = [
   { id: 'vessels', severity: 'warn', text: 'A jug and spoon for film only, from now on: they never go back to food.', when: (m) => m.step === 'water' },
@@ -34,9 +37,12 @@ export const mixRules: readonly MixRule[] = [
   { id: 'carbonate-acid', severity: 'warn', text: 'Acid and carbonate make gas: an open, tall jug, a little at a time, and no lid or cap until it is still.', when: (m) => meet(m, 'carbonate', 'acid') },
   { id: 'ammonium-alkali', severity: 'stop', text: 'Ammonium salt and alkali together give off ammonia. Do not mix these two: take one of them out of the recipe.', when: (m) => meet(m, 'ammonium', 'alkali') },
   { id: 'sulfite-acid', severity: 'warn', text: 'Sulfite or metabisulfite with acid gives off sulfur dioxide: open the window, keep your face away, and let the jug be cool.', when: (m) => (m.adding.has('sulfite') && m.adding.has('acid')) || (meet(m, 'sulfite', 'acid')) },
-  { id: 'sealed-can', severity: 'warn', text: 'Open the can or bottle before you warm it: sealed, it bursts.', when: (m) => m.adding.has('carbonated') || m.adding.has('infusion') },
+  { id: 'sealed-can', severity: 'warn', text: 'Open the can or bottle before you warm it: sealed, it bursts.', when: (m) => m.adding.has('sealed') },
+  { id: 'acid-eyes', severity: 'warn', text: 'Acid: gloves and eye protection, and the powder away from your face. Rinse splashes with much water.', when: (m) => m.adding.has('irritant') && !m.inJug.has('irritant') },
+  { id: 'safety-sheet', severity: 'warn', text: 'Gloves, eye protection and fresh air. Its own safety sheet goes before all that is said here: read it first.', when: (m) => m.adding.has('bought') && !m.inJug.has('bought') },
+  { id: 'unknown', severity: 'warn', text: 'Aetas does not know this one, nor what it gives off with the others: read up on it before it goes in.', when: (m) => m.adding.has('unknown') },
   { id: 'harmful', severity: 'note', text: 'Harmful when swallowed: away from food and children, and wash your hands.', when: (m) => m.adding.has('harmful') },
-  { id: 'biohazard', severity: 'warn', text: 'Anything of animal origin is a biohazard: gloves, separate vessels, no open jug in the kitchen, and disinfect what touched it. Aetas offers no such recipe.', when: (m) => m.animal && m.step === 'part' },
+  { id: 'biohazard', severity: 'warn', text: BIOHAZARD, when: (m) => m.animal && m.step === 'part' },
   { id: 'bleach', severity: 'warn', text: 'Never let fixer meet chlorine bleach.', when: (m) => m.use === 'fixer' && m.step === 'measure' },
   { id: 'label', severity: 'warn', text: 'Label it now: what it is, when, and “not a drink”. Out of reach of children.', when: (m) => m.step === 'measure' },
 ];
@@ -49,10 +55,11 @@ export function traitsOf(makeup: Makeup): SubstanceTrait[] {
     case 'tablets':
       return makeup.effervescent ? ['acid', 'carbonate', 'kitchen'] : ['acid', 'kitchen'];
     case 'packet':
-      return ['powder'];
+      return ['powder', 'bought'];
     case 'concentrate':
+      return ['bought'];
     case 'own':
-      return [];
+      return ['unknown'];
   }
 }
 

@@ -1,6 +1,10 @@
 import { describe, expect, test } from 'vitest';
 import { mixSteps } from '@/core/brewing/mixSteps';
+import { formulary } from '@/core/brewing/formulary';
 import { labelHazards } from '@/core/brewing/labelHazards';
+import { workbench } from '@/core/brewing/workbench';
+import { initialWorkbench, lineForName } from '@/core/brewing/workbenchForm';
+import { BIOHAZARD } from '@/core/safety/mixCautions';
 import { ordinaryKit } from '@/core/kit/kit';
 import { sampleBrew, sheetFor } from '@/core/testing/sampleBrew';
 import { jugState } from '@/core/brewing/keeping';
@@ -59,6 +63,13 @@ describe('what a row says', () => {
     expect(notesOf('coffee-standard', { sodaForm: 'oven' })).toEqual([expect.stringMatching(/^From 43 g of baking soda\. .*200 °C/)]);
     expect(notesOf('coffee-standard', { ascorbicForm: 'effervescent' })).toEqual([expect.stringMatching(/eats 6\.\d g of washing soda/)]);
     expect(notesOf('mq-packet')).toEqual(['50 % of the packet.']);
+  });
+  test('an animal fluid that somebody typed is a biohazard at its own line', () => {
+    const form = initialWorkbench(formulary['coffee-standard'], null);
+    const { sheet } = workbench({ ...form, lines: [...form.lines, { ...lineForName('Cow milk', 'line-9'), perL: 3 }] }, ordinaryKit);
+    const notes = sheet?.rows.map((row) => rowNotes(row, 500, ordinaryKit, metric).filter(({ bad }) => bad).map(({ text }) => text)) ?? [];
+    expect(notes.at(-1)).toContain(BIOHAZARD);
+    expect(notes.slice(0, -1).flat()).not.toContain(BIOHAZARD);
   });
   test('a brew that is stopped says why and how to mend it', () => {
     expect(stoppedWords({ ph: 7.2, bakingSoda: true, mendSodaGPerL: 54 })).toMatch(/about pH 7.2.*Baking soda is not washing soda/);
@@ -131,6 +142,8 @@ describe('jugs', () => {
   });
   test('a label names what hurts, and always the general', () => {
     expect(labelHazards(sheetFor('fixer-rapid').batch.parts).join(' ')).toMatch(/Keep from acid.*Keep from alkali.*swallowed.*Keep from children/);
+    expect(labelHazards(sheetFor('syrup').batch.parts)[0]).toBe('See the safety sheet of what it was mixed from.');
+    expect(labelHazards(sheetFor('stop-citric').batch.parts)[0]).toBe('Acid: keep it from eyes and skin.');
     expect(labelHazards([])).toEqual(['Keep from children and food. Pour away after the local rules.']);
   });
 });

@@ -1,5 +1,6 @@
 import { LEAST_DEVELOPING_PH } from '@/core/chemistry/ph/brewPh';
 import { OVEN_RECIPE } from '@/core/chemistry/sodas';
+import { biohazardIn } from '@/core/brewing/animalMatter';
 import type { Difference } from '@/core/brewing/finishMix';
 import type { BrewPart } from '@/core/brewing/part';
 import type { Spoonful } from '@/core/brewing/spoons';
@@ -9,6 +10,7 @@ import type { WorkedWater } from '@/core/brewing/waterPlan';
 import type { ThermometerTrouble } from '@/core/kit/readable';
 import type { Kit } from '@/core/kit/kit';
 import { decimalsOf } from '@/core/kit/readable';
+import { BIOHAZARD } from '@/core/safety/mixCautions';
 import type { Waiting } from '@/core/thermal/jugCooling';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { threeFigures } from '@/core/units/threeFigures';
@@ -73,6 +75,7 @@ export function rowNotes({ part, coarse, undissolved, ovenBakingG, tabletsEatSod
   if (ovenBakingG !== null) notes.push({ bad: false, text: `From ${formatNumber(ovenBakingG, 0)} g of baking soda. ${OVEN_RECIPE}` });
   if (tabletsEatSodaG !== null && tabletsEatSodaG >= 0.1) notes.push({ bad: false, text: `Their citric acid eats ${formatNumber(tabletsEatSodaG, 1)} g of washing soda; the pH beside reckons with it.` });
   if (part.makeup.kind === 'packet') notes.push({ bad: false, text: `${formatNumber((part.target / part.makeup.packetG) * 100, 0)} % of the packet.` });
+  if (biohazardIn([part.name]).length > 0) notes.push({ bad: true, text: BIOHAZARD });
   if (part.makeup.kind === 'own') notes.push({ bad: false, text: 'Aetas does not know this one: it is weighed and recorded, and counts for nothing in pH and time.' });
   return notes;
 }

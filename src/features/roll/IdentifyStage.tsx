@@ -32,7 +32,8 @@ export function IdentifyStage({ dossier, study, units, nowYear, onDone }: { doss
   return (
     <div className="space-y-7 pt-3">
       <CautionList cautions={cautions} />
-      {cautions.length === 0 && study !== null && <MissingFacts study={study} />}
+      {/* Its room is kept until it comes, so that nothing below moves away under the hands. */}
+      {cautions.length === 0 && <div className="min-h-11 sm:min-h-[22px]">{study !== null && <MissingFacts study={study} />}</div>}
       <DatingPanel dossier={dossier} units={units} nowYear={nowYear} />
       <StoragePanel dossier={dossier} units={units} nowYear={nowYear} />
       <ConditionPanel dossier={dossier} />
