@@ -1,5 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
+import jsQR from 'jsqr';
+import { PNG } from 'pngjs';
 import { MORNING, choose, openDemo, recordsOf, topOf } from './bench';
 
 const seconds = (text: string): number => text.split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
@@ -331,4 +333,43 @@ test('a recipe begun from nothing, with prices, prints on one page', async ({ pa
   await expect(page.getByRole('heading', { level: 1, name: 'Hut stout' })).toBeVisible();
   const printed = (await page.pdf({ format: 'A4' })).toString('latin1');
   expect(printed.match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
+});
+
+test('the code on a label reads back as the label, by a reader that is not ours', async ({ page }) => {
+  await openDemo(page, '/brews/brew-portraits');
+  const code = page.getByRole('img', { name: 'The label as a code to scan' }).first();
+  await code.evaluate((svg) => svg.setAttribute('style', 'position:fixed;inset:0;width:600px;height:600px;padding:40px;background:#fff;z-index:9'));
+  const { data, width, height } = PNG.sync.read(await code.screenshot());
+  const read = jsQR(new Uint8ClampedArray(data), width, height)?.data ?? '';
+  const { brews } = await recordsOf(page, 'aetas-demo');
+  const brew = (brews as { id: string; code: string; parts: { name: string }[] }[]).find(({ id }) => id === 'brew-portraits');
+  expect(read).toMatch(new RegExp(`^${brew?.code} Hut coffee\\nmixed .*300 ml\\n`));
+  for (const { name } of brew?.parts ?? [{ name: 'lost' }]) expect(read).toContain(name);
+  expect(read).toMatch(/NOT A DRINK$/);
+});
+
+test('the workbench is worked by keys alone: amounts, soda, spoons, another ingredient, and on to the weighing', async ({ page }) => {
+  await openCoffee(page);
+  const before = await timeOf(page);
+  await page.getByLabel('Instant coffee, in a litre').focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('30');
+  await expect(page.getByTestId('amount-line-2')).toHaveText('16.5 g');
+  await expect.poll(() => timeOf(page)).toBeGreaterThan(before);
+  await page.getByRole('button', { name: 'Which soda is it' }).focus();
+  // What is typed at once is meant for the list, and presses no key of the page.
+  await page.keyboard.press('Space');
+  await page.keyboard.type('soda cry');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('amount-line-0')).toHaveText('80.2 g');
+  await page.getByRole('combobox', { name: 'Add an ingredient' }).focus();
+  await page.keyboard.type('bromide');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Potassium bromide, in a litre')).toBeVisible();
+  await page.getByLabel('Potassium bromide, in a litre').focus();
+  await page.keyboard.type('1');
+  await expect(page.getByTestId('amount-line-3')).toHaveText('0.55 g');
+  await page.getByLabel('Potassium bromide, in a litre').blur();
+  await page.keyboard.press('s');
+  await expect(page.getByRole('heading', { name: 'Water first' })).toBeVisible();
 });
