@@ -20,12 +20,13 @@ export function Segments<T extends string>({ id, label, value, options, onChange
     <div className="min-w-0">
       <RadioGroup id={id} value={value} onChange={(next: T | null) => next !== null && onChange(next)}>
         <Label className="font-[620]">{label}</Label>
-        <div className="mt-1 flex flex-wrap border border-edge">
+        {/* Every option carries its own border and lies over its neighbour’s, so that rows that wrap close as well. */}
+        <div className="mt-1 flex flex-wrap pt-px pl-px">
           {options.map((option) => (
             <Radio
               key={option.value}
               value={option.value}
-              className="min-h-10 flex-1 cursor-pointer border-edge px-3 py-2 text-center whitespace-nowrap not-first:border-l data-checked:bg-ink data-checked:font-[620] data-checked:text-ground focus:outline-none data-focus:outline-2 data-focus:outline-offset-2 data-focus:outline-[var(--focus)]"
+              className="-mt-px -ml-px min-h-[42px] flex-1 cursor-pointer border border-edge px-3 py-2 text-center whitespace-nowrap data-checked:bg-ink data-checked:font-[620] data-checked:text-ground focus:outline-none data-focus:outline-2 data-focus:outline-offset-2 data-focus:outline-[var(--focus)]"
             >
               {option.name}
             </Radio>

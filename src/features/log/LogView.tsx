@@ -9,6 +9,8 @@ import { contrastGrades, fogGrades } from '@/core/outcome/grades';
 import { runProgress } from '@/core/schedule/runState';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { useLog, type LogEntry } from '@/data/queries';
+import { lowerFirst } from '@/features/roll/ledgerWords';
+import { classes } from '@/ui/classes';
 import { Empty, TinPicture } from '@/ui/Empty';
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic } });
@@ -51,8 +53,24 @@ function lineOf({ run, roll, stock, verdict }: LogEntry): LogLine {
   };
 }
 
+function dayOf({ startedMs }: LogLine): string {
+  return format(startedMs, 'd MMM yyyy');
+}
+
+function Verdict({ line: { verdict, note } }: { line: LogLine }) {
+  return (
+    <>
+      {verdict}
+      {note !== '' && <span className="block max-w-[34ch] text-[13px] text-ink2">{note}</span>}
+    </>
+  );
+}
+
+/** Columns that a phone has no room for: what they hold stands under the roll and its time. */
+const WIDE_ONLY = ['startedMs', 'developer', 'developedS', 'verdict'];
+
 const columns: ColumnDef<typeof features, LogLine>[] = [
-  { accessorKey: 'startedMs', header: 'When', sortFn: 'basic', cell: ({ row }) => <span className="whitespace-nowrap">{format(row.original.startedMs, 'd MMM yyyy')}</span> },
+  { accessorKey: 'startedMs', header: 'When', sortFn: 'basic', cell: ({ row }) => <span className="whitespace-nowrap">{dayOf(row.original)}</span> },
   {
     accessorKey: 'roll',
     header: 'Roll',
@@ -62,7 +80,16 @@ const columns: ColumnDef<typeof features, LogLine>[] = [
         <Link href={`/rolls/${row.original.rollId}`} className="num text-ink no-underline hover:underline">
           {row.original.roll}
         </Link>
-        <span className="block text-[13px] text-ink2">{row.original.film}</span>
+        <span className="block text-[13px] text-ink2">
+          {row.original.film}
+          <span className="sm:hidden">
+            {' '}
+            in {lowerFirst(row.original.developer)}, {dayOf(row.original)}
+          </span>
+        </span>
+        <span className="mt-1 block text-[14px] sm:hidden">
+          <Verdict line={row.original} />
+        </span>
       </>
     ),
   },
@@ -74,7 +101,8 @@ const columns: ColumnDef<typeof features, LogLine>[] = [
     cell: ({ row }) => (
       <>
         <span className="num text-[17px]">{formatMinutes(row.original.plannedMin)}</span>
-        <span className="block text-[13px] text-ink2">{row.original.band}</span>
+        <span className="block text-[13px] whitespace-nowrap text-ink2">{row.original.band}</span>
+        {row.original.developedS !== null && <span className="block text-[13px] sm:hidden">took {formatDuration(row.original.developedS)}</span>}
       </>
     ),
   },
@@ -83,12 +111,7 @@ const columns: ColumnDef<typeof features, LogLine>[] = [
     accessorKey: 'verdict',
     header: 'Verdict',
     sortFn: 'alphanumeric',
-    cell: ({ row }) => (
-      <>
-        {row.original.verdict}
-        {row.original.note !== '' && <span className="block max-w-[34ch] text-[13px] text-ink2">{row.original.note}</span>}
-      </>
-    ),
+    cell: ({ row }) => <Verdict line={row.original} />,
   },
 ];
 
@@ -112,7 +135,7 @@ export function LogView() {
                   {group.headers.map((header) => {
                     const sorted = header.column.getIsSorted();
                     return (
-                      <th key={header.id} scope="col" aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'} className="pr-5 pb-2 text-[13px] font-normal text-ink2">
+                      <th key={header.id} scope="col" aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'} className={classes('pr-5 pb-2 text-[13px] font-normal text-ink2', WIDE_ONLY.includes(header.column.id) && 'hidden sm:table-cell')}>
                         <button type="button" className="inline-flex min-h-7 items-center gap-1 hover:underline" onClick={header.column.getToggleSortingHandler()}>
                           <table.FlexRender header={header} />
                           {sorted === 'asc' && <ArrowUp aria-hidden size={14} />}
@@ -128,7 +151,7 @@ export function LogView() {
               {table.getRowModel().rows.map((row) => (
                 <tr key={row.id} className="border-t border-hair align-top">
                   {row.getAllCells().map((cell) => (
-                    <td key={cell.id} className="py-2.5 pr-5">
+                    <td key={cell.id} className={classes('py-2.5 pr-5 last:pr-0', WIDE_ONLY.includes(cell.column.id) && 'hidden sm:table-cell')}>
                       <table.FlexRender cell={cell} />
                     </td>
                   ))}

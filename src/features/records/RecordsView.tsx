@@ -3,8 +3,6 @@
 import { format } from 'date-fns';
 import { useEffect, useState } from 'react';
 import type { Problem } from '@/core/result';
-import type { Records } from '@/core/formats/records';
-import { tableNames } from '@/core/formats/tables';
 import { benchName, chooseBench, type BenchName } from '@/data/benchName';
 import { importRecords, wipeRecords } from '@/data/backups';
 import { useLastSafekeeping, useRecordCounts } from '@/data/queries';
@@ -13,11 +11,10 @@ import { download } from '@/features/files/download';
 import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
 import { coreWorker } from '@/workers/core';
+import { recordCountWords } from './recordWords';
 
 /** Largest file that is read, bytes: far above a lifetime of rolls, far below what hangs a tab. */
 const LARGEST_FILE_BYTES = 64 * 1024 * 1024;
-
-const tableWords: Record<keyof Records, string> = { settings: 'settings', stocks: 'films', rolls: 'rolls', brews: 'brews', plans: 'plans', runs: 'runs', verdicts: 'verdicts', drafts: 'unfinished forms', photos: 'photographs', evidence: 'tests and chart times', recipes: 'recipes', mixes: 'mixings' };
 
 /** Everything on the bench as one file: out, in, and away. */
 export function RecordsView() {
@@ -51,7 +48,7 @@ export function RecordsView() {
     <div className="max-w-[760px] space-y-8">
       <div>
         <h1>Records</h1>
-        <p className="mt-1 text-ink2">{counts === undefined ? '' : `On this bench: ${tableNames.filter((name) => name !== 'settings').map((name) => `${counts[name]} ${tableWords[name]}`).join(', ')}.`}</p>
+        <p className="mt-1 text-ink2">{counts === undefined ? '' : recordCountWords(counts)}</p>
       </div>
       <Part title="Save a file" words="Everything on this bench as one JSON file that people and programs can read. Records live in this browser only, so save one now and then.">
         <button type="button" className="act act-primary" onClick={() => void save()}>

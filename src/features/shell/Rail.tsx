@@ -25,7 +25,7 @@ export function Rail() {
         <Link href="/" className="num text-[20px] font-[640] text-ink no-underline sm:mr-3">
           Aetas
         </Link>
-        <nav aria-label="Places" className="order-last flex w-full gap-x-5 overflow-x-auto sm:order-none sm:w-auto sm:gap-x-6">
+        <nav aria-label="Places" className="order-last flex w-full justify-between gap-x-2 overflow-x-auto text-[13.5px] sm:order-none sm:w-auto sm:justify-start sm:gap-x-6 sm:text-[length:inherit]">
           {places.map(({ href, name, match }) => (
             <Link
               key={href}
