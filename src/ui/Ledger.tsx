@@ -37,13 +37,13 @@ export function Ledger({ lines, total, stale = false }: LedgerProps) {
           <th scope="col" className="py-1 font-normal">
             Reason
           </th>
-          <th scope="col" className="w-[64px] py-1 text-right font-normal">
+          <th scope="col" className="w-[54px] py-1 text-right font-normal sm:w-[64px]">
             Ratio
           </th>
-          <th scope="col" className="w-[72px] py-1 text-right font-normal">
+          <th scope="col" className="w-[54px] py-1 text-right font-normal sm:w-[72px]">
             Time
           </th>
-          <th scope="col" className="w-[64px] py-1 pl-4 font-normal sm:w-[96px]">
+          <th scope="col" className="w-[56px] py-1 pl-3 font-normal sm:w-[96px] sm:pl-4">
             Doubt
           </th>
         </tr>
@@ -65,7 +65,7 @@ export function Ledger({ lines, total, stale = false }: LedgerProps) {
                 </td>
                 <td className={figure('num py-1.5 text-right whitespace-nowrap')}>{line.ratio}</td>
                 <td className={figure('py-1.5 text-right')}>{line.time}</td>
-                <td className={figure('py-1.5 pl-4')}>
+                <td className={figure('py-1.5 pl-3 sm:pl-4')}>
                   <span className="sr-only">{Math.round(line.share * 100)} % of the doubt</span>
                   <span aria-hidden className="relative block h-[7px] bg-hair">
                     <span className="absolute inset-y-0 left-0 bg-ink2" style={{ width: `${line.share * 100}%` }} />
@@ -90,7 +90,7 @@ export function Ledger({ lines, total, stale = false }: LedgerProps) {
           </th>
           <td className={figure('num py-2 text-right whitespace-nowrap')}>{total.ratio}</td>
           <td className={figure('py-2 text-right')}>{total.time}</td>
-          <td className="py-2 pl-4 text-[13px] font-normal text-ink2">share of it</td>
+          <td className="py-2 pl-3 text-[13px] leading-tight font-normal text-ink2 sm:pl-4">share of it</td>
         </tr>
       </tfoot>
     </table>
