@@ -33,7 +33,7 @@ export function PhotosPanel({ rollId }: { rollId: string }) {
         {photos.map((photo) => (
           <li key={photo.id}>
             {/* Kept as text in the browser's own records: there is nothing for an image server to do. */}
-            <img src={photo.jpeg} alt={`Photograph ${photo.name}`} width={photo.widthPx} height={photo.heightPx} className="h-36 w-auto border border-edge" />
+            <img src={photo.jpeg} decoding="async" alt={`Photograph ${photo.name}`} width={photo.widthPx} height={photo.heightPx} className="h-36 w-auto border border-edge" />
             <button
               type="button"
               className="act-plain text-[13px] text-ink2"
