@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { brewPartSchema } from './part';
 import { batchSchema } from './batch';
@@ -42,6 +43,35 @@ describe('the order of mixing (common practice)', () => {
     const list = ids(mixSteps(made));
     expect(new Set(list).size).toBe(list.length);
     expect(batchSchema.safeParse(made).error?.issues ?? []).toEqual([]);
+  });
+});
+
+describe('taps, in whatever order', () => {
+  const anyTap: fc.Arbitrary<MixEvent> = fc.oneof(
+    { weight: 4, arbitrary: fc.record({ id: fc.constantFrom(...ids(steps), 'part:gone'), amount: fc.option(fc.double({ min: 0, max: 5000, noNaN: true })) }).map(({ id, amount }) => done(id, amount)) },
+    { weight: 1, arbitrary: fc.constant<MixEvent>({ kind: 'undo', atMs: NOW }) },
+  );
+  test('what is done is always the beginning of the way; a second tap counts for nothing; undo takes the last one back', () => {
+    fc.assert(
+      fc.property(fc.array(anyTap, { maxLength: 40 }), (taps) => {
+        const { done: made, stepIndex, step } = mixProgress(steps, taps);
+        expect(made.map(({ stepId }) => stepId)).toEqual(ids(steps).slice(0, stepIndex));
+        expect(step).toBe(steps[stepIndex] ?? null);
+        const last = made.at(-1);
+        if (last !== undefined) expect(mixProgress(steps, [...taps, last]).stepIndex).toBe(stepIndex);
+        expect(mixProgress(steps, [...taps, { kind: 'undo', atMs: NOW }]).stepIndex).toBe(Math.max(0, stepIndex - 1));
+      }),
+    );
+  });
+  test('wherever it stands, it can be bottled: what was not weighed counts as laid out', () => {
+    fc.assert(
+      fc.property(fc.nat({ max: steps.length }), (count) => {
+        const taps = steps.slice(0, count).map((step) => done(step.id, step.target));
+        const made = finishMix(batch, mixProgress(steps, taps));
+        expect(made.parts.map(({ actual, target }) => (actual ?? target) / target)).toEqual(made.parts.map(() => 1));
+        expect(made.developer).toEqual(finishMix(batch, mixProgress(steps, [])).developer);
+      }),
+    );
   });
 });
 

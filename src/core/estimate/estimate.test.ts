@@ -109,6 +109,11 @@ describe('honesty of the band', () => {
   });
 });
 
+/** Where a stay was, without when. */
+function place({ temperatureC, temperatureSdC, humid }: { temperatureC: number; temperatureSdC: number; humid: boolean } = { temperatureC: 21, temperatureSdC: 0, humid: false }) {
+  return { temperatureC, temperatureSdC, humid };
+}
+
 describe('old film', () => {
   const old = roomYears(31);
   test('Hold keeps the fresh-film time and says what gradient that leaves', () => {
@@ -139,6 +144,27 @@ describe('old film', () => {
     const found = estimate(sampleRequest({ age: { ...old, sinceExposure: [{ years: 30, temperatureC: 21 }] } }));
     expect(found.imageLossStops.value).toBeCloseTo(0.065 * 31 + 0.9, 9);
     expect(found.exposureIndex.value).toBeCloseTo(400 / 2 ** (0.065 * 31), 6);
+  });
+  test('a roll of which the year is certain ages like the plain years of its storage', () => {
+    const stays = [
+      { temperatureC: 12, temperatureSdC: 2, humid: false, untilYear: 1998 },
+      { temperatureC: 30, temperatureSdC: 3, humid: true, untilYear: null },
+    ];
+    // Made in 1977, fresh for three years: 18 years in the cellar, then 28 under a humid roof.
+    const dated = estimate(sampleRequest({ age: { dated: { made: [{ year: 1977, weight: 1 }], stays, nowYear: 2026 } }, strategy: { id: 'extend' } }));
+    const plain = estimate(sampleRequest({ age: { storage: [{ years: 18, ...place(stays[0]) }, { years: 28, ...place(stays[1]) }] }, strategy: { id: 'extend' } }));
+    expect(dated.timeMin).toBeCloseTo(plain.timeMin, 9);
+    expect(dated.lnSd).toBeCloseTo(plain.lnSd, 9);
+    expect(dated.exposureIndex).toEqual(plain.exposureIndex);
+  });
+  test('two possible years lie between each of them, and leave a wider band than either', () => {
+    const stays = [{ temperatureC: 21, temperatureSdC: 1, humid: false, untilYear: null }];
+    const of = (...years: number[]) => estimate(sampleRequest({ age: { dated: { made: years.map((year) => ({ year, weight: 1 / years.length })), stays, nowYear: 2026 } }, strategy: { id: 'extend' } }));
+    const [old, young, either] = [of(1960), of(1990), of(1960, 1990)];
+    expect(either.imageLossStops.value).toBeLessThan(old.imageLossStops.value);
+    expect(either.imageLossStops.value).toBeGreaterThan(young.imageLossStops.value);
+    const width = ({ imageLossStops: { low, high, value } }: typeof old): number => (high - low) / value;
+    expect(width(either)).toBeGreaterThan(Math.max(width(old), width(young)));
   });
   test('an unreachable target is said so, with the best there is', () => {
     const answer = estimate(sampleRequest({ film: { familyId: 'colour-negative-current', iso: 200 }, target: { purpose: 'diffusion', pushStops: 3 } }));
