@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { demoRecords } from './demoRecords';
 import { BACKUP_FORMAT, readBackup, writeBackup } from '@/core/formats/backup';
@@ -47,6 +48,40 @@ describe('a damaged, foreign or newer file is refused whole, with the path to th
     if (path !== '') expect(found.map((fault) => fault.path)).toContain(path);
     expect(found.map((fault) => fault.message).join(' ')).toMatch(sentence);
   });
+});
+
+/** Puts a value, or a hole, somewhere into a tree; the turns choose the way down. */
+function disturb(node: unknown, turns: readonly number[], value: unknown): void {
+  const [turn = 0, ...rest] = turns;
+  if (typeof node !== 'object' || node === null) return;
+  const keys = Object.keys(node);
+  const key = keys[turn % Math.max(1, keys.length)];
+  if (key === undefined) return;
+  const child = (node as Record<string, unknown>)[key];
+  if (rest.length > 0 && typeof child === 'object' && child !== null && Object.keys(child).length > 0) return disturb(child, rest, value);
+  if (value === undefined) delete (node as Record<string, unknown>)[key];
+  else Object.assign(node, { [key]: value });
+}
+
+test('wherever a file is disturbed, it is taken as what it says or refused in sentences with paths, and nothing is thrown', () => {
+  let refused = 0;
+  fc.assert(
+    fc.property(fc.array(fc.nat(40), { minLength: 1, maxLength: 7 }), fc.option(fc.jsonValue(), { nil: undefined }), (turns, value) => {
+      const file = damaged((whole) => disturb(whole, turns, value));
+      const read = readBackup(file);
+      if (read.ok) {
+        expect(readBackup(writeBackup(read.value, 'again'))).toEqual(read);
+        return;
+      }
+      refused += 1;
+      for (const { path, message } of read.problems) {
+        expect(typeof path).toBe('string');
+        expect(message.length).toBeGreaterThan(8);
+      }
+    }),
+    { numRuns: 120 },
+  );
+  expect(refused).toBeGreaterThan(60);
 });
 
 describe('migrations', () => {

@@ -1,0 +1,82 @@
+import { beforeAll, describe, expect, test } from 'vitest';
+import { noRecords } from '@/core/formats/tables';
+import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
+import { readPlanForm } from '@/core/plan/planForm';
+import { planFormInHand } from '@/core/plan/planInHand';
+import { demoRecords } from '@/data/demo/demoRecords';
+import { coreApi } from './coreApi';
+
+const NOW = Date.UTC(2026, 10, 24, 9);
+const YEAR = 2026;
+const records = demoRecords(NOW);
+
+/** What the page of a demo roll asks for when it opens. */
+function asked(rollId: string) {
+  const roll = records.rolls.find(({ id }) => id === rollId);
+  const stock = records.stocks.find(({ id }) => id === roll?.stockId);
+  if (roll === undefined || stock === undefined) throw new Error(`There is no ${rollId}.`);
+  const choices = readPlanForm(planFormInHand(roll, stock, undefined, undefined), roll, records.brews);
+  if (!choices.ok) throw new Error(choices.problems.map(({ message }) => message).join(' '));
+  return { roll, stock, choices: choices.value, request: estimateRequestFor(roll, stock, choices.value, null, NOW) };
+}
+
+const width = ({ lowMin, highMin }: { lowMin: number; highMin: number }): number => Math.log(highMin / lowMin);
+
+describe('what pages ask of the worker, on the demo bench', () => {
+  const { request } = asked('tin-3');
+  beforeAll(() => coreApi.learn(records, YEAR));
+
+  test('what the bench has learned narrows the band, and is listed, nearest first', () => {
+    const learned = coreApi.study(request, []);
+    coreApi.learn(noRecords(), YEAR);
+    const blank = coreApi.study(request, []);
+    coreApi.learn(records, YEAR);
+    expect(blank.listed).toEqual([]);
+    expect(learned.listed.length).toBeGreaterThan(5);
+    expect(width(learned.estimate.band)).toBeLessThan(0.8 * width(blank.estimate.band));
+    expect(learned.effects.map(({ pieceId }) => pieceId).sort()).toEqual(learned.listed.map(({ evidence }) => evidence.id).sort());
+  });
+  test('with every piece switched off it is the prior again', () => {
+    const muted = records.verdicts.map(({ id }) => id).concat(records.evidence.map(({ id }) => id));
+    const off = coreApi.study(request, muted).estimate;
+    coreApi.learn(noRecords(), YEAR);
+    const blank = coreApi.study(request, []).estimate;
+    coreApi.learn(records, YEAR);
+    expect(off.timeMin).toBeCloseTo(blank.timeMin, 6);
+    expect(off.lnSd).toBeCloseTo(blank.lnSd, 6);
+  });
+  test('a glance is the study’s estimate and curve, without the rest', () => {
+    const { estimate, curve, marks } = coreApi.study(request, []);
+    expect(coreApi.glance(request, [])).toMatchObject({ estimate, curve, marks });
+  });
+  test('the same question has the same answer, whatever was asked in between', () => {
+    const first = coreApi.study(request, []);
+    for (let temperatureC = 16; temperatureC < 30; temperatureC++) coreApi.glance({ ...request, temperatureC }, []);
+    for (const { id } of records.verdicts) coreApi.glance(request, [id]);
+    expect(coreApi.study(request, [])).toEqual(first);
+  });
+  test('the bench shows what is pinned, and else the time that the roll’s own page shows', () => {
+    const kinds = new Set<boolean>();
+    for (const roll of records.rolls) {
+      const stock = records.stocks.find(({ id }) => id === roll.stockId);
+      const plan = records.plans.find(({ rollId }) => rollId === roll.id);
+      if (stock === undefined) throw new Error('A roll without a film.');
+      const choices = readPlanForm(planFormInHand(roll, stock, plan, undefined), roll, records.brews);
+      const [bench] = coreApi.benchTimes([{ roll, stock, plan, planDraft: undefined }], records.brews, NOW);
+      if (bench === undefined || !choices.ok) {
+        expect([bench, choices.ok], roll.id).toEqual([undefined, false]);
+        continue;
+      }
+      kinds.add(bench.pinned);
+      const brew = records.brews.find(({ id }) => id === choices.value.brewId) ?? null;
+      const page = coreApi.glance(estimateRequestFor(roll, stock, choices.value, brew, NOW), choices.value.muted).estimate;
+      expect(bench.timeMin, roll.id).toBe(bench.pinned ? plan?.pinned?.timeMin : page.timeMin);
+      expect(bench.lowMin, roll.id).toBe(bench.pinned ? plan?.pinned?.lowMin : page.band.lowMin);
+    }
+    expect(kinds.size).toBe(2);
+  });
+  test('a file goes out and comes in whole', () => {
+    const read = coreApi.readBackup(coreApi.writeBackup(records, '2026-11-24T09:00:00.000Z'));
+    expect(read.ok && read.value).toEqual(records);
+  });
+});
