@@ -102,6 +102,7 @@ test('while an amount is emptied, the sheet stands grey where it stood, prices s
 test('in °F and fluid ounces: small volumes keep their figures on the workbench, the sheet and the label', async ({ page }) => {
   await openDemo(page, '/brews/workbench?recipe=syrup');
   await page.getByRole('button', { name: /Switch to °F and fl oz/ }).click();
+  await expect(page.getByRole('button', { name: /Switch to °C and ml/ })).toBeVisible();
   await page.getByRole('radio', { name: 'A volume' }).click();
   await page.getByLabel('Volume', { exact: true }).fill('16');
   // 16 fl oz are 473 ml: 14.8 ml of concentrate, which a cylinder in steps of 1 ml shows as 15.
@@ -372,4 +373,77 @@ test('the workbench is worked by keys alone: amounts, soda, spoons, another ingr
   await page.getByLabel('Potassium bromide, in a litre').blur();
   await page.keyboard.press('s');
   await expect(page.getByRole('heading', { name: 'Water first' })).toBeVisible();
+});
+
+/** A stop of citric acid on its way: the water is in. */
+async function beginStop(page: Page): Promise<void> {
+  await openDemo(page, '/brews/workbench?recipe=stop-citric');
+  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await page.getByRole('button', { name: 'The water is in' }).click();
+  await expect(page.getByRole('heading', { name: 'Citric acid' })).toBeVisible();
+}
+
+test('when storage fills up in the middle of a mixing, the sheet says so, stays where it is, and goes on when there is room', async ({ page }) => {
+  await beginStop(page);
+  await expect(page.getByText('Acid: gloves and eye protection, and the powder away from your face.')).toBeVisible();
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    Object.assign(window, { roomAgain: () => (IDBObjectStore.prototype.put = put) });
+  });
+  await page.getByLabel('What went in').fill('14.6');
+  await page.getByRole('button', { name: 'That is in' }).click();
+  await expect(page.getByText('The browser’s storage is full')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Citric acid' })).toBeVisible();
+  await expect(page.getByLabel('What went in')).toHaveValue('14.6');
+  await page.evaluate(() => (window as unknown as { roomAgain: () => void }).roomAgain());
+  await page.getByRole('button', { name: 'That is in' }).click();
+  await expect(page.getByRole('heading', { name: 'Let it stand' })).toBeVisible();
+  await expect(page.getByText('The browser’s storage is full')).toBeHidden();
+});
+
+test('two tabs on one mixing: the second follows, and one tap counts once', async ({ context, page }) => {
+  await beginStop(page);
+  const second = await context.newPage();
+  await second.goto(page.url());
+  await expect(second.getByRole('heading', { name: 'Citric acid' })).toBeVisible();
+  // Both at once, as two hands would: neither waits for the other's page to follow.
+  await Promise.all([page, second].map((tab) => tab.evaluate(() => document.querySelector<HTMLButtonElement>('main button[type=submit]')?.click())));
+  for (const tab of [page, second]) await expect(tab.getByRole('heading', { name: 'Let it stand' })).toBeVisible();
+  const { mixes } = await recordsOf(page, 'aetas-demo');
+  const mix = (mixes as { batch: { recipeName: string }; events: { stepId: string }[]; brewId: string | null }[]).find(({ batch, brewId }) => batch.recipeName === 'Citric stop' && brewId === null);
+  expect(mix?.events.map(({ stepId }) => stepId)).toEqual(['water', 'part:line-0']);
+  await second.getByRole('button', { name: /^Undo: back to citric acid/ }).click();
+  await expect(page.getByRole('heading', { name: 'Citric acid' })).toBeVisible();
+});
+
+test('a jug counts down on the bench: hours and films left, slower for the next film, then spent', async ({ page }) => {
+  await page.clock.install({ time: MORNING });
+  await openDemo(page);
+  const jug = page.getByRole('listitem').filter({ hasText: 'Hut coffee' }).first();
+  await expect(jug).toContainText(/good for 4 h \d+ min · 2 more films/);
+  const full = await jug.getByRole('img').getAttribute('aria-label');
+  await page.clock.fastForward(2 * 3_600_000);
+  await expect(jug).toContainText(/next × 1\.\d+ · good for 2 h \d+ min/);
+  expect(await jug.getByRole('img').getAttribute('aria-label')).not.toBe(full);
+  await page.clock.fastForward(3 * 3_600_000);
+  await expect(jug).toContainText('spent');
+});
+
+test('the kit decides what is shown: Australian tablespoons, a scale in steps of 5 g, a thermometer that ends too soon', async ({ page }) => {
+  await openDemo(page, '/brews/kit');
+  await page.getByRole('radio', { name: 'Australian' }).click();
+  await expect(page.getByText('A teaspoon of this set holds 5 ml, a tablespoon 20 ml, level.')).toBeVisible();
+  await page.getByLabel('Smallest step').fill('5');
+  await page.getByLabel('up to').last().fill('18');
+  await openDemo(page, '/brews/workbench?recipe=coffee-standard');
+  await page.getByRole('radio', { name: 'A volume' }).click();
+  await page.getByLabel('Volume', { exact: true }).fill('1000');
+  await expect(page.getByTestId('amount-line-0')).toHaveText('55 g');
+  await expect(page.getByText('A scale in steps of 5 g is too coarse for 16.0 g')).toBeVisible();
+  await expect(page.getByText('Your thermometer does not reach 20.0 °C.')).toBeVisible();
+  // 54 g of soda at 4.6 g a US teaspoon: 11.6 metric teaspoons, 2 tablespoons of four and 3½ of them.
+  await expect(page.getByRole('table', { name: 'What goes in' }).getByRole('row').filter({ hasText: 'Washing soda, anhydrous' })).toContainText('2 tbsp + 3½ tsp');
 });

@@ -45,7 +45,8 @@ function MixSheet({ mix }: { mix: Mix }) {
   const progress = mixProgress(steps, mix.events);
   useWakeLock(progress.step !== null);
   const record = useCallback((event: MixEvent) => void recordMixEvent(mix.id, mix.events.length, event).catch(() => undefined), [mix]);
-  const finish = (): void => void bottleMix(mix.id).then((brewId) => router.push(`/brews/${brewId}`));
+  // A write that fails is told above the page; the sheet stays where it is.
+  const finish = (): void => void bottleMix(mix.id).then((brewId) => router.push(`/brews/${brewId}`)).catch(() => undefined);
   const { step } = progress;
   return (
     <div className="mx-auto max-w-[860px]">
@@ -67,7 +68,7 @@ function MixSheet({ mix }: { mix: Mix }) {
         )}
         <Link href="/brews" className="act-plain">Leave it; it waits here</Link>
         {mix.brewId === null && (
-          <button type="button" className="act-plain text-ink2" onClick={() => void dropMix(mix).then(() => router.push('/brews'))}>
+          <button type="button" className="act-plain text-ink2" onClick={() => void dropMix(mix).then(() => router.push('/brews')).catch(() => undefined)}>
             Give this mixing up
           </button>
         )}
