@@ -171,7 +171,7 @@ const fieldsSchema = z.object({
  * @returns the choices, or every problem with the name of the field it belongs to
  */
 export function readPlanForm(form: PlanForm, film: { formatId: FilmFormatId }, jugs: readonly Brew[]): Result<PlanChoices> {
-  const fields = fieldsSchema.safeParse({ ...form, fixMin: form.fixMin === '' ? undefined : form.fixMin, ambientC: form.ambientC === '' ? undefined : form.ambientC });
+  const fields = fieldsSchema.safeParse({ ...form, ambientC: form.ambientC === '' ? undefined : form.ambientC });
   const problems = fields.success ? [] : problemsFromZod(fields.error.issues);
   const developer = readDeveloper(form, jugs);
   if (!developer.ok) problems.push(...developer.problems);

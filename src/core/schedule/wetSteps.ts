@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { within } from '../estimate/within';
 import { stopSchoolIds, stopSchools } from '../fixing/stopSchools';
 import { washSchoolIds, washSchools } from '../fixing/washSchools';
 import { wettingBathIds, wettingBaths } from '../fixing/wettingBaths';
@@ -10,7 +11,7 @@ import { preSoakIds, preSoaks } from './preSoaks';
 export const wetChoiceSchema = z.strictObject({
   preSoakId: z.enum(preSoakIds),
   stopId: z.enum(stopSchoolIds),
-  fixMin: z.number().min(0.5, 'Fix: give 0.5 to 30 min.').max(30, 'Fix: give 0.5 to 30 min.'),
+  fixMin: within('Fix', 0.5, 30, 'min'),
   washId: z.enum(washSchoolIds),
   wettingId: z.enum(wettingBathIds),
 });
