@@ -59,7 +59,7 @@ function disturb(node: unknown, turns: readonly number[], value: unknown): void 
   if (key === undefined) return;
   const child = (node as Record<string, unknown>)[key];
   if (rest.length > 0 && typeof child === 'object' && child !== null && Object.keys(child).length > 0) return disturb(child, rest, value);
-  if (value === undefined) delete (node as Record<string, unknown>)[key];
+  if (value === undefined) Reflect.deleteProperty(node, key);
   else Object.assign(node, { [key]: value });
 }
 

@@ -4,7 +4,7 @@ import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
 import { readPlanForm } from '@/core/plan/planForm';
 import { planFormInHand } from '@/core/plan/planInHand';
 import { demoRecords } from '@/data/demo/demoRecords';
-import { coreApi } from './coreApi';
+import { coreApi } from '@/workers/coreApi';
 
 const NOW = Date.UTC(2026, 10, 24, 9);
 const YEAR = 2026;
