@@ -10,6 +10,7 @@ import { keepDraft, readDraft } from '@/data/drafts';
 import { useSettings } from '@/data/queries';
 import { Choice } from '@/ui/Choice';
 import { FieldError } from '@/ui/Field';
+import { MENDING } from '@/ui/mending';
 import { Quantity } from '@/ui/Quantity';
 
 const DRAFT = 'exposure';
@@ -103,7 +104,7 @@ export function ExposureView() {
             </p>
           </>
         ) : (
-          <p className="text-ink2">Mend what is marked, and the time comes back.</p>
+          <p className="text-ink2">{MENDING}</p>
         )}
       </div>
     </div>

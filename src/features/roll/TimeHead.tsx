@@ -7,10 +7,8 @@ import { formatMinutes } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
+import { MENDING } from '@/ui/mending';
 import { lowerFirst } from './ledgerWords';
-
-/** What stands in place of a time while something that was typed is wrong. */
-export const MENDING = 'Mend what is marked, and the time comes back.';
 
 interface TimeHeadProps {
   study: Glance;
