@@ -77,39 +77,41 @@ const concentrateSchema = z.strictObject({
   parts: partsSchema,
 });
 
-const improvisedSchema = z
-  .strictObject({
-    kind: z.literal('improvised'),
-    agents: z
-      .array(z.strictObject({ agentId: oneOf('Organic agent', organicAgentIds), amountPerL: within('Amount per litre', 0, 1000) }))
-      .max(8, 'Organic agents: give 8 at most.'),
-    ascorbicGPerL: within('Ascorbic acid', 0, 100, 'g/l'),
-    sodaGPerL: within('Washing soda', 0, 200, 'g/l'),
-    /** What else is dissolved and bears on pH: citric acid and bicarbonate of tablets, borax, other sodas. */
-    others: z
-      .array(z.strictObject({ substanceId: oneOf('Substance', substanceIds), amountPerL: within('Amount per litre', 0, 1000) }))
-      .max(12, 'Other substances: give 12 at most.')
-      .default([]),
-  })
-  .superRefine((brew, context) => {
-    const equivalent = coffeeEquivalent(brew.agents);
-    if (equivalent === 0) {
-      context.addIssue({
-        code: 'custom',
-        path: ['agents'],
-        message: 'There is no coffee, tea or other organic agent in this brew. Soda and ascorbic acid alone show only the most over-exposed frames.',
-      });
-      return;
-    }
-    const ph = brewPh(brew);
-    if (ph < LEAST_DEVELOPING_PH) {
-      context.addIssue({
-        code: 'custom',
-        path: ['sodaGPerL'],
-        message: `This brew comes to about pH ${ph.toFixed(1)}, and below ${LEAST_DEVELOPING_PH} it hardly develops: its acids use up ${sodaForAcid(brew.ascorbicGPerL, equivalent).toFixed(0)} g/l of washing soda. Take more soda: the usual brew has 54 g/l.`,
-      });
-    }
-  });
+/** A kitchen brew, field by field. */
+export const improvisedDeveloperSchema = z.strictObject({
+  kind: z.literal('improvised'),
+  agents: z
+    .array(z.strictObject({ agentId: oneOf('Organic agent', organicAgentIds), amountPerL: within('Amount per litre', 0, 1000) }))
+    .max(8, 'Organic agents: give 8 at most.'),
+  ascorbicGPerL: within('Ascorbic acid', 0, 100, 'g/l'),
+  sodaGPerL: within('Washing soda', 0, 200, 'g/l'),
+  /** What else is dissolved and bears on pH: citric acid and bicarbonate of tablets, borax, other sodas. */
+  others: z
+    .array(z.strictObject({ substanceId: oneOf('Substance', substanceIds), amountPerL: within('Amount per litre', 0, 1000) }))
+    .max(12, 'Other substances: give 12 at most.')
+    .default([]),
+});
+
+/** A kitchen brew that develops: with an agent, and alkaline enough. */
+const improvisedSchema = improvisedDeveloperSchema.superRefine((brew, context) => {
+  const equivalent = coffeeEquivalent(brew.agents);
+  if (equivalent === 0) {
+    context.addIssue({
+      code: 'custom',
+      path: ['agents'],
+      message: 'There is no coffee, tea or other organic agent in this brew. Soda and ascorbic acid alone show only the most over-exposed frames.',
+    });
+    return;
+  }
+  const ph = brewPh(brew);
+  if (ph < LEAST_DEVELOPING_PH) {
+    context.addIssue({
+      code: 'custom',
+      path: ['sodaGPerL'],
+      message: `This brew comes to about pH ${ph.toFixed(1)}, and below ${LEAST_DEVELOPING_PH} it hardly develops: its acids use up ${sodaForAcid(brew.ascorbicGPerL, equivalent).toFixed(0)} g/l of washing soda. Take more soda: the usual brew has 54 g/l.`,
+    });
+  }
+});
 
 /** A one-bath developer-fixer, as mixed from its kit. */
 const oneBathSchema = z.strictObject({ kind: z.literal('one-bath') });

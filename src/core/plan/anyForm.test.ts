@@ -45,6 +45,10 @@ const anyPlanForm: fc.Arbitrary<PlanForm> = fc
     agentPerL: typed(1, 1000),
     ascorbicGPerL: typed(0, 40),
     sodaGPerL: typed(20, 120),
+    besides: fc.record({
+      agents: fc.array(fc.record({ agentId: fc.constantFrom(...organicAgentIds), amountPerL: fc.double({ min: 1, max: 100, noNaN: true }) }), { maxLength: 2 }),
+      others: fc.array(fc.record({ substanceId: fc.constantFrom('borax' as const, 'citric-acid' as const), amountPerL: fc.double({ min: 0.5, max: 8, noNaN: true }) }), { maxLength: 2 }),
+    }),
     concentrateFamilyId: fc.constantFrom(...developerFamilyIds),
     concentrateParts: typed(0.5, 5),
     waterParts: typed(0, 120),

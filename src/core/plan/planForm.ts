@@ -5,7 +5,7 @@ import { REFERENCE_COFFEE_BREW } from '../chemistry/improvisedStrength';
 import { chartSourceIds } from '../estimate/chartSources';
 import { estimateRequestSchema } from '../estimate/request';
 import { standDeveloper } from '../estimate/stand';
-import { partsSchema } from '../estimate/situationSchema';
+import { improvisedDeveloperSchema, partsSchema } from '../estimate/situationSchema';
 import { planSchema, type Brew, type Plan } from '../formats/records';
 import type { Condition } from '../films/condition';
 import { expectsRemJet, wantsLongSoak } from '../films/conditionFacts';
@@ -17,8 +17,15 @@ import { problemsFromZod } from '../problemsFromZod';
 import { usualWetChoice, wetChoiceSchema } from '../schedule/wetSteps';
 import { typed } from '../units/typed';
 
+/**
+ * What else a kitchen brew holds: further agents and other substances. They come from a jug that was really mixed and is gone,
+ * and stay in the plan until they are left out.
+ */
+const besidesSchema = z.object({ agents: improvisedDeveloperSchema.shape.agents, others: improvisedDeveloperSchema.shape.others.unwrap() });
+const nothingBesides: z.infer<typeof besidesSchema> = { agents: [], others: [] };
+
 /** Fields that choosing a stand changes. */
-const beforeStandSchema = z.object({ agitationId: planSchema.shape.agitationId, agentPerL: typed, ascorbicGPerL: typed, sodaGPerL: typed, concentrateParts: typed, waterParts: typed });
+const beforeStandSchema = z.object({ agitationId: planSchema.shape.agitationId, agentPerL: typed, ascorbicGPerL: typed, sodaGPerL: typed, besides: besidesSchema.default(nothingBesides), concentrateParts: typed, waterParts: typed });
 
 /** Everything a user can say while choosing. Fields of the developer not chosen keep what was typed. */
 export const planFormSchema = z.object({
@@ -27,6 +34,7 @@ export const planFormSchema = z.object({
   agentPerL: typed,
   ascorbicGPerL: typed,
   sodaGPerL: typed,
+  besides: besidesSchema,
   concentrateFamilyId: z.enum(developerFamilyIds),
   concentrateParts: typed,
   waterParts: typed,
@@ -85,6 +93,7 @@ export function initialPlanForm(film: { familyId: StockFamilyId; formatId: FilmF
     agentPerL: REFERENCE_COFFEE_BREW.coffeeGPerL,
     ascorbicGPerL: REFERENCE_COFFEE_BREW.ascorbicGPerL,
     sodaGPerL: REFERENCE_COFFEE_BREW.sodaGPerL,
+    besides: nothingBesides,
     concentrateFamilyId: 'p-aminophenol',
     concentrateParts: developerFamilies['p-aminophenol'].referenceParts.concentrate,
     waterParts: developerFamilies['p-aminophenol'].referenceParts.water,
@@ -121,6 +130,7 @@ export function planFormOf(plan: Plan, initial: PlanForm): PlanForm {
           agentPerL: developer.agents[0]?.amountPerL ?? initial.agentPerL,
           ascorbicGPerL: developer.ascorbicGPerL,
           sodaGPerL: developer.sodaGPerL,
+          besides: { agents: developer.agents.slice(1), others: developer.others },
         }
       : {}),
     ...(developer.kind === 'concentrate'
@@ -220,9 +230,10 @@ function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperC
   if (form.developerKind === 'one-bath') return success({ developer: { kind: 'one-bath' }, brewId: null, bromideGPerL: 0 });
   const brew = planSchema.shape.developer.safeParse({
     kind: 'improvised',
-    agents: [{ agentId: form.agentId, amountPerL: form.agentPerL }],
+    agents: [{ agentId: form.agentId, amountPerL: form.agentPerL }, ...form.besides.agents],
     ascorbicGPerL: form.ascorbicGPerL,
     sodaGPerL: form.sodaGPerL,
+    others: form.besides.others,
   });
   if (brew.success) return success({ developer: brew.data, brewId: null, bromideGPerL: 0 });
   const agentName = organicAgents[form.agentId].name;
@@ -251,12 +262,12 @@ function readKnownTime(form: PlanForm): Result<PlanChoices['knownTime']> {
 export function withStrategy(form: PlanForm, strategyId: PlanForm['strategyId'], jugs: readonly Brew[]): PlanForm {
   if (strategyId !== 'stand') return { ...form, ...(form.beforeStand ?? {}), strategyId, beforeStand: null };
   if (form.strategyId === 'stand' || form.developerKind === 'one-bath') return { ...form, strategyId };
-  const { agitationId, agentPerL, ascorbicGPerL, sodaGPerL, concentrateParts, waterParts } = form;
-  const standing: PlanForm = { ...form, strategyId, agitationId: 'stand', beforeStand: { agitationId, agentPerL, ascorbicGPerL, sodaGPerL, concentrateParts, waterParts } };
+  const { agitationId, agentPerL, ascorbicGPerL, sodaGPerL, besides, concentrateParts, waterParts } = form;
+  const standing: PlanForm = { ...form, strategyId, agitationId: 'stand', beforeStand: { agitationId, agentPerL, ascorbicGPerL, sodaGPerL, besides, concentrateParts, waterParts } };
   const read = readDeveloper(form, jugs);
   if (!read.ok || form.developerKind === 'jug') return standing;
   const thin = standDeveloper(read.value.developer);
   if (thin.kind === 'concentrate') return { ...standing, concentrateParts: thin.parts.concentrate, waterParts: thin.parts.water };
-  if (thin.kind === 'improvised') return { ...standing, agentPerL: thin.agents[0]?.amountPerL ?? agentPerL, ascorbicGPerL: thin.ascorbicGPerL, sodaGPerL: thin.sodaGPerL };
+  if (thin.kind === 'improvised') return { ...standing, agentPerL: thin.agents[0]?.amountPerL ?? agentPerL, ascorbicGPerL: thin.ascorbicGPerL, sodaGPerL: thin.sodaGPerL, besides: { agents: thin.agents.slice(1), others: thin.others } };
   return standing;
 }

@@ -13,6 +13,7 @@ import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
 import { Tick } from '@/ui/Tick';
+import { besidesWords } from './besidesWords';
 import { DilutionField } from './DilutionField';
 import type { PlanInHand } from './usePlanForm';
 
@@ -86,6 +87,14 @@ export function BrewFields({ plan: { form, change, errors }, units, idPrefix = '
       <Quantity id={`${idPrefix}agentPerL`} label={agent.name} kind={agent.unit === 'ml' ? 'volumeConcentration' : 'concentration'} units={units} range={[0, 1000]} value={form.agentPerL} onChange={(agentPerL) => change({ agentPerL })} error={errors.agentPerL} />
       <Quantity id={`${idPrefix}sodaGPerL`} label="Washing soda" kind="concentration" units={units} hint="anhydrous" range={[0, 200]} value={form.sodaGPerL} onChange={(sodaGPerL) => change({ sodaGPerL })} error={errors.sodaGPerL} />
       <Quantity id={`${idPrefix}ascorbicGPerL`} label="Ascorbic acid" kind="concentration" units={units} range={[0, 100]} value={form.ascorbicGPerL} onChange={(ascorbicGPerL) => change({ ascorbicGPerL })} error={errors.ascorbicGPerL} />
+      {form.besides.agents.length + form.besides.others.length > 0 && (
+        <p className="text-[14px] sm:col-span-2">
+          Besides, as the jug really was, reckoned as {besidesWords(form.besides)}.{' '}
+          <button type="button" className="act-plain" onClick={() => change({ besides: { agents: [], others: [] } })}>
+            Leave it out
+          </button>
+        </p>
+      )}
     </div>
   );
 }

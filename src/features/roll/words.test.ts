@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { besidesWords } from './besidesWords';
 import { completeRequest, estimate } from '@/core/estimate/estimate';
 import type { EvidenceInput } from '@/core/estimate/evidenceSchema';
 import type { Piece } from '@/core/estimate/observations';
@@ -228,3 +229,8 @@ describe('a jug in the ledger', () => {
   });
 });
 
+
+test('what a jug held besides its main things is told in its own units', () => {
+  expect(besidesWords({ agents: [{ agentId: 'dark-beer', amountPerL: 200 }], others: [{ substanceId: 'borax', amountPerL: 5 }] })).toBe('dark beer 200.0 ml/l, borax 5.0 g/l');
+  expect(besidesWords({ agents: [], others: [] })).toBe('');
+});
