@@ -447,3 +447,37 @@ test('the kit decides what is shown: Australian tablespoons, a scale in steps of
   // 54 g of soda at 4.6 g a US teaspoon: 11.6 metric teaspoons, 2 tablespoons of four and 3½ of them.
   await expect(page.getByRole('table', { name: 'What goes in' }).getByRole('row').filter({ hasText: 'Washing soda, anhydrous' })).toContainText('2 tbsp + 3½ tsp');
 });
+
+test('a plan keeps what else its jug held when the jug is poured away, until that is left out', async ({ page }) => {
+  await openDemo(page, '/brews/workbench?recipe=coffee-standard&roll=instruments');
+  await page.getByRole('combobox', { name: 'Add an ingredient' }).fill('borax');
+  await page.getByRole('option', { name: 'Borax', exact: true }).click();
+  await page.getByLabel('Borax, in a litre').fill('12');
+  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await page.getByRole('button', { name: 'The water is in' }).click();
+  for (const name of [/^Borax/, /^Washing soda/, /^Ascorbic acid/, /^Instant coffee/]) {
+    await expect(page.getByRole('heading', { name })).toBeVisible();
+    await page.getByRole('button', { name: 'It is in, as written' }).click();
+  }
+  await page.getByRole('button', { name: 'Go on', exact: true }).click();
+  await page.getByRole('button', { name: 'It is strained' }).click();
+  await page.getByRole('button', { name: 'It is in, as written' }).click();
+  await page.getByRole('button', { name: 'Go on without' }).click();
+  await page.getByRole('button', { name: 'Put it among the jugs' }).click();
+  await expect(page.getByRole('heading', { name: 'Its label' })).toBeVisible();
+  const jugAddress = page.url();
+  await page.goto('/rolls/instruments#choose');
+  await page.locator('#choose').getByRole('button', { name: /^Pin .* instead$/ }).click();
+  await expect(page.locator('#choose').getByText(/^Pinned at/)).toBeVisible();
+  await page.goto(jugAddress);
+  await page.getByRole('button', { name: 'Pour it away' }).click();
+  await expect(page.getByRole('heading', { name: 'What shall it be?' })).toBeVisible();
+  await page.goto('/rolls/instruments#choose');
+  const choose = page.locator('#choose');
+  await expect(choose.getByText(/Besides, as the jug really was, reckoned as borax 12\.\d g\/l/)).toBeVisible();
+  const time = choose.getByTestId('time');
+  const before = await time.textContent();
+  await choose.getByRole('button', { name: 'Leave it out' }).click();
+  await expect(choose.getByText(/Besides, as the jug/)).toHaveCount(0);
+  await expect(time).not.toHaveText(before ?? '');
+});
