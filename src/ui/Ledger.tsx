@@ -28,7 +28,7 @@ interface LedgerProps {
 /** Reasons in order, adding up like a till receipt. */
 export function Ledger({ lines, total, stale = false }: LedgerProps) {
   const [open, setOpen] = useState<string | null>(null);
-  const figure = (className: string): string => classes(className, stale && 'opacity-30');
+  const figure = (className: string): string => classes(className, stale && 'stale');
   return (
     <table className="w-full border-collapse">
       <caption className="sr-only">Ledger of the development time</caption>

@@ -47,7 +47,7 @@ export function BrewTime({ inHand: { shown, mending, asked, errors }, dossier, u
   return (
     <section aria-label="Time of the roll" className={classes('border-b border-hair pb-4', !current && 'opacity-60')}>
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <span aria-hidden={mending} className={classes('num text-[56px] leading-none tracking-[-.03em]', mending && 'opacity-20')} data-testid="brew-time">
+        <span aria-hidden={mending} className={classes('num text-[56px] leading-none tracking-[-.03em]', mending && 'stale')} data-testid="brew-time">
           {formatMinutes(timeMin)}
         </span>
         <span className="min-w-0 flex-1 text-[14px]">
@@ -63,7 +63,7 @@ export function BrewTime({ inHand: { shown, mending, asked, errors }, dossier, u
           )}
         </span>
       </div>
-      <div aria-hidden={mending} className={classes('mt-3', mending && 'opacity-20')}>
+      <div aria-hidden={mending} className={classes('mt-3', mending && 'stale')}>
         <Band timeMin={timeMin} lowMin={band.lowMin} highMin={band.highMin} />
       </div>
     </section>

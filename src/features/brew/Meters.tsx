@@ -26,7 +26,7 @@ export function Meters({ inHand: { form, change, shown, mending } }: Pick<BenchP
   };
   const hasSoda = form.lines.some(({ substanceId }) => substanceId === 'soda-anhydrous');
   return (
-    <section aria-label="pH and strength" className={classes(mending && 'opacity-30')}>
+    <section aria-label="pH and strength" className={classes(mending && 'stale')}>
       {solution !== null && (
         <>
           <p className="flex items-baseline justify-between gap-3">

@@ -14,7 +14,7 @@ export function OrderPanel({ inHand: { shown, mending }, units }: Pick<BenchPart
   const steps = useMemo(() => (batch === undefined ? [] : mixSteps(batch)), [batch]);
   if (batch === undefined) return null;
   return (
-    <section aria-labelledby="order" className={classes(mending && 'opacity-30')}>
+    <section aria-labelledby="order" className={classes(mending && 'stale')}>
       <h2 id="order">In this order</h2>
       <ol className="mt-2" aria-label="Order of mixing">
         {steps.map((step, index) => (

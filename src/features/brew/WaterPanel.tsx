@@ -9,7 +9,7 @@ import type { BenchPart } from './Workbench';
 export function WaterPanel({ inHand: { form, change, errors, shown, mending }, settings }: BenchPart) {
   // The words are about the temperature that the sheet was worked out for.
   const targetC = shown?.batch.targetC ?? 0;
-  const grey = mending && 'opacity-30';
+  const grey = mending && 'stale';
   return (
     <section aria-labelledby="water">
       <h2 id="water">Water and temperature</h2>

@@ -90,10 +90,10 @@ function Line({ line, row, stale, volumeMl, kit, units, errors, change, takeOut 
             <span className="text-[13px] text-ink2">{line.kind === 'concentrate' ? 'by dilution' : 'part of it'}</span>
           )}
         </td>
-        <td className={classes('num py-2 text-right text-[20px] whitespace-nowrap', stale && 'opacity-30')} data-testid={`amount-${line.key}`}>
+        <td className={classes('num py-2 text-right text-[20px] whitespace-nowrap', stale && 'stale')} data-testid={`amount-${line.key}`}>
           {row === null ? '–' : rowAmountWords(row, units)}
         </td>
-        <td className={classes('hidden py-2 pl-5 text-[14px] whitespace-nowrap text-ink2 sm:table-cell', stale && 'opacity-30')}>
+        <td className={classes('hidden py-2 pl-5 text-[14px] whitespace-nowrap text-ink2 sm:table-cell', stale && 'stale')}>
           {spoons !== null && (
             <>
               {spoonWords(spoons)} {row?.part.how !== 'spoons' && <span className="text-[13px]">{percentWords(spoons.lnSd)}</span>}

@@ -12,7 +12,6 @@ import type { RollDossier } from '@/data/queries';
 import { CautionList } from '@/ui/CautionList';
 import { classes } from '@/ui/classes';
 import { MENDING } from '@/ui/mending';
-import { useLast } from '@/ui/useLast';
 import { PinNote } from './PinNote';
 import { PlanChoicesForm } from './PlanChoices';
 import { PlanLedger } from './PlanLedger';
@@ -34,31 +33,28 @@ interface ChooseProps {
 
 /** One time, its band, its reasons, and everything that can change them. */
 export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) {
-  const { study, choices } = plan;
-  // While a field is being mended, what stood before stays where it is, grey: nothing jumps under the hands that type.
-  const standing = useLast(choices);
-  const ready = study !== null && standing !== null;
-  const grey = choices === null ? 'opacity-30' : undefined;
+  const { study, shown, state } = plan;
+  const grey = classes(state === 'mending' && 'stale');
   return (
     <div className="grid gap-x-12 gap-y-8 pt-3 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
       <div className="min-w-0">
-        {ready ? (
+        {study !== null && shown !== null ? (
           <>
-            <LiveTime plan={plan} standing={standing} units={units} />
+            <LiveTime plan={plan} shown={shown} units={units} />
             <div className="mt-4">
-              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, standing)]} />
+              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, shown)]} />
             </div>
-            <PinRow dossier={dossier} plan={plan} choices={standing} rolls={rolls} units={units} />
+            <PinRow dossier={dossier} plan={plan} choices={shown} rolls={rolls} units={units} />
             <Strategies plan={plan} />
           </>
         ) : (
           <p aria-live="polite" className="text-ink2">
-            {choices !== null ? 'Working it out.' : MENDING}
+            {state === 'mending' ? MENDING : 'Working it out.'}
           </p>
         )}
       </div>
       <div className="min-w-0 space-y-7">
-        {ready && (
+        {study !== null && shown !== null && (
           <div>
             <div className={grey}>
               <LiveChart plan={plan} />
@@ -67,7 +63,7 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
           </div>
         )}
         <PlanChoicesForm plan={plan} jugs={jugs} units={units} />
-        {ready && (
+        {study !== null && shown !== null && (
           <div className={grey}>
             <StrategyCurves plan={plan} />
           </div>
@@ -78,16 +74,16 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
 }
 
 /** The time with its ledger, as it stands or as it is tried out. */
-function LiveTime({ plan, standing, units }: { plan: PlanInHand; standing: PlanChoices; units: UnitChoice }) {
+function LiveTime({ plan, shown, units }: { plan: PlanInHand; shown: PlanChoices; units: UnitChoice }) {
   const found = useTrial(plan.trials)?.found;
   const study = found?.glance ?? plan.study;
-  const choices = found?.choices ?? standing;
+  const choices = found?.choices ?? shown;
   if (study === null) return null;
   return (
     <div className="contain-content">
-      <TimeHead study={study} choices={choices} state={plan.choices === null ? 'mending' : plan.current ? 'current' : 'following'} units={units} />
+      <TimeHead study={study} choices={choices} state={plan.state} units={units} />
       <div className="mt-3">
-        <PlanLedger study={study} plan={plan} stale={plan.choices === null} units={units} />
+        <PlanLedger study={study} plan={plan} units={units} />
       </div>
     </div>
   );
@@ -107,7 +103,7 @@ function chooseCautions({ stock, roll }: RollDossier, choices: PlanChoices) {
 
 /** What is pinned now, and the act that pins the time as it stands. */
 function PinRow({ dossier, plan, choices, rolls, units }: Omit<ChooseProps, 'jugs'> & { choices: PlanChoices }) {
-  const { study, current } = plan;
+  const { study, state } = plan;
   if (study === null) return null;
   const pinnedPlan: Plan | undefined = dossier.plan?.pinned ? dossier.plan : undefined;
   const { timeMin, band, ledger } = study.estimate;
@@ -121,7 +117,7 @@ function PinRow({ dossier, plan, choices, rolls, units }: Omit<ChooseProps, 'jug
     <div className="mt-5 space-y-4">
       {pinnedPlan?.pinned && <PinNote pinned={pinnedPlan.pinned} study={study} units={units} rolls={rolls} />}
       <div className="flex flex-wrap items-center gap-4">
-        <button type="button" className={classes('act', !pinnedPlan && 'act-primary')} disabled={!current} onClick={pin} data-next-step={pinnedPlan ? undefined : true}>
+        <button type="button" className={classes('act', !pinnedPlan && 'act-primary')} disabled={state !== 'current'} onClick={pin} data-next-step={pinnedPlan ? undefined : true}>
           {pinnedPlan ? `Pin ${time} instead` : `Pin ${time} and mix`}
         </button>
         {pinnedPlan && (

@@ -17,7 +17,7 @@ const SILENT_SHARE = 0.02;
 const DECIDED: readonly LedgerRow['id'][] = ['base', 'temperature', 'agitation', 'strategy', 'target'];
 
 /** The ledger of an estimate, in words. A row opens to its reason, its source and the fields that change it; the product stays exact. */
-export function PlanLedger({ study, plan, stale, units }: { study: Glance; plan: PlanInHand; stale: boolean; units: UnitChoice }) {
+export function PlanLedger({ study, plan, units }: { study: Glance; plan: PlanInHand; units: UnitChoice }) {
   const { request, estimate } = study;
   const lines = estimate.ledger
     .filter((row) => DECIDED.includes(row.id) || Math.abs((row.ratio ?? 1) - 1) > SILENT_RATIO || row.varianceShare > SILENT_SHARE)
@@ -41,5 +41,5 @@ export function PlanLedger({ study, plan, stale, units }: { study: Glance; plan:
       };
     });
   const base = estimate.ledger[0]?.timeMin ?? estimate.timeMin;
-  return <Ledger lines={lines} stale={stale} total={{ label: 'Develop for', ratio: `× ${formatNumber(estimate.timeMin / base, 2)}`, time: formatMinutes(estimate.timeMin) }} />;
+  return <Ledger lines={lines} stale={plan.state === 'mending'} total={{ label: 'Develop for', ratio: `× ${formatNumber(estimate.timeMin / base, 2)}`, time: formatMinutes(estimate.timeMin) }} />;
 }

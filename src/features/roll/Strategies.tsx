@@ -14,7 +14,8 @@ const CurvesChart = dynamic(() => import('./CurvesChart'), { ssr: false, loading
 
 /** Hold, Extend and Stand side by side: what each takes and gives, and which is recommended. */
 export function Strategies({ plan }: { plan: PlanInHand }) {
-  const { study, form, chooseStrategy, change } = plan;
+  const { study, form, state, chooseStrategy, change } = plan;
+  const figure = (className: string): string => classes(className, state === 'mending' && 'stale');
   const group = useId();
   if (study === null) return null;
   const { outlooks, recommended, reason } = study.strategies;
@@ -58,21 +59,21 @@ export function Strategies({ plan }: { plan: PlanInHand }) {
                         <span className={classes(chosen && 'font-[650]')}>{strategyWords[outlook.id].name}</span>
                         {outlook.id === recommended && <span className="ml-2 text-[13px] text-ink2">recommended</span>}
                         <span className="block text-[13px] leading-tight text-ink2">{strategyWords[outlook.id].does}</span>
-                      <span className="mt-1 block text-[13px] leading-tight sm:hidden">
+                      <span className={figure('mt-1 block text-[13px] leading-tight sm:hidden')}>
                         gradient {formatNumber(outlook.netGradient, 2)} · base + fog {formatNumber(outlook.baseFogD, 2)} · shadows part by {shadowWords(outlook.shadows)}
                       </span>
                       </span>
                     </label>
                   </th>
-                  <td className="py-2 pl-3 text-right whitespace-nowrap">
+                  <td className={figure('py-2 pl-3 text-right whitespace-nowrap')}>
                     <span className="num">{formatMinutes(outlook.timeMin)}</span>
                     <span className="block text-[13px] text-ink2">
                       {formatMinutes(outlook.lowMin)}–{formatMinutes(outlook.highMin)}
                     </span>
                   </td>
-                  <td className="num hidden py-2 pl-3 text-right sm:table-cell">{formatNumber(outlook.netGradient, 2)}</td>
-                  <td className="num hidden py-2 pl-3 text-right sm:table-cell">{formatNumber(outlook.baseFogD, 2)}</td>
-                  <td className="hidden py-2 pl-3 text-right whitespace-nowrap sm:table-cell">{shadowWords(outlook.shadows)}</td>
+                  <td className={figure('num hidden py-2 pl-3 text-right sm:table-cell')}>{formatNumber(outlook.netGradient, 2)}</td>
+                  <td className={figure('num hidden py-2 pl-3 text-right sm:table-cell')}>{formatNumber(outlook.baseFogD, 2)}</td>
+                  <td className={figure('hidden py-2 pl-3 text-right whitespace-nowrap sm:table-cell')}>{shadowWords(outlook.shadows)}</td>
                 </tr>
               );
             })}

@@ -17,7 +17,6 @@ import { FogForm } from '@/features/tests/FogForm';
 import type { TestProps } from '@/features/tests/TestProps';
 import { testWords, testsByCost } from '@/features/tests/testWords';
 import { classes } from '@/ui/classes';
-import { useLast } from '@/ui/useLast';
 import { EvidenceList } from './EvidenceList';
 import { lowerFirst } from './ledgerWords';
 import { PinNote } from './PinNote';
@@ -47,8 +46,8 @@ const row = 'rule-row grid items-baseline gap-x-8 gap-y-1 sm:grid-cols-[minmax(0
 /** What would narrow the band, what is known already, and the tests themselves. */
 export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps) {
   const [flow, setFlow] = useState<Flow | null>(null);
-  const { study, current } = plan;
-  const choices = useLast(plan.choices);
+  const { study, shown: choices, state } = plan;
+  const grey = classes(state === 'mending' && 'stale');
   if (study === null || choices === null) return <p className="pt-2 text-ink2">Choose a developer first.</p>;
   const pinned = dossier.plan?.pinned ?? null;
   const { tests, enough } = study.next;
@@ -66,8 +65,8 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
     <div className="pt-3">
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
         <div>
-          <TimeHead study={study} choices={choices} state={plan.choices === null ? 'mending' : current ? 'current' : 'following'} units={units} />
-          <div className="mt-5">
+          <TimeHead study={study} choices={choices} state={state} units={units} />
+          <div className={classes('mt-5', grey)}>
             <GradientChart study={study} />
           </div>
           {pinned !== null && (
@@ -98,7 +97,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
                       </span>
                     )}
                   </span>
-                  <span className="num whitespace-nowrap sm:text-right">
+                  <span className={classes('num whitespace-nowrap sm:text-right', grey)}>
                     → {formatMinutes(test.lowMin)}–{formatMinutes(test.highMin)}
                   </span>
                   <span className="sm:text-right">
@@ -115,7 +114,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
               <span className={classes(enough && 'font-[620]')}>
                 {enough ? 'Nothing more: no test would narrow the band by a tenth.' : 'Nothing more: take the band as it is.'} <span className="text-[14px] font-normal text-ink2">It costs nothing.</span>
               </span>
-              <span className="num whitespace-nowrap sm:text-right">
+              <span className={classes('num whitespace-nowrap sm:text-right', grey)}>
                 {formatMinutes(study.estimate.band.lowMin)}–{formatMinutes(study.estimate.band.highMin)}
               </span>
             </li>

@@ -9,12 +9,12 @@ import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
 import { MENDING } from '@/ui/mending';
 import { lowerFirst } from './ledgerWords';
+import type { PlanState } from './usePlanForm';
 
 interface TimeHeadProps {
   study: Glance;
   choices: PlanChoices;
-  /** Whether the time belongs to what is typed, follows in a moment, or waits for something to be mended. */
-  state: 'current' | 'following' | 'mending';
+  state: PlanState;
   units: UnitChoice;
 }
 
@@ -25,7 +25,7 @@ export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
   return (
     <div aria-live="polite" className={classes(state === 'following' && 'opacity-60')}>
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
-        <span aria-hidden={mending} className={classes('num text-[64px] leading-none tracking-[-.03em] sm:text-[82px]', mending && 'opacity-20')} data-testid="time">
+        <span aria-hidden={mending} className={classes('num text-[64px] leading-none tracking-[-.03em] sm:text-[82px]', mending && 'stale')} data-testid="time">
           {formatMinutes(timeMin)}
         </span>
         <div className="relative min-w-0">
@@ -39,7 +39,7 @@ export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
           </div>
         </div>
       </div>
-      <div aria-hidden={mending} className={classes('mt-3', mending && 'opacity-20')}>
+      <div aria-hidden={mending} className={classes('mt-3', mending && 'stale')}>
         <Band timeMin={timeMin} lowMin={band.lowMin} highMin={band.highMin} />
       </div>
     </div>

@@ -10,9 +10,13 @@ import { keepDraft } from '@/data/drafts';
 import { planDraftKey } from '@/data/plans';
 import type { RollDossier } from '@/data/queries';
 import { useLearned } from '@/features/learning/useLearned';
+import { useLast } from '@/ui/useLast';
 import { coreWorker } from '@/workers/core';
 import type { RollStudy } from '@/workers/coreApi';
 import { Trials } from './trial';
+
+/** How the estimate on show stands to what is typed. */
+export type PlanState = 'current' | 'following' | 'mending';
 
 /** The plan of a roll while it is being chosen. */
 export interface PlanInHand {
@@ -25,14 +29,16 @@ export interface PlanInHand {
   chooseStrategy: (id: PlanForm['strategyId']) => void;
   /** What the form decides; null while something in it is wrong. */
   choices: PlanChoices | null;
+  /** The choices; while something is wrong, the ones before, so that nothing jumps under the hands. Null until there are any. */
+  shown: PlanChoices | null;
   /** The jug that the form has chosen; null for a brew still to be mixed. */
   jug: Brew | null;
   /** What is wrong, by field. */
   errors: Partial<Record<string, string>>;
   /** The estimate for the last valid choices; null until the first arrives. */
   study: RollStudy | null;
-  /** Whether the estimate belongs to the choices as they stand. */
-  current: boolean;
+  /** Whether the estimate belongs to what is typed, follows in a moment, or waits for something to be mended. */
+  state: PlanState;
 }
 
 /** How long a slider must rest before the page follows it, ms. */
@@ -70,7 +76,9 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
     if (current && latest.current === form) trials.set(null);
   }, [current, form, trials]);
   const jug = form.developerKind === 'jug' ? (jugs.find(({ id }) => id === form.brewId) ?? null) : null;
-  return { form, change, tryOut, trials, chooseStrategy, choices, jug, errors, study, current };
+  const shown = useLast(choices);
+  const state = choices === null ? 'mending' : current ? 'current' : 'following';
+  return { form, change, tryOut, trials, chooseStrategy, choices, shown, jug, errors, study, state };
 }
 
 interface TryOut extends Pick<RollDossier, 'roll' | 'stock'> {
