@@ -195,7 +195,7 @@ export const substances = {
     spoonG: 4.5,
     traits: ['powder', 'kitchen'],
     order: 40,
-    goingIn: 'Stir until it is clear.',
+    goingIn: '',
   }),
   'citric-acid': substance('Citric acid', {
     alsoCalled: ['citric acid anhydrous'],
@@ -205,7 +205,7 @@ export const substances = {
     spoonG: 4.3,
     traits: ['powder', 'acid', 'irritant', 'kitchen'],
     order: 42,
-    goingIn: 'Stir until it is clear.',
+    goingIn: '',
   }),
   sulfite: substance('Sodium sulfite', {
     alsoCalled: ['sodium sulphite', 'sodium sulfite anhydrous'],
@@ -214,7 +214,7 @@ export const substances = {
     solubilityGPer100Ml: 26,
     traits: ['powder', 'sulfite', 'alkali'],
     order: 15,
-    goingIn: 'Stir until it is clear.',
+    goingIn: '',
   }),
   metabisulfite: substance('Potassium metabisulfite', {
     alsoCalled: ['metabisulfite', 'potassium metabisulphite', 'campden powder'],

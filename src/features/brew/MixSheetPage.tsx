@@ -60,7 +60,7 @@ function MixSheet({ mix }: { mix: Mix }) {
       ) : (
         <StepScreen key={step.id} step={step} mix={mix} progress={progress} record={record} />
       )}
-      <div className="mt-8 flex flex-wrap gap-x-6 gap-y-2 border-t border-hair pt-3 text-[14px]">
+      <div className="mt-8 flex flex-wrap items-baseline gap-x-6 gap-y-2 border-t border-hair pt-3 text-[14px]">
         {progress.done.length > 0 && mix.brewId === null && (
           <button type="button" className="act-plain" onClick={() => record({ kind: 'undo', atMs: Date.now() })}>
             Undo: back to {steps[progress.stepIndex - 1]?.title.toLowerCase()}

@@ -109,7 +109,7 @@ function Line({ line, row, stale, volumeMl, kit, units, errors, change, takeOut 
       {(notes.length > 0 || line.kind === 'concentrate' || line.kind === 'packet' || error('perL') !== undefined || error('name') !== undefined || spoons !== null) && (
         <tr>
           <td colSpan={5} className={classes(notes.length > 0 || line.kind === 'concentrate' || line.kind === 'packet' || error('perL') !== undefined || error('name') !== undefined ? 'pb-3' : 'sm:hidden', 'text-[14px]')}>
-            {spoons !== null && <p className="pb-2 text-ink2 sm:hidden">{spoonWords(spoons)}, level</p>}
+            {spoons !== null && <p className={classes('pb-2 text-ink2 sm:hidden', stale && 'stale')}>{spoonWords(spoons)}, level</p>}
             <FieldError id={`perL-${line.key}`} error={error('perL') ?? error('name')} />
             {line.kind === 'concentrate' && <ConcentrateLine line={line} change={change} volumeMl={volumeMl} units={units} error={error('concentrateParts') ?? error('waterParts')} />}
             {line.kind === 'packet' && (

@@ -126,7 +126,7 @@ function PinRow({ dossier, plan, choices, rolls, units }: Omit<ChooseProps, 'jug
           </button>
         )}
         {bestTest !== undefined && (
-          <a href="#test" className="text-[14px]">
+          <a href="#test" className={classes('text-[14px]', state === 'mending' && 'stale')}>
             Test first: it would leave {formatMinutes(bestTest.lowMin)} to {formatMinutes(bestTest.highMin)}
           </a>
         )}

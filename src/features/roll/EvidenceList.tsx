@@ -15,7 +15,7 @@ const SHOWN = 6;
 
 /** Everything that bears on the time, line by line; each can be switched off to see what it does. */
 export function EvidenceList({ dossier, plan, rolls, units }: { dossier: RollDossier; plan: PlanInHand; rolls: readonly Roll[]; units: UnitChoice }) {
-  const { study, form, change } = plan;
+  const { study, form, state, change } = plan;
   const [all, setAll] = useState(false);
   const [taken, setTaken] = useState<EvidenceRecord | null>(null);
   if (study === null) return null;
@@ -46,7 +46,7 @@ export function EvidenceList({ dossier, plan, rolls, units }: { dossier: RollDos
                 ))}
               </label>
               <span className="col-start-2 text-[14px] text-ink2 sm:col-start-3 sm:text-right sm:whitespace-nowrap">
-                {off || effect === undefined ? 'switched off' : `without it ${formatMinutes(effect.timeWithoutMin)}`}
+                <span className={classes(state === 'mending' && 'stale')}>{off || effect === undefined ? 'switched off' : `without it ${formatMinutes(effect.timeWithoutMin)}`}</span>
                 {piece.setting.rollId === rollId && piece.evidence.kind !== 'verdict' && (
                   <button type="button" className="act-plain ml-3" onClick={() => void dropEvidence(id).then((record) => setTaken(record ?? null))}>
                     Remove

@@ -92,7 +92,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
                   <span>
                     {sentence} <span className="text-[14px] text-ink2">It costs {cost}.</span>
                     {byEye && (
-                      <span className="block text-[14px] text-ink2">
+                      <span className={classes('block text-[14px] text-ink2', grey)}>
                         By eye against patches it would leave {formatMinutes(byEye.lowMin)} to {formatMinutes(byEye.highMin)}.
                       </span>
                     )}
