@@ -23,6 +23,18 @@ export async function topOf(locator: Locator): Promise<number> {
   return locator.evaluate((element) => element.getBoundingClientRect().top + window.scrollY);
 }
 
+/** Types into a field, and in the same breath, before the browser can do anything else, the page goes and is loaded anew. */
+export async function typeAndGo(page: Page, field: Locator, text: string): Promise<void> {
+  const loaded = page.waitForEvent('load');
+  await field.evaluate((element: HTMLInputElement | HTMLTextAreaElement, typed) => {
+    // Past React's own setter, so that it takes the letters as typed.
+    Object.getOwnPropertyDescriptor(Object.getPrototypeOf(element) as object, 'value')?.set?.call(element, typed);
+    element.dispatchEvent(new Event('input', { bubbles: true }));
+    location.reload();
+  }, text);
+  await loaded;
+}
+
 /** Types a roll by hand and puts it on the bench. */
 export async function addRoll(page: Page, label = 'Shoebox, hill fog'): Promise<void> {
   await page.goto('/rolls/new');

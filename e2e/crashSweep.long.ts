@@ -67,7 +67,7 @@ test('a page killed at any press of a mixing comes back at that press or just be
   expect((await recordsOf(page, 'aetas')).brews).toHaveLength(1);
 });
 
-test('a form killed at any letter comes back with all but the last letters', async ({ context }) => {
+test('a form killed at any letter comes back with that letter', async ({ context }) => {
   test.setTimeout(300_000);
   const text = 'Behind the barograph, in a biscuit tin';
   for (let letters = 4; letters <= text.length; letters += 8) {
@@ -80,9 +80,7 @@ test('a form killed at any letter comes back with all but the last letters', asy
     await page.close({ runBeforeUnload: false });
     const next = await context.newPage();
     await next.goto('/rolls/new');
-    const kept = await next.getByLabel('Note').inputValue();
-    expect(text.startsWith(kept)).toBe(true);
-    expect(kept.length).toBeGreaterThanOrEqual(letters - 2);
+    await expect(next.getByLabel('Note')).toHaveValue(text.slice(0, letters));
     await next.close();
   }
 });

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { MORNING, addRoll, choose, recordsOf } from './bench';
+import { MORNING, addRoll, choose, recordsOf, typeAndGo } from './bench';
 
 /** Minutes and seconds of a clock such as 15:20, in seconds. */
 function secondsOf(text: string): number {
@@ -105,8 +105,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
 
   // A note, kept through a reload while it is typed.
   await page.getByRole('button', { name: 'Note' }).click();
-  await page.getByLabel('Note').fill('lid leaks');
-  await page.reload();
+  await typeAndGo(page, page.getByLabel('Note'), 'lid leaks');
   await page.getByRole('button', { name: 'Note' }).click();
   await expect(page.getByLabel('Note')).toHaveValue('lid leaks');
   await page.getByRole('button', { name: 'Keep the note' }).click();
@@ -132,8 +131,8 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   await page.getByRole('radio', { name: 'Thin' }).click();
   await page.getByRole('radio', { name: 'Even', exact: true }).click();
   await page.getByLabel('Air bells').check();
-  await page.getByLabel('Note').fill('two minutes more next time');
-  await page.reload();
+  await typeAndGo(page, page.getByLabel('Note'), 'two minutes more next time');
+  await expect(page.getByLabel('Note')).toHaveValue('two minutes more next time');
   await expect(page.getByRole('radio', { name: 'A little soft' })).toBeChecked();
   await page.getByRole('button', { name: 'Write it into the log' }).click();
   await expect(page.getByRole('button', { name: 'Judge Contrast a little soft' })).toBeVisible();

@@ -3,6 +3,7 @@ import { latestVersion, migrate, migrations, type Migration, type RawRecords } f
 import type { Brew, Draft, EvidenceRecord, Mix, Photo, Plan, RecipeRecord, Roll, Run, Settings, Stock, Verdict } from '@/core/formats/records';
 import { tableNames } from '@/core/formats/tables';
 import { benchName } from './benchName';
+import { bringInAhead } from './typedAhead';
 
 /** All records as they were before something large, so that it can be undone. */
 export interface Safekeeping {
@@ -77,8 +78,15 @@ export class AetasDatabase extends Dexie {
 
 let open: AetasDatabase | null = null;
 
+function benchDatabase(): AetasDatabase {
+  const bench = new AetasDatabase(benchName() === 'demo' ? 'aetas-demo' : 'aetas');
+  // Before anything else is read: what a page that went had no time to store. Where that fails, it stays written ahead.
+  bench.on('ready', (db) => bringInAhead(db).catch(() => undefined));
+  return bench;
+}
+
 /** The database of the bench that this tab looks at. */
 export function database(): AetasDatabase {
-  open ??= new AetasDatabase(benchName() === 'demo' ? 'aetas-demo' : 'aetas');
+  open ??= benchDatabase();
   return open;
 }

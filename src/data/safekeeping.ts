@@ -2,6 +2,7 @@ import { writeBackup, readBackup } from '@/core/formats/backup';
 import type { Records } from '@/core/formats/records';
 import { noRecords, tableNames } from '@/core/formats/tables';
 import { database } from './database';
+import { dropAllAhead } from './typedAhead';
 import { guardedWrite } from './write';
 
 /** How many states before something large are kept. */
@@ -26,6 +27,7 @@ export async function replaceRecords(records: Records): Promise<void> {
       await db.table(name).bulkAdd(records[name]);
     }
   });
+  dropAllAhead();
 }
 
 /**

@@ -5,16 +5,15 @@ import * as z from 'zod';
 import { kitSchema } from '@/core/kit/kitSchema';
 import { spoonSetIds, spoonSets, type InstrumentId, type Kit, type SpoonSetId } from '@/core/kit/kit';
 import { problemsFromZod } from '@/core/problemsFromZod';
+import { failure, success, type Result } from '@/core/result';
 import { typed } from '@/core/units/typed';
 import type { QuantityKind } from '@/core/units/quantity';
 import { changeSettings } from '@/data/settings';
 import { useKeptSettings } from '@/data/queries';
 import type { Settings } from '@/core/formats/records';
-import { useKeptForm } from '@/features/keeping/useKeptForm';
+import { useTypedPart } from '@/features/keeping/useTypedPart';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
-
-const numberFields = ['scaleStepG', 'scaleMostG', 'cylinderStepMl', 'thermometerStepC', 'thermometerLowC', 'thermometerHighC'] as const;
 
 /** The kit as typed: numbers may be half typed. */
 const kitFormSchema = z.object({
@@ -31,6 +30,13 @@ const kitFormSchema = z.object({
 
 type KitTyped = z.infer<typeof kitFormSchema>;
 
+const parseKit = (draft: unknown): KitTyped | null => kitFormSchema.safeParse(draft).data ?? null;
+const readKit = (form: KitTyped): Result<Kit> => {
+  const read = kitSchema.safeParse(form);
+  return read.success ? success(read.data) : failure(...problemsFromZod(read.error.issues));
+};
+const storeKit = (kit: Kit): Promise<void> => changeSettings({ kit });
+
 const sources = (standIn: string): readonly { value: InstrumentId; name: string }[] => [
   { value: 'none', name: 'I type what I read' },
   { value: 'simulated', name: standIn },
@@ -43,16 +49,9 @@ export function KitView() {
 }
 
 function KitForm({ settings }: { settings: Settings }) {
-  const { form, change } = useKeptForm<KitTyped>('kit', kitFormSchema, (kept) => (kept !== null && numberFields.some((field) => typeof kept[field] === 'string') ? kept : settings.kit));
-  if (form === null) return <p aria-busy="true">Opening the drawer.</p>;
-  const read = kitSchema.safeParse(form);
-  const errors: Partial<Record<string, string>> = read.success ? {} : Object.fromEntries(problemsFromZod(read.error.issues).map(({ path, message }) => [path, message]));
-  const set = (part: Partial<KitTyped>): void => {
-    change(part);
-    const next = kitSchema.safeParse({ ...form, ...part });
-    if (next.success) void changeSettings({ kit: next.data satisfies Kit });
-  };
-  const number = (field: (typeof numberFields)[number], label: string, kind: QuantityKind) => (
+  const { form, change, errors } = useTypedPart<KitTyped, Kit>('kit', settings.kit, parseKit, readKit, storeKit);
+  const set = (part: Partial<KitTyped>): void => change({ ...form, ...part });
+  const number = (field: 'scaleStepG' | 'scaleMostG' | 'cylinderStepMl' | 'thermometerLowC' | 'thermometerHighC', label: string, kind: QuantityKind) => (
     <Quantity id={field} label={label} kind={kind} units={settings} value={form[field]} onChange={(value) => set({ [field]: value })} error={errors[field]} />
   );
   return (

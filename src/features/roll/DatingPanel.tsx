@@ -12,7 +12,7 @@ import { Decades } from '@/ui/Decades';
 import { Field } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { timelinePercent, timelineScale } from '@/ui/timelineScale';
-import { useTypedPart } from './useTypedPart';
+import { useTypedPart } from '@/features/keeping/useTypedPart';
 
 const kinds = { stamp: 'A box date', use: 'Years of use', story: 'A story' } as const;
 const hintsSchema = z.array(typedHintSchema).max(20);

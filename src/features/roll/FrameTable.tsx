@@ -6,7 +6,7 @@ import { frameSchema, type Frame } from '@/core/exposure/frame';
 import { problemsFromZod } from '@/core/problemsFromZod';
 import { failure, success, type Result } from '@/core/result';
 import { changeDossier } from '@/data/rolls';
-import { useTypedPart } from './useTypedPart';
+import { useTypedPart } from '@/features/keeping/useTypedPart';
 
 const typedFrames = z.array(z.object({ frame: z.string(), metered: z.string(), given: z.string(), remark: z.string() }));
 const framesSchema = z.array(frameSchema).max(100);

@@ -14,7 +14,7 @@ import { Choice } from '@/ui/Choice';
 import { Decades } from '@/ui/Decades';
 import { Quantity } from '@/ui/Quantity';
 import { timelinePercent, timelineScale, timelineYear, type TimelineScale } from '@/ui/timelineScale';
-import { useTypedPart } from './useTypedPart';
+import { useTypedPart } from '@/features/keeping/useTypedPart';
 
 const staysSchema = z.array(typedStaySchema).min(1).max(20);
 const parse = (draft: unknown): TypedStay[] | null => staysSchema.safeParse(draft).data ?? null;

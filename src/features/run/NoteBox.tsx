@@ -3,8 +3,15 @@
 import { useEffect, useRef, useState } from 'react';
 import { dropDraft, keepDraft, readDraft } from '@/data/drafts';
 
-/** A note during the run. It is kept as typed until it is written. */
-export function NoteBox({ runId, onKeep, onClose }: { runId: string; onKeep: (text: string) => void; onClose: () => void }) {
+interface NoteBoxProps {
+  runId: string;
+  /** Writes the note into the run; whether it is in. */
+  onKeep: (text: string) => Promise<boolean>;
+  onClose: () => void;
+}
+
+/** A note during the run. It is kept as typed, and stays open, until it is written. */
+export function NoteBox({ runId, onKeep, onClose }: NoteBoxProps) {
   const key = `note:${runId}`;
   const [text, setText] = useState('');
   const touched = useRef(false);
@@ -19,8 +26,11 @@ export function NoteBox({ runId, onKeep, onClose }: { runId: string; onKeep: (te
       onSubmit={(event) => {
         event.preventDefault();
         if (text.trim() === '') return;
-        onKeep(text.trim());
-        void dropDraft(key);
+        void onKeep(text.trim()).then((kept) => {
+          if (!kept) return;
+          void dropDraft(key);
+          onClose();
+        });
       }}
     >
       <label htmlFor="run-note" className="font-[620]">

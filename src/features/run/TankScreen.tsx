@@ -57,13 +57,13 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
   const view = step !== undefined && progress.stepStartMs !== null ? tankView(step, progress.stepStartMs, nowMs) : null;
   useTankSignals(step !== undefined && view !== null && progress.phase === 'running' ? signalOf(step, view) : null, progress.stepIndex, units.sound && leads === true);
 
-  const record = useCallback((event: RunEvent) => void recordEvent(run.id, run.events.length, event).catch(() => undefined), [run]);
+  const record = useCallback((event: RunEvent): Promise<boolean> => recordEvent(run.id, run.events.length, event).catch(() => false), [run]);
   const advance = useCallback(() => {
     const atMs = Date.now();
     if (progress.phase === 'finished') router.push(`/rolls/${roll.id}#judge`);
-    else if (progress.phase === 'ready') record({ kind: 'begin', stepIndex: 0, atMs });
-    else if (progress.stepIndex + 1 < run.steps.length) record({ kind: 'begin', stepIndex: progress.stepIndex + 1, atMs });
-    else record({ kind: 'finish', atMs });
+    else if (progress.phase === 'ready') void record({ kind: 'begin', stepIndex: 0, atMs });
+    else if (progress.stepIndex + 1 < run.steps.length) void record({ kind: 'begin', stepIndex: progress.stepIndex + 1, atMs });
+    else void record({ kind: 'finish', atMs });
   }, [progress.phase, progress.stepIndex, record, roll.id, router, run.steps.length]);
   useSpaceBar(advance, leads === true && !noting);
 
@@ -134,18 +134,15 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
       {noting && (
         <NoteBox
           runId={run.id}
-          onKeep={(text) => {
-            record({ kind: 'note', text, atMs: Date.now() });
-            setNoting(false);
-          }}
+          onKeep={(text) => record({ kind: 'note', text, atMs: Date.now() })}
           onClose={() => setNoting(false)}
         />
       )}
       <footer className="sticky bottom-0 grid grid-cols-3 gap-2 border-t border-hair bg-ground px-4 py-3 sm:gap-3 sm:px-10 md:grid-cols-[1fr_1fr_1fr_2fr]">
-        <button type="button" className="act min-h-16 sm:min-h-[76px] sm:text-[18px]" disabled={leads !== true || progress.phase !== 'running'} onClick={() => record({ kind: 'shift', seconds: -SHIFT_S, atMs: Date.now() })}>
+        <button type="button" className="act min-h-16 sm:min-h-[76px] sm:text-[18px]" disabled={leads !== true || progress.phase !== 'running'} onClick={() => void record({ kind: 'shift', seconds: -SHIFT_S, atMs: Date.now() })}>
           Set start back {SHIFT_S} s
         </button>
-        <button type="button" className="act min-h-16 sm:min-h-[76px] sm:text-[18px]" disabled={leads !== true || !progress.canUndo} onClick={() => record({ kind: 'undo', atMs: Date.now() })}>
+        <button type="button" className="act min-h-16 sm:min-h-[76px] sm:text-[18px]" disabled={leads !== true || !progress.canUndo} onClick={() => void record({ kind: 'undo', atMs: Date.now() })}>
           Undo
         </button>
         <button type="button" className="act min-h-16 sm:min-h-[76px] sm:text-[18px]" disabled={leads !== true || noting} onClick={() => setNoting(true)}>
