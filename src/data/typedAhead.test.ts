@@ -103,6 +103,8 @@ describe('what is typed is written ahead of the database', () => {
     const foreign = JSON.stringify({ id: 'note:a', values: 'demo', updatedMs: 1 });
     store.kept.set('aetas.typed.demo.note:a', foreign);
     store.kept.set('aetas.typed.own.note:b', '{"values');
+    store.kept.set('aetas.typed.own.note:c', 'null');
+    store.kept.set('aetas.typed.own.note:d', '{"values":"no key"}');
     const later = await reloaded();
     expect(await later.database().drafts.count()).toBe(0);
     expect(await later.readDraft('note:b')).toBeUndefined();
