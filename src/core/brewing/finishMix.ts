@@ -5,7 +5,7 @@ import type { Batch } from './batch';
 import { mixingLnSd } from './brewRate';
 import { compositionOf, estimableDeveloper, phOf, type Developer } from './composition';
 import { partsAsMixed, type MixProgress } from './mixRun';
-import { amountOf, type BrewPart } from './part';
+import { amountDigits, amountOf, type BrewPart } from './part';
 
 /** Share of the volume laid out below which a volume is not believed. Source: our choice. */
 export const LEAST_VOLUME_SHARE = 0.1;
@@ -99,6 +99,6 @@ export function differences(parts: readonly BrewPart[]): Difference[] {
  * @param mixed the date and time of mixing, as text
  */
 export function labelText(brew: { name: string; code: string; volumeMl: number; parts: readonly BrewPart[]; ph: number | null }, mixed: string): string {
-  const contents = brew.parts.map((part) => `${part.name} ${formatNumber(amountOf(part), part.unit === 'tablets' ? 1 : 1)} ${part.unit}`).join('; ');
+  const contents = brew.parts.map((part) => `${part.name} ${formatNumber(amountOf(part), amountDigits(amountOf(part), part.unit))} ${part.unit}`).join('; ');
   return [`${brew.code} ${brew.name}`, `mixed ${mixed}, ${Math.round(brew.volumeMl)} ml`, contents, ...(brew.ph === null ? [] : [`pH about ${formatNumber(brew.ph, 1)}`]), 'NOT A DRINK'].join('\n');
 }

@@ -164,5 +164,8 @@ describe('the brew as it was really mixed', () => {
     expect(text).toContain('K7F4 Coffee with restrainer');
     expect(text).toContain('Instant coffee 19.2 g');
     expect(text).toMatch(/NOT A DRINK$/);
+    // A tenth of a gram of bromide is a fifth of it here.
+    expect(labelText({ ...made, code: 'K7F4', parts: made.parts.map((part) => ({ ...part, actual: 0.24 })) }, 'today')).toContain('Potassium bromide 0.24 g');
+    expect(labelText({ ...made, code: 'K7F4', parts: made.parts.map((part) => ({ ...part, unit: 'tablets' as const, actual: 12 })) }, 'today')).toContain('Instant coffee 12 tablets');
   });
 });

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { developerFamilyIds } from '../chemistry/developerFamilies';
 import { substanceIds } from '../chemistry/substances';
+import { threeFigures } from '../units/threeFigures';
 import { packetFamilyIds } from './recipe';
 
 /** What a part of a batch is made of. */
@@ -39,4 +40,13 @@ export type BrewPart = z.infer<typeof brewPartSchema>;
 /** What went in, or what was wanted while it has not. */
 export function amountOf(part: Pick<BrewPart, 'target' | 'actual'>): number {
   return part.actual ?? part.target;
+}
+
+/**
+ * Digits after the point that tell an amount on a label: whole or half tablets, tenths, and hundredths below one.
+ * @example amountDigits(0.55, 'g') // 2
+ */
+export function amountDigits(amount: number, unit: PartUnit): number {
+  if (unit === 'tablets') return Number.isInteger(amount) ? 0 : 1;
+  return Math.min(amount < 1 ? 2 : 1, threeFigures(amount));
 }

@@ -5,10 +5,9 @@ import { useMemo } from 'react';
 import { encode } from 'uqr';
 import { labelHazards } from '@/core/brewing/labelHazards';
 import { labelText } from '@/core/brewing/finishMix';
-import { amountOf } from '@/core/brewing/part';
+import { amountDigits, amountOf } from '@/core/brewing/part';
 import type { Brew } from '@/core/formats/records';
 import { formatNumber, formatQuantity } from '@/core/units/quantity';
-import { threeFigures } from '@/core/units/threeFigures';
 import { useSettings } from '@/data/queries';
 import { amountWords } from './brewWords';
 
@@ -30,7 +29,7 @@ export function Label({ brew }: { brew: Brew }) {
         {mixed} · {formatQuantity(brew.volumeMl, 'volume', units)}
         {brew.ph !== null && ` · pH about ${formatNumber(brew.ph, 1)}`}
       </p>
-      {brew.parts.length > 0 && <p className="mt-1 text-[13px]">{brew.parts.map((part) => `${part.name} ${amountWords(amountOf(part), part.unit, Math.min(1, threeFigures(amountOf(part))), units)}`).join(', ')}</p>}
+      {brew.parts.length > 0 && <p className="mt-1 text-[13px]">{brew.parts.map((part) => `${part.name} ${amountWords(amountOf(part), part.unit, amountDigits(amountOf(part), part.unit), units)}`).join(', ')}</p>}
       <p className="mt-2 border-t border-ink pt-1 text-[13px]">{hazards.join(' ')}</p>
       <p className="num mt-1 text-[22px]">Not a drink</p>
     </div>

@@ -2,7 +2,7 @@ import { LEAST_DEVELOPING_PH } from '@/core/chemistry/ph/brewPh';
 import { OVEN_RECIPE } from '@/core/chemistry/sodas';
 import { biohazardIn } from '@/core/brewing/animalMatter';
 import type { Difference } from '@/core/brewing/finishMix';
-import type { BrewPart } from '@/core/brewing/part';
+import { amountDigits, type BrewPart } from '@/core/brewing/part';
 import type { Spoonful } from '@/core/brewing/spoons';
 import type { Stopped, WorkedRow } from '@/core/brewing/workbench';
 import type { WaterPlan } from '@/core/brewing/batch';
@@ -29,7 +29,7 @@ export function amountWords(amount: number, unit: BrewPart['unit'], decimals: nu
 
 /** The amount of a row as its instrument shows it. */
 export function rowAmountWords({ part, shown, decimals }: WorkedRow, units: UnitChoice): string {
-  return amountWords(part.how === 'spoons' ? part.target : shown, part.unit, part.how === 'spoons' ? Math.min(1, threeFigures(part.target)) : decimals, units);
+  return amountWords(part.how === 'spoons' ? part.target : shown, part.unit, part.how === 'spoons' ? amountDigits(part.target, part.unit) : decimals, units);
 }
 
 const fractions: Record<number, string> = { 0.25: '¼', 0.5: '½', 0.75: '¾' };
