@@ -99,6 +99,15 @@ describe('what is typed is written ahead of the database', () => {
     dropAhead('note:a', older);
     expect(readAhead('note:a')).toBe('lid leaks');
   });
+  test('a second tab that opens while somebody types neither loses a letter nor brings an older one back', async () => {
+    const first = keepDraft('note:a', 'lid');
+    const second = await reloaded();
+    const opening = second.readDraft('note:a');
+    const last = keepDraft('note:a', 'lid leaks');
+    await Promise.all([first, opening, last]);
+    expect(await second.readDraft('note:a')).toBe('lid leaks');
+    expect(store.kept.size).toBe(0);
+  });
   test('another bench’s is left alone, and what is no draft is passed over', async () => {
     const foreign = JSON.stringify({ id: 'note:a', values: 'demo', updatedMs: 1 });
     store.kept.set('aetas.typed.demo.note:a', foreign);
