@@ -16,9 +16,11 @@ const words: Record<string, number> = { one: 1, two: 2, three: 3, four: 4, five:
 const strengths: Record<string, number> = { full: 1, half: 1 / 2, third: 1 / 3, quarter: 1 / 4, double: 2 };
 
 const NUMBER = '(\\d+(?:[.,]\\d+)?)';
-const UNIT = '(?:\\s*(?:ml|l|parts?|g|oz|floz))?';
+const UNIT = '(?:\\s*(ml|l|lit(?:er|re)s?|parts?|g|(?:fl ?)?oz))?';
 const pair = (between: string): RegExp => new RegExp(`^${NUMBER}${UNIT}\\s*${between}\\s*${NUMBER}${UNIT}$`);
 const notations = { plus: pair('(?:\\+|plus|and)'), colon: pair(':'), to: pair('to'), within: pair('(?:in|/|of)') };
+/** Millilitres of the units of volume, by how they begin. */
+const unitMl: readonly (readonly [begin: string, ml: number])[] = [['ml', 1], ['l', 1000], ['oz', 29.574], ['fl', 29.574]];
 const percent = new RegExp(`^${NUMBER}\\s*(?:%|per ?cent)$`);
 const strength = new RegExp(`^(?:(${Object.keys(strengths).join('|')})|${NUMBER}\\s*(?:x|×|times))(?:[ -]*strength)?$`);
 const shareOfStrength = new RegExp(`^${NUMBER}\\s*(%|per ?cent|/\\s*${NUMBER})[ -]*strength$`);
@@ -41,22 +43,32 @@ export function readDilution(text: string, usual: Parts): Result<DilutionReading
   if (plain === '') return failure({ path: 'dilution', message: 'Write the dilution as it stands on the bottle or in the recipe: 1+9, 1:31, 15 in 500.' });
   if (/^(undiluted|stock|neat|straight)$/.test(plain)) return success({ parts: { concentrate: 1, water: 0 }, notation: 'undiluted', other: null });
   const share = percent.exec(plain);
-  if (share !== null) return whole(number(share[1]), 100, null);
+  if (share !== null) return number(share[1]) > 100 ? failure({ path: 'dilution', message: `${share[1] ?? ''} % is more than the whole: undiluted concentrate is 100 %.` }) : whole(number(share[1]), 100, null);
   const relative = strength.exec(plain);
   if (relative !== null) return ofUsual(relative[1] === undefined ? number(relative[2]) : (strengths[relative[1]] ?? 1), usual);
   const part = shareOfStrength.exec(plain);
   if (part !== null) return ofUsual(number(part[1]) / (part[3] === undefined ? 100 : number(part[3])), usual);
   const plus = notations.plus.exec(plain);
-  if (plus !== null) return added(number(plus[1]), number(plus[2]), null);
+  if (plus !== null) return added(...amounts(plus), null);
   const within = notations.within.exec(plain);
-  if (within !== null) return whole(number(within[1]), number(within[2]), 'added');
+  if (within !== null) return whole(...amounts(within), 'added');
   const either = notations.colon.exec(plain) ?? notations.to.exec(plain);
-  if (either !== null) return ambiguous(number(either[1]), number(either[2]));
+  if (either !== null) return ambiguous(...amounts(either));
   return failure({ path: 'dilution', message: `“${text.trim()}” does not read as a dilution. Write 1+9, 1:9, 1 to 10, 15 in 500, 3 % or half strength.` });
 }
 
 function number(text: string | undefined): number {
   return Number((text ?? '').replace(',', '.'));
+}
+
+/** The two amounts of a pair; in ml where they are written in different units of volume. */
+function amounts([, first, firstUnit, second, secondUnit]: RegExpExecArray): [number, number] {
+  const [a, b] = [mlOf(firstUnit), mlOf(secondUnit)];
+  return a === null || b === null || a === b ? [number(first), number(second)] : [number(first) * a, number(second) * b];
+}
+
+function mlOf(unit: string | undefined): number | null {
+  return unitMl.find(([begin]) => unit?.startsWith(begin))?.[1] ?? null;
 }
 
 /** Added parts: so much concentrate and so much water. */
