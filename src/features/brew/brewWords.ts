@@ -45,7 +45,7 @@ export function spoonWords({ tablespoons, teaspoons }: Pick<Spoonful, 'tablespoo
 
 /** A spread of a natural log as a percentage. */
 export function percentWords(lnSd: number): string {
-  return `± ${Math.max(1, Math.round(lnSd * 100))} %`;
+  return `±\u00a0${Math.max(1, Math.round(lnSd * 100))}\u00a0%`;
 }
 
 /** What a row says under its name. Problems first. */
