@@ -1,4 +1,3 @@
-import { gzipSync } from 'node:zlib';
 import { join } from 'node:path';
 import { all, create } from 'mathjs';
 import { chromium } from '@playwright/test';
@@ -180,12 +179,9 @@ async function benchBrowser() {
   const server = start(tool('next'), ['start', '--hostname', '127.0.0.1', '--port', String(PORT)], {}, 'ignore');
   try {
     while (!(await fetch(address).catch(() => ({ ok: false }))).ok) await new Promise((resolve) => setTimeout(resolve, 150));
-    const html = await (await fetch(address)).text();
-    // Polyfills marked noModule are for browsers without modules: none that can run Aetas loads them.
-    const tags = [...html.matchAll(/<script[^>]*\bsrc="([^"]+\.js)"[^>]*>/g)].filter(([tag]) => !tag.includes('noModule'));
-    const scripts = [...new Set(tags.map(([, path]) => path))];
-    const sizes = await Promise.all(scripts.map(async (path) => gzipSync(Buffer.from(await (await fetch(address + path)).arrayBuffer())).length));
-    report(`Bench route: first-load JavaScript, gzipped, ${scripts.length} files`, sizes.reduce((sum, size) => sum + size, 0) / 1024, 'kB', 220);
+    const { firstLoad, FIRST_LOAD_LIMIT_KB } = await load('e2e/firstLoad.ts');
+    const { files, sizeKb } = await firstLoad(address);
+    report(`Bench route: first-load JavaScript, gzipped, ${files} files`, sizeKb, 'kB', FIRST_LOAD_LIMIT_KB);
 
     const browser = await chromium.launch({ executablePath: ensureChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
