@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { FIRST_LOAD_LIMIT_KB, firstLoad } from './firstLoad';
 
-test('the bench opens without the validator, the charts and the model', async ({ baseURL }) => {
+test('the bench loads no more script than its limit before it shows', async ({ baseURL }) => {
   const { files, sizeKb } = await firstLoad(`${baseURL ?? ''}/`);
   expect(files).toBeGreaterThan(3);
   expect(sizeKb).toBeGreaterThan(100);
