@@ -1,3 +1,5 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { all, create } from 'mathjs';
 import { chromium } from '@playwright/test';
@@ -205,9 +207,13 @@ async function benchBrowser() {
     await page.goto(`${address}/rolls/tin-3#identify`);
     await page.reload();
     await page.locator('#photos').waitFor();
-    const picture = PNG.sync.write(new PNG({ width: 4000, height: 3000, colorType: 2 }), { deflateLevel: 1 });
+    // The page's own beginning is not the photograph's.
+    await page.waitForTimeout(1500);
+    // From a file, as from a user: handed over in memory, the page would first have to unpack it for the test's own sake.
+    const picture = join(mkdtempSync(join(tmpdir(), 'aetas-')), 'twelve.png');
+    writeFileSync(picture, PNG.sync.write(new PNG({ width: 4000, height: 3000, colorType: 2 }), { deflateLevel: 1 }));
     const photo = await longestTask(page, async () => {
-      await page.getByLabel('Photographs of the roll').setInputFiles({ name: 'twelve.png', mimeType: 'image/png', buffer: picture });
+      await page.getByLabel('Photographs of the roll').setInputFiles(picture);
       await page.getByRole('img', { name: 'Photograph twelve.png' }).waitFor();
     });
     report('a 12-megapixel photograph: longest task over 50 ms, 0 for none', photo, 'ms', 50);
