@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback } from 'react';
 import { LEAST_VOLUME_SHARE, finishMix } from '@/core/brewing/finishMix';
 import { closeness, mixProgress, standingLeftMs, type MixEvent, type MixProgress } from '@/core/brewing/mixRun';
 import { mixSteps, type MixStep } from '@/core/brewing/mixSteps';
@@ -10,8 +10,8 @@ import type { Mix } from '@/core/formats/records';
 import { formatDuration } from '@/core/units/duration';
 import { formatQuantity, parseQuantity, type UnitChoice } from '@/core/units/quantity';
 import { bottleMix, dropMix, mixDraftPrefix, recordMixEvent } from '@/data/brews';
-import { keepDraft, readDraft } from '@/data/drafts';
 import { useMix, useSettings } from '@/data/queries';
+import { useKeptText } from '@/features/keeping/useKeptText';
 import { CautionList } from '@/ui/CautionList';
 import { FieldError } from '@/ui/Field';
 import { classes } from '@/ui/classes';
@@ -154,7 +154,7 @@ interface EntryProps extends Pick<ScreenProps, 'step' | 'mix' | 'record'> {
 /** What really went in, typed or read, and the one act that goes on. */
 function Entry({ step, mix, record, spoons, settings }: EntryProps) {
   const { batch } = mix;
-  const [typed, setTyped] = useTypedAmount(`${mixDraftPrefix(mix.id)}${step.id}`);
+  const [typed, setTyped] = useKeptText(`${mixDraftPrefix(mix.id)}${step.id}`);
   const weighs = step.kind === 'part' || step.kind === 'top-up' || step.kind === 'measure';
   const go = (amount: number | null, how: 'scale' | 'typed' | 'spoons' | 'target'): void => record({ kind: 'done', stepId: step.id, amount, how, atMs: Date.now() });
   if (!weighs) {
@@ -218,30 +218,6 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
       )}
     </form>
   );
-}
-
-/** What was typed into a step, kept as typed. */
-function useTypedAmount(key: string): [string, (text: string) => void] {
-  const [typed, setTyped] = useState('');
-  const touched = useRef(false);
-  useEffect(() => {
-    let gone = false;
-    void readDraft(key).then((kept) => {
-      if (!gone && !touched.current && typeof kept === 'string') setTyped(kept);
-    });
-    return () => {
-      gone = true;
-    };
-  }, [key]);
-  const set = useCallback(
-    (text: string) => {
-      touched.current = true;
-      setTyped(text);
-      void keepDraft(key, text).catch(() => undefined);
-    },
-    [key],
-  );
-  return [typed, set];
 }
 
 /** Everything is in: what came out, and the way to its label. */

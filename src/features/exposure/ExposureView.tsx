@@ -1,19 +1,17 @@
 'use client';
 
-import { useEffect, useState } from 'react';
 import { emptyExposureForm, exposureFormSchema, readExposure, type ExposureForm } from '@/core/exposure/exposureForm';
 import { filters, type FilterId } from '@/core/exposure/filters';
 import { stockFamilies, stockFamilyIds } from '@/core/films/stockFamilies';
 import { formatDuration } from '@/core/units/duration';
 import { formatNumber } from '@/core/units/quantity';
-import { keepDraft, readDraft } from '@/data/drafts';
 import { useSettings } from '@/data/queries';
+import { useKeptForm } from '@/features/keeping/useKeptForm';
 import { Choice } from '@/ui/Choice';
 import { FieldError } from '@/ui/Field';
 import { MENDING } from '@/ui/mending';
 import { Quantity } from '@/ui/Quantity';
 
-const DRAFT = 'exposure';
 const filterOptions = (Object.keys(filters) as FilterId[]).map((value) => ({ value, name: filters[value].name, hint: `${formatNumber(filters[value].stops, 1)} stops` }));
 const familyOptions = stockFamilyIds.map((value) => ({ value, name: stockFamilies[value].name }));
 
@@ -25,19 +23,8 @@ function timeWords(seconds: number): string {
 /** The exposure calculator: from the meter to the shutter, on its own. */
 export function ExposureView() {
   const units = useSettings();
-  const [form, setForm] = useState<ExposureForm | null>(null);
-  useEffect(() => {
-    void readDraft(DRAFT).then((draft) => {
-      const kept = exposureFormSchema.safeParse(draft);
-      setForm(kept.success ? kept.data : emptyExposureForm);
-    });
-  }, []);
+  const { form, change } = useKeptForm<ExposureForm>('exposure', exposureFormSchema, (kept) => kept ?? emptyExposureForm);
   if (form === null) return <p aria-busy="true">Opening the calculator.</p>;
-  const change = (part: Partial<ExposureForm>): void => {
-    const next = { ...form, ...part };
-    setForm(next);
-    void keepDraft(DRAFT, next).catch(() => undefined);
-  };
   const answer = readExposure(form);
   const errors: Partial<Record<string, string>> = answer.ok ? {} : Object.fromEntries(answer.problems.map(({ path, message }) => [path, message]));
   return (

@@ -1,7 +1,7 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
-import { dropDraft, keepDraft, readDraft } from '@/data/drafts';
+import { dropDraft } from '@/data/drafts';
+import { useKeptText } from '@/features/keeping/useKeptText';
 
 interface NoteBoxProps {
   runId: string;
@@ -13,13 +13,7 @@ interface NoteBoxProps {
 /** A note during the run. It is kept as typed, and stays open, until it is written. */
 export function NoteBox({ runId, onKeep, onClose }: NoteBoxProps) {
   const key = `note:${runId}`;
-  const [text, setText] = useState('');
-  const touched = useRef(false);
-  useEffect(() => {
-    void readDraft(key).then((kept) => {
-      if (typeof kept === 'string' && !touched.current) setText(kept);
-    });
-  }, [key]);
+  const [text, change] = useKeptText(key);
   return (
     <form
       className="border-t border-hair px-4 py-3 sm:px-10"
@@ -43,11 +37,7 @@ export function NoteBox({ runId, onKeep, onClose }: NoteBoxProps) {
         autoFocus
         className="box mt-1"
         value={text}
-        onChange={(event) => {
-          touched.current = true;
-          setText(event.target.value);
-          void keepDraft(key, event.target.value).catch(() => undefined);
-        }}
+        onChange={(event) => change(event.target.value)}
       />
       <div className="mt-2 flex gap-3">
         <button type="submit" className="act act-primary min-h-16 flex-1" disabled={text.trim() === ''}>
