@@ -12,10 +12,13 @@ export async function openDemo(page: Page, path = '/'): Promise<void> {
   await expect(page.locator('main h1').first()).toBeVisible();
 }
 
-/** Chooses an option of a list. */
+/** Chooses an option of a list. On a slow machine a page can still move between press and release: a hand presses again. */
 export async function choose(page: Page, label: string | RegExp, option: string | RegExp): Promise<void> {
   await page.getByRole('button', { name: label }).click();
-  await page.getByRole('option', { name: option }).click();
+  await expect(async () => {
+    await page.getByRole('option', { name: option }).click({ timeout: 5_000 });
+    await expect(page.getByRole('listbox')).toHaveCount(0, { timeout: 3_000 });
+  }).toPass({ timeout: 30_000 });
 }
 
 /** Where something begins on the page, px from its top, however far the page is scrolled. */

@@ -12,6 +12,7 @@ import type { RollDossier } from '@/data/queries';
 import { CautionList } from '@/ui/CautionList';
 import { classes } from '@/ui/classes';
 import { MENDING } from '@/ui/mending';
+import { EmptyChart } from './EmptyChart';
 import { PinNote } from './PinNote';
 import { PlanChoicesForm } from './PlanChoices';
 import { PlanLedger } from './PlanLedger';
@@ -21,7 +22,7 @@ import { useTrial } from './trial';
 import type { PlanInHand } from './usePlanForm';
 import { WhatIf } from './WhatIf';
 
-const GradientChart = dynamic(() => import('./GradientChart'), { ssr: false, loading: () => <div className="h-[260px] bg-sheet" /> });
+const GradientChart = dynamic(() => import('./GradientChart'), { ssr: false, loading: () => <EmptyChart chart="gradient" /> });
 
 interface ChooseProps {
   dossier: RollDossier;
@@ -54,14 +55,12 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
         )}
       </div>
       <div className="min-w-0 space-y-7">
-        {study !== null && shown !== null && (
-          <div>
-            <div className={grey}>
-              <LiveChart plan={plan} />
-            </div>
-            <WhatIf plan={plan} units={units} />
+        <div>
+          <div className={grey}>
+            <LiveChart plan={plan} />
           </div>
-        )}
+          <WhatIf plan={plan} units={units} />
+        </div>
         <PlanChoicesForm plan={plan} jugs={jugs} units={units} />
         {study !== null && shown !== null && (
           <div className={grey}>
@@ -92,7 +91,7 @@ function LiveTime({ plan, shown, units }: { plan: PlanInHand; shown: PlanChoices
 /** The curve, as it stands or as it is tried out. */
 function LiveChart({ plan }: { plan: PlanInHand }) {
   const study = useTrial(plan.trials)?.found?.glance ?? plan.study;
-  return study === null ? null : <GradientChart study={study} />;
+  return study === null ? <EmptyChart chart="gradient" /> : <GradientChart study={study} />;
 }
 
 /** Cautions that follow from the choices, beside those that follow from the estimate. */

@@ -6,10 +6,8 @@ import { strategyIds, type StrategyId } from '@/core/estimate/strategyIds';
 import { LOG_EXPOSURE_PER_STOP } from '@/core/units/stops';
 import { GRAPH_FONT, type Inks } from '@/ui/graphPaper';
 import { PaperChart, type Paper, type PaperLine } from '@/ui/PaperChart';
+import { chartPx } from './EmptyChart';
 import { strategyWords } from './strategyWords';
-
-/** Height of the chart, px. */
-const HEIGHT_PX = 300;
 
 /** Least distance between the names of two curves, px. */
 const NAME_LINE_PX = 16;
@@ -45,7 +43,7 @@ export default function CurvesChart({ strategies, chosen }: { strategies: Strate
   const words = `Predicted density against exposure. ${outlooks.map(({ id, baseFogD, densities }) => `${strategyWords[id].name}: base and fog ${baseFogD.toFixed(2)}, highest ${(densities.at(-1) ?? 0).toFixed(2)}.`).join(' ')} Fresh film: base and fog ${(freshDensities[0] ?? 0).toFixed(2)}.`;
   return (
     <figure className="min-w-0">
-      <PaperChart label={words} heightPx={HEIGHT_PX} x={x} y={y} lines={lines} marks={marks} />
+      <PaperChart label={words} heightPx={chartPx.strategies} x={x} y={y} lines={lines} marks={marks} />
       <details className="mt-1 text-[13px] text-ink2">
         <summary>The same as a table</summary>
         <table className="mt-2 w-full max-w-md text-right">

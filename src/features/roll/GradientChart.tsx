@@ -5,9 +5,7 @@ import type { Glance } from '@/core/estimate/study';
 import { formatMinutes } from '@/core/units/duration';
 import { GRAPH_FONT, roundUp, type Inks } from '@/ui/graphPaper';
 import { PaperChart, type Paper, type PaperLine } from '@/ui/PaperChart';
-
-/** Height of the chart, px. */
-const HEIGHT_PX = 280;
+import { chartPx } from './EmptyChart';
 
 /** Arm of the cross that marks a reading, px. */
 const ARM_PX = 5;
@@ -41,7 +39,7 @@ export default function GradientChart({ study }: { study: Glance }) {
   const words = `Average gradient net of fog against minutes. At ${formatMinutes(timeMin)} it is ${gradient.net.toFixed(2)}; the target is ${gradient.target.toFixed(2)}.${readings.map((reading) => ` Read after ${formatMinutes(reading.developedMin)}: ${reading.gradient.toFixed(2)}.`).join('')}`;
   return (
     <figure>
-      <PaperChart label={words} heightPx={HEIGHT_PX} x={x} y={y} lines={lines} marks={marks} />
+      <PaperChart label={words} heightPx={chartPx.gradient} x={x} y={y} lines={lines} marks={marks} />
       <CurveTable curve={curve} />
     </figure>
   );

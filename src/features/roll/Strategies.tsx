@@ -7,10 +7,11 @@ import { formatNumber } from '@/core/units/quantity';
 import { classes } from '@/ui/classes';
 import { Tick } from '@/ui/Tick';
 import { developerName } from '@/core/plan/developerName';
+import { EmptyChart } from './EmptyChart';
 import { shadowWords, strategyReasons, strategyWords } from './strategyWords';
 import type { PlanInHand } from './usePlanForm';
 
-const CurvesChart = dynamic(() => import('./CurvesChart'), { ssr: false, loading: () => <div className="h-[300px] bg-sheet" /> });
+const CurvesChart = dynamic(() => import('./CurvesChart'), { ssr: false, loading: () => <EmptyChart chart="strategies" /> });
 
 /** Hold, Extend and Stand side by side: what each takes and gives, and which is recommended. */
 export function Strategies({ plan }: { plan: PlanInHand }) {

@@ -17,6 +17,7 @@ import { FogForm } from '@/features/tests/FogForm';
 import type { TestProps } from '@/features/tests/TestProps';
 import { testWords, testsByCost } from '@/features/tests/testWords';
 import { classes } from '@/ui/classes';
+import { EmptyChart } from './EmptyChart';
 import { EvidenceList } from './EvidenceList';
 import { lowerFirst } from './ledgerWords';
 import { PinNote } from './PinNote';
@@ -33,7 +34,7 @@ interface TestStageProps {
 
 type Flow = Finding['kind'];
 
-const GradientChart = dynamic(() => import('./GradientChart'), { ssr: false, loading: () => <div className="h-[280px] bg-sheet" /> });
+const GradientChart = dynamic(() => import('./GradientChart'), { ssr: false, loading: () => <EmptyChart chart="gradient" /> });
 
 /** Tests that can be started from their sentence; a sacrificial roll is a roll of its own. */
 const starts: Partial<Record<NextTest['id'], { flow: Flow; label: string }>> = {
