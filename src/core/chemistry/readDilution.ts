@@ -1,4 +1,5 @@
 import { failure, success, type Result } from '../result';
+import { ML_PER_US_FLUID_OUNCE } from '../units/volume';
 import { concentrateFraction, type Parts } from './dilution';
 
 /** How a written dilution was understood. */
@@ -20,7 +21,7 @@ const UNIT = '(?:\\s*(ml|l|lit(?:er|re)s?|parts?|g|(?:fl ?)?oz))?';
 const pair = (between: string): RegExp => new RegExp(`^${NUMBER}${UNIT}\\s*${between}\\s*${NUMBER}${UNIT}$`);
 const notations = { plus: pair('(?:\\+|plus|and)'), colon: pair(':'), to: pair('to'), within: pair('(?:in|/|of)') };
 /** Millilitres of the units of volume, by how they begin. */
-const unitMl: readonly (readonly [begin: string, ml: number])[] = [['ml', 1], ['l', 1000], ['oz', 29.574], ['fl', 29.574]];
+const unitMl: readonly (readonly [begin: string, ml: number])[] = [['ml', 1], ['l', 1000], ['oz', ML_PER_US_FLUID_OUNCE], ['fl', ML_PER_US_FLUID_OUNCE]];
 const percent = new RegExp(`^${NUMBER}\\s*(?:%|per ?cent)$`);
 const strength = new RegExp(`^(?:(${Object.keys(strengths).join('|')})|${NUMBER}\\s*(?:x|×|times))(?:[ -]*strength)?$`);
 const shareOfStrength = new RegExp(`^${NUMBER}\\s*(%|per ?cent|/\\s*${NUMBER})[ -]*strength$`);
@@ -61,10 +62,14 @@ function number(text: string | undefined): number {
   return Number((text ?? '').replace(',', '.'));
 }
 
-/** The two amounts of a pair; in ml where they are written in different units of volume. */
+/** The two amounts of a pair; in ml, to the hundredth, where they are written in different units of volume. */
 function amounts([, first, firstUnit, second, secondUnit]: RegExpExecArray): [number, number] {
   const [a, b] = [mlOf(firstUnit), mlOf(secondUnit)];
-  return a === null || b === null || a === b ? [number(first), number(second)] : [number(first) * a, number(second) * b];
+  return a === null || b === null || a === b ? [number(first), number(second)] : [toHundredth(number(first) * a), toHundredth(number(second) * b)];
+}
+
+function toHundredth(ml: number): number {
+  return Math.round(ml * 100) / 100;
 }
 
 function mlOf(unit: string | undefined): number | null {
