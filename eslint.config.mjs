@@ -12,6 +12,45 @@ const mayImport = {
 };
 const layers = Object.keys(mayImport);
 
+/**
+ * The order of core's folders: each may import those before it. docs/architecture.md draws the same order.
+ * Tests may look anywhere.
+ */
+const coreOrder = [
+  ...['schema', 'units', 'chemistry', 'thermal', 'films', 'kinetics', 'fixing', 'schedule', 'exposure', 'densitometry'],
+  ...['outcome', 'kit', 'devices', 'inference', 'safety', 'estimate', 'brewing', 'loading'],
+  ...['evidence', 'records', 'learning', 'plan', 'formats'],
+];
+
+/** What `core/inference` may not know: it is a least-squares kit, and film is no business of its. */
+const coreAlone = ['inference'];
+
+function coreRule(folder, index) {
+  const later = coreAlone.includes(folder) ? coreOrder.filter((other) => other !== folder) : coreOrder.slice(index + 1);
+  return {
+    files: [`src/core/${folder}/**/*.ts`],
+    ignores: ['src/core/**/*.test.ts', 'src/core/**/*.long.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            ...packagePatterns('core'),
+            ...(later.length === 0
+              ? []
+              : [
+                  {
+                    regex: `^(\\.\\./)+(${later.join('|')})/`,
+                    message: `core/${folder} may import only the folders before it: ${coreOrder.slice(0, index).join(', ')}.`,
+                  },
+                ]),
+          ],
+        },
+      ],
+    },
+  };
+}
+
 /** Packages that only some layers may touch. */
 const packageHomes = [
   { group: ['dexie', 'dexie/**', 'dexie-react-hooks'], layers: ['data'] },
@@ -20,11 +59,15 @@ const packageHomes = [
   { group: ['next', 'next/**'], layers: ['ui', 'features', 'app'] },
 ];
 
-function importRule(layer) {
-  const forbidden = layers.filter((other) => other !== layer && !mayImport[layer].includes(other));
-  const patterns = packageHomes
+function packagePatterns(layer) {
+  return packageHomes
     .filter((home) => !home.layers.includes(layer))
     .map((home) => ({ group: home.group, message: `src/${layer} may not use this package.` }));
+}
+
+function importRule(layer) {
+  const forbidden = layers.filter((other) => other !== layer && !mayImport[layer].includes(other));
+  const patterns = packagePatterns(layer);
   if (forbidden.length > 0) {
     patterns.push({
       regex: `^(@/|(\\.\\./)+)(${forbidden.join('|')})(/|$)`,
@@ -44,22 +87,42 @@ export default tseslint.config(
     files: ['src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },
     rules: {
-      'react-hooks/rules-of-hooks': 'error',
+      ...reactHooks.configs['recommended-latest'].rules,
       'react-hooks/exhaustive-deps': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
     },
   },
   ...layers.map(importRule),
+  ...coreOrder.map(coreRule),
   {
     files: ['src/core/**/*.ts'],
     ignores: ['src/core/**/*.test.ts', 'src/core/**/*.long.ts', 'src/core/testing/**'],
     rules: {
-      'no-restricted-globals': ['error', 'window', 'document', 'navigator', 'fetch', 'localStorage', 'indexedDB', 'performance', 'crypto'],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'navigator',
+        'fetch',
+        'localStorage',
+        'indexedDB',
+        'performance',
+        'crypto',
+      ],
       'no-restricted-syntax': [
         'error',
-        { selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'Core is reproducible: pass randomness in.' },
-        { selector: "MemberExpression[object.name='Date'][property.name='now']", message: 'Core is reproducible: pass the time in.' },
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Core is reproducible: pass the time in.' },
+        {
+          selector: "MemberExpression[object.name='Math'][property.name='random']",
+          message: 'Core is reproducible: pass randomness in.',
+        },
+        {
+          selector: "MemberExpression[object.name='Date'][property.name='now']",
+          message: 'Core is reproducible: pass the time in.',
+        },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'Core is reproducible: pass the time in.',
+        },
       ],
     },
   },

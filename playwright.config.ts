@@ -5,8 +5,18 @@ const PORT = 4311;
 
 /** Debian's Chromium, cut off from everything but this machine. */
 export const chromium = {
-  executablePath: process.env.CHROMIUM_PATH ?? ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find((path) => existsSync(path)),
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  executablePath:
+    process.env.CHROMIUM_PATH ??
+    ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find((path) => existsSync(path)),
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 };
 
 export default defineConfig({
@@ -20,7 +30,13 @@ export default defineConfig({
   // Slow machines run the same journeys; a fault shows by its own, shorter limits.
   timeout: 120_000,
   expect: { timeout: 20_000 },
-  reporter: [['list'], ['json', { outputFile: process.env.AETAS_LONG === '1' ? 'test-results/browser-long.json' : 'test-results/browser.json' }]],
+  reporter: [
+    ['list'],
+    [
+      'json',
+      { outputFile: process.env.AETAS_LONG === '1' ? 'test-results/browser-long.json' : 'test-results/browser.json' },
+    ],
+  ],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },

@@ -10,19 +10,25 @@ test('an estimate over HTTP is the core’s', async ({ request }) => {
 });
 
 test('evidence moves it, and the examples of the documentation work as they stand', async ({ request }) => {
-  const bodies = [...(await readFile('docs/api.md', 'utf8')).matchAll(/-d '(\{[^']*\})'/g)].map(([, body]) => JSON.parse(body ?? '') as { evidence?: unknown[] });
+  const bodies = [...(await readFile('docs/api.md', 'utf8')).matchAll(/-d '(\{[^']*\})'/g)].map(
+    ([, body]) => JSON.parse(body ?? '') as { evidence?: unknown[] },
+  );
   expect(bodies.some(({ evidence }) => evidence?.length === 5)).toBe(true);
   for (const data of bodies) expect((await request.post('/api/estimate', { data })).status()).toBe(200);
   const clip = { kind: 'clip', id: 'clip', timeMin: 11, gradient: 0.4, method: 'densities' };
   const answer = await request.post('/api/estimate', { data: { ...coffeeRequest, evidence: [clip] } });
-  expect(((await answer.json()) as { timeMin: number }).timeMin).toBeGreaterThan(estimate(completeRequest(coffeeRequest)).timeMin);
+  expect(((await answer.json()) as { timeMin: number }).timeMin).toBeGreaterThan(
+    estimate(completeRequest(coffeeRequest)).timeMin,
+  );
   const bad = await request.post('/api/estimate', { data: { ...coffeeRequest, evidence: [{ ...clip, timeMin: -1 }] } });
   expect(bad.status()).toBe(422);
   expect(((await bad.json()) as { problems: { path: string }[] }).problems[0]?.path).toBe('evidence[0].timeMin');
 });
 
 test('every problem has its path and a sentence', async ({ request }) => {
-  const answer = await request.post('/api/estimate', { data: { ...coffeeRequest, temperatureC: 400, film: { familyId: 'moon', iso: -1 } } });
+  const answer = await request.post('/api/estimate', {
+    data: { ...coffeeRequest, temperatureC: 400, film: { familyId: 'moon', iso: -1 } },
+  });
   expect(answer.status()).toBe(422);
   const { problems } = (await answer.json()) as { problems: { path: string; message: string }[] };
   expect(problems.map(({ path }) => path).sort()).toEqual(['film.familyId', 'film.iso', 'temperatureC']);
@@ -30,7 +36,10 @@ test('every problem has its path and a sentence', async ({ request }) => {
 });
 
 test('what is not JSON, or too large, is refused', async ({ request }) => {
-  const broken = await request.post('/api/estimate', { data: Buffer.from('{"film":'), headers: { 'content-type': 'application/json' } });
+  const broken = await request.post('/api/estimate', {
+    data: Buffer.from('{"film":'),
+    headers: { 'content-type': 'application/json' },
+  });
   expect(broken.status()).toBe(400);
   const large = await request.post('/api/estimate', { data: { ...coffeeRequest, padding: 'x'.repeat(300 * 1024) } });
   expect(large.status()).toBe(413);
@@ -39,7 +48,14 @@ test('what is not JSON, or too large, is refused', async ({ request }) => {
 });
 
 test('the schema describes request and response', async ({ request }) => {
-  const schema = (await (await request.get('/api/schema')).json()) as { request: { properties: object }; response: { properties: object } };
-  expect(Object.keys(schema.request.properties)).toEqual(expect.arrayContaining(['film', 'age', 'developer', 'temperatureC', 'agitationId']));
-  expect(Object.keys(schema.response.properties)).toEqual(expect.arrayContaining(['timeMin', 'band', 'ledger', 'cautions']));
+  const schema = (await (await request.get('/api/schema')).json()) as {
+    request: { properties: object };
+    response: { properties: object };
+  };
+  expect(Object.keys(schema.request.properties)).toEqual(
+    expect.arrayContaining(['film', 'age', 'developer', 'temperatureC', 'agitationId']),
+  );
+  expect(Object.keys(schema.response.properties)).toEqual(
+    expect.arrayContaining(['timeMin', 'band', 'ledger', 'cautions']),
+  );
 });

@@ -13,7 +13,9 @@ test('fields say their range and unit, and impossible combinations explain thems
   await page.getByLabel('Name of the roll').fill('Impossible');
   await page.getByLabel('Film', { exact: true }).fill('Larkholm Pan 200');
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
-  await expect(page.getByText('A film dated 1990 was not made before about 1984, so it cannot have been exposed in 1950.')).toBeVisible();
+  await expect(
+    page.getByText('A film dated 1990 was not made before about 1984, so it cannot have been exposed in 1950.'),
+  ).toBeVisible();
   // Nothing typed is lost by a reload.
   await page.reload();
   await expect(page.getByLabel('Name of the roll')).toHaveValue('Impossible');
@@ -37,14 +39,19 @@ test('a plan that cannot be says why and keeps what was typed', async ({ page })
   await expect(page.getByText('Take more soda: the usual brew has 54 g/l.')).toBeVisible();
 });
 
-test('while a field is emptied and typed anew, what stood before stays in its place, grey and unpinned', async ({ page }) => {
+test('while a field is emptied and typed anew, what stood before stays in its place, grey and unpinned', async ({
+  page,
+}) => {
   await openDemo(page, '/rolls/tin-3');
   const time = page.getByTestId('time');
   await expect(time).toBeVisible();
   const before = await time.textContent();
   const pin = page.getByRole('button', { name: /^Pin/ });
   // A field within the ledger itself: its row stays open, and the hands stay in it.
-  await page.getByRole('table', { name: 'Ledger of the development time' }).getByRole('button', { name: /^20\.0 °C/ }).click();
+  await page
+    .getByRole('table', { name: 'Ledger of the development time' })
+    .getByRole('button', { name: /^20\.0 °C/ })
+    .click();
   const field = page.locator('#row-temperatureC');
   await field.focus();
   const top = await topOf(field);

@@ -5,8 +5,10 @@ import { PNG } from 'pngjs';
 import { MORNING, choose, openDemo, recordsOf, topOf } from './bench';
 
 const seconds = (text: string): number => text.split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
-const timeOf = async (page: Page): Promise<number> => seconds((await page.getByTestId('brew-time').textContent()) ?? '');
-const number = async (page: Page, id: string): Promise<number> => Number(((await page.getByTestId(id).textContent()) ?? '').replace(/[^\d.]/g, ''));
+const timeOf = async (page: Page): Promise<number> =>
+  seconds((await page.getByTestId('brew-time').textContent()) ?? '');
+const number = async (page: Page, id: string): Promise<number> =>
+  Number(((await page.getByTestId(id).textContent()) ?? '').replace(/[^\d.]/g, ''));
 
 /** Opens the workbench with standard coffee for the roll of the tin, once its time is there. */
 async function openCoffee(page: Page): Promise<void> {
@@ -14,7 +16,9 @@ async function openCoffee(page: Page): Promise<void> {
   await expect(page.getByTestId('brew-time')).toBeVisible();
 }
 
-test('pH, strength and the roll’s time move while the recipe is changed, and a reload keeps what was typed', async ({ page }) => {
+test('pH, strength and the roll’s time move while the recipe is changed, and a reload keeps what was typed', async ({
+  page,
+}) => {
   await openCoffee(page);
   const before = await timeOf(page);
   expect(await number(page, 'ph')).toBeGreaterThan(10);
@@ -62,7 +66,11 @@ test('too little soda is mended by the amount that it names', async ({ page }) =
 test('senseless amounts are told at their line, nothing is lost, and the sheet comes back', async ({ page }) => {
   await openCoffee(page);
   const soda = page.getByLabel('Washing soda, anhydrous, in a litre');
-  for (const [typed, sentence] of [['0', /0 is nothing to weigh/], ['-5', /from 0 to 1000/], ['a handful', /give a number from 0 to 1000/]] as const) {
+  for (const [typed, sentence] of [
+    ['0', /0 is nothing to weigh/],
+    ['-5', /from 0 to 1000/],
+    ['a handful', /give a number from 0 to 1000/],
+  ] as const) {
     await soda.fill(typed);
     await expect(page.getByRole('alert').filter({ hasText: sentence })).toBeVisible();
     await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
@@ -80,7 +88,9 @@ test('senseless amounts are told at their line, nothing is lost, and the sheet c
   await expect(page.getByText('Volume: give a number from 20 to 100000 ml.')).toBeVisible();
 });
 
-test('while an amount is emptied, the sheet stands grey where it stood, prices stay open, and nothing can be weighed', async ({ page }) => {
+test('while an amount is emptied, the sheet stands grey where it stood, prices stay open, and nothing can be weighed', async ({
+  page,
+}) => {
   await openCoffee(page);
   await page.getByText('Your prices').click();
   const price = page.getByLabel('Instant coffee', { exact: true });
@@ -99,7 +109,9 @@ test('while an amount is emptied, the sheet stands grey where it stood, prices s
   await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeEnabled();
 });
 
-test('in °F and fluid ounces: small volumes keep their figures on the workbench, the sheet and the label', async ({ page }) => {
+test('in °F and fluid ounces: small volumes keep their figures on the workbench, the sheet and the label', async ({
+  page,
+}) => {
   await openDemo(page, '/brews/workbench?recipe=syrup');
   await page.getByRole('button', { name: /Switch to °F and fl oz/ }).click();
   await expect(page.getByRole('button', { name: /Switch to °C and ml/ })).toBeVisible();
@@ -122,11 +134,15 @@ test('in °F and fluid ounces: small volumes keep their figures on the workbench
   await page.getByRole('button', { name: 'Put it among the jugs' }).click();
   await expect(page.getByTestId('label').first()).toContainText('16.0 fl oz');
   const { brews } = await recordsOf(page, 'aetas-demo');
-  const made = (brews as { name: string; parts: { actual: number }[]; temperatureC: number | null }[]).find(({ parts }) => parts?.[0]?.actual === 15);
+  const made = (brews as { name: string; parts: { actual: number }[]; temperatureC: number | null }[]).find(
+    ({ parts }) => parts?.[0]?.actual === 15,
+  );
   expect(made?.temperatureC).toBeCloseTo((70.5 - 32) / 1.8, 6);
 });
 
-test('what is left of the scarcest decides the volume; unknown and animal ingredients are told for what they are', async ({ page }) => {
+test('what is left of the scarcest decides the volume; unknown and animal ingredients are told for what they are', async ({
+  page,
+}) => {
   await openCoffee(page);
   await page.getByRole('radio', { name: 'What is left' }).click();
   await choose(page, 'Least is left of', 'Ascorbic acid');
@@ -147,7 +163,9 @@ test('what is left of the scarcest decides the volume; unknown and animal ingred
   await expect(order).toContainText('Ammonium salt and alkali together give off ammonia');
 });
 
-test('a dilution is read as written, with the other reading offered; a coarse scale and thermometer are told', async ({ page }) => {
+test('a dilution is read as written, with the other reading offered; a coarse scale and thermometer are told', async ({
+  page,
+}) => {
   await openDemo(page, '/brews/workbench?recipe=syrup');
   await page.getByRole('radio', { name: 'A volume' }).click();
   await page.getByLabel('Volume', { exact: true }).fill('500');
@@ -176,7 +194,9 @@ test('a dilution is read as written, with the other reading offered; a coarse sc
   await expect(page.getByText('dissolve 10 g in water to make 100 ml, and take 10.0 ml of that')).toBeVisible();
 });
 
-test('from the roll to the jug: weighed on the simulated scale, undone, timed over a reload, and the ledger shows it', async ({ page }) => {
+test('from the roll to the jug: weighed on the simulated scale, undone, timed over a reload, and the ledger shows it', async ({
+  page,
+}) => {
   await page.clock.install({ time: MORNING });
   await openDemo(page, '/rolls/instruments#mix');
   await page.locator('#mix').getByRole('button', { name: 'Weigh it out' }).click();
@@ -234,11 +254,17 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
 
   await page.goto('/rolls/instruments');
   await expect(page.locator('#mix')).toContainText('mixed 24 Nov');
-  await page.locator('#choose').getByRole('button', { name: /^Choose/ }).first().click();
+  await page
+    .locator('#choose')
+    .getByRole('button', { name: /^Choose/ })
+    .first()
+    .click();
   await expect(page.locator('#choose')).toContainText('7.0 ml p-Aminophenol concentrate for 7.8 ml');
   const { plans, brews, mixes } = await recordsOf(page, 'aetas-demo');
   const plan = (plans as { rollId: string; brewId: string }[]).find(({ rollId }) => rollId === 'instruments');
-  const brew = (brews as { id: string; temperatureC: number; developer: { parts: { water: number } } }[]).find(({ id }) => id === plan?.brewId);
+  const brew = (brews as { id: string; temperatureC: number; developer: { parts: { water: number } } }[]).find(
+    ({ id }) => id === plan?.brewId,
+  );
   expect(brew?.developer.parts.water).toBeCloseTo(400 / 7 - 1, 1);
   expect(brew?.temperatureC).toBeGreaterThan(19);
   expect(mixes).toHaveLength(2);
@@ -246,7 +272,9 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
 
 test('a kit’s weights are asked for, not guessed, and then its share follows', async ({ page }) => {
   await openDemo(page, '/brews/workbench?recipe=one-bath');
-  await expect(page.getByText('First part of the kit: type what it weighs, as it stands on your packet.')).toBeVisible();
+  await expect(
+    page.getByText('First part of the kit: type what it weighs, as it stands on your packet.'),
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
   await page.getByLabel('The packet weighs').first().fill('120');
   await page.getByLabel('The packet weighs').last().fill('80');
@@ -261,7 +289,10 @@ test('a mixing waits among the brews, goes on where it was, and giving it up is 
   await page.getByRole('button', { name: 'Weigh it out' }).click();
   await page.getByRole('button', { name: 'The water is in' }).click();
   await page.getByRole('link', { name: 'Leave it; it waits here' }).click();
-  const waiting = page.getByRole('listitem').filter({ hasText: 'Citric stop' }).filter({ has: page.getByRole('link', { name: 'Go on' }) });
+  const waiting = page
+    .getByRole('listitem')
+    .filter({ hasText: 'Citric stop' })
+    .filter({ has: page.getByRole('link', { name: 'Go on' }) });
   await expect(waiting).toContainText(/1 of \d done/);
   await waiting.getByRole('link', { name: 'Go on' }).click();
   await expect(page.getByRole('heading', { name: 'Citric acid' })).toBeVisible();
@@ -275,7 +306,9 @@ test('a mixing waits among the brews, goes on where it was, and giving it up is 
   await expect(waiting).toBeVisible();
 });
 
-test('own recipes: duplicated, changed, saved to a file, taken in again; a bad file changes nothing', async ({ page }) => {
+test('own recipes: duplicated, changed, saved to a file, taken in again; a bad file changes nothing', async ({
+  page,
+}) => {
   await openDemo(page, '/brews');
   const own = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Your own' }) });
   await page.getByRole('button', { name: 'Duplicate Tea', exact: true }).click();
@@ -292,9 +325,15 @@ test('own recipes: duplicated, changed, saved to a file, taken in again; a bad f
   expect(JSON.parse(text).recipes.map(({ name }: { name: string }) => name)).toContain('Tea, strong');
   await page.getByRole('button', { name: 'Take out Tea, strong' }).click();
   await expect(own.getByRole('link', { name: 'Tea, strong' })).toHaveCount(0);
-  const file = (name: string, content: string) => ({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+  const file = (name: string, content: string) => ({
+    name,
+    mimeType: 'application/json',
+    buffer: Buffer.from(content),
+  });
   await page.getByLabel('File with recipes').setInputFiles(file('cut.json', text.slice(0, 100)));
-  await expect(page.getByRole('alert').filter({ hasText: 'cut.json' })).toContainText('“cut.json” was not taken, and nothing has changed.');
+  await expect(page.getByRole('alert').filter({ hasText: 'cut.json' })).toContainText(
+    '“cut.json” was not taken, and nothing has changed.',
+  );
   await expect(own.getByRole('link', { name: 'Tea, strong' })).toHaveCount(0);
   await page.getByLabel('File with recipes').setInputFiles(file('recipes.json', text));
   await expect(page.getByText('2 recipes taken in.')).toBeVisible();
@@ -306,7 +345,11 @@ test('a recipe begun from nothing, with prices, prints on one page', async ({ pa
   await openDemo(page, '/brews/workbench?recipe=new');
   await expect(page.getByText('Nothing goes in yet: add the first ingredient.')).toBeVisible();
   const add = page.getByRole('combobox', { name: 'Add an ingredient' });
-  for (const [search, name, perL] of [['soda ash', 'Washing soda, anhydrous', '54'], ['vitamin', 'Ascorbic acid', '16'], ['stout', 'Dark beer', '900']] as const) {
+  for (const [search, name, perL] of [
+    ['soda ash', 'Washing soda, anhydrous', '54'],
+    ['vitamin', 'Ascorbic acid', '16'],
+    ['stout', 'Dark beer', '900'],
+  ] as const) {
     await add.fill(search);
     await page.getByRole('option', { name }).click();
     await page.getByLabel(`${name}, in a litre`).fill(perL);
@@ -339,17 +382,23 @@ test('a recipe begun from nothing, with prices, prints on one page', async ({ pa
 test('the code on a label reads back as the label, by a reader that is not ours', async ({ page }) => {
   await openDemo(page, '/brews/brew-portraits');
   const code = page.getByRole('img', { name: 'The label as a code to scan' }).first();
-  await code.evaluate((svg) => svg.setAttribute('style', 'position:fixed;inset:0;width:600px;height:600px;padding:40px;background:#fff;z-index:9'));
+  await code.evaluate((svg) =>
+    svg.setAttribute('style', 'position:fixed;inset:0;width:600px;height:600px;padding:40px;background:#fff;z-index:9'),
+  );
   const { data, width, height } = PNG.sync.read(await code.screenshot());
   const read = jsQR(new Uint8ClampedArray(data), width, height)?.data ?? '';
   const { brews } = await recordsOf(page, 'aetas-demo');
-  const brew = (brews as { id: string; code: string; parts: { name: string }[] }[]).find(({ id }) => id === 'brew-portraits');
+  const brew = (brews as { id: string; code: string; parts: { name: string }[] }[]).find(
+    ({ id }) => id === 'brew-portraits',
+  );
   expect(read).toMatch(new RegExp(`^${brew?.code} Hut coffee\\nmixed .*300 ml\\n`));
   for (const { name } of brew?.parts ?? [{ name: 'lost' }]) expect(read).toContain(name);
   expect(read).toMatch(/NOT A DRINK$/);
 });
 
-test('the workbench is worked by keys alone: amounts, soda, spoons, another ingredient, and on to the weighing', async ({ page }) => {
+test('the workbench is worked by keys alone: amounts, soda, spoons, another ingredient, and on to the weighing', async ({
+  page,
+}) => {
   await openCoffee(page);
   const before = await timeOf(page);
   await page.getByLabel('Instant coffee, in a litre').focus();
@@ -383,7 +432,9 @@ async function beginStop(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Citric acid' })).toBeVisible();
 }
 
-test('when storage fills up in the middle of a mixing, the sheet says so, stays where it is, and goes on when there is room', async ({ page }) => {
+test('when storage fills up in the middle of a mixing, the sheet says so, stays where it is, and goes on when there is room', async ({
+  page,
+}) => {
   await beginStop(page);
   await expect(page.getByText('Acid: gloves and eye protection, and the powder away from your face.')).toBeVisible();
   await page.evaluate(() => {
@@ -410,10 +461,16 @@ test('two tabs on one mixing: the second follows, and one tap counts once', asyn
   await second.goto(page.url());
   await expect(second.getByRole('heading', { name: 'Citric acid' })).toBeVisible();
   // Both at once, as two hands would: neither waits for the other's page to follow.
-  await Promise.all([page, second].map((tab) => tab.evaluate(() => document.querySelector<HTMLButtonElement>('main button[type=submit]')?.click())));
+  await Promise.all(
+    [page, second].map((tab) =>
+      tab.evaluate(() => document.querySelector<HTMLButtonElement>('main button[type=submit]')?.click()),
+    ),
+  );
   for (const tab of [page, second]) await expect(tab.getByRole('heading', { name: 'Let it stand' })).toBeVisible();
   const { mixes } = await recordsOf(page, 'aetas-demo');
-  const mix = (mixes as { batch: { recipeName: string }; events: { stepId: string }[]; brewId: string | null }[]).find(({ batch, brewId }) => batch.recipeName === 'Citric stop' && brewId === null);
+  const mix = (mixes as { batch: { recipeName: string }; events: { stepId: string }[]; brewId: string | null }[]).find(
+    ({ batch, brewId }) => batch.recipeName === 'Citric stop' && brewId === null,
+  );
   expect(mix?.events.map(({ stepId }) => stepId)).toEqual(['water', 'part:line-0']);
   await second.getByRole('button', { name: /^Undo: back to citric acid/ }).click();
   await expect(page.getByRole('heading', { name: 'Citric acid' })).toBeVisible();
@@ -432,7 +489,9 @@ test('a jug counts down on the bench: hours and films left, slower for the next 
   await expect(jug).toContainText('spent');
 });
 
-test('the kit decides what is shown: Australian tablespoons, a scale in steps of 5 g, a thermometer that ends too soon', async ({ page }) => {
+test('the kit decides what is shown: Australian tablespoons, a scale in steps of 5 g, a thermometer that ends too soon', async ({
+  page,
+}) => {
   await openDemo(page, '/brews/kit');
   await page.getByRole('radio', { name: 'Australian' }).click();
   await expect(page.getByText('A teaspoon of this set holds 5 ml, a tablespoon 20 ml, level.')).toBeVisible();
@@ -445,7 +504,9 @@ test('the kit decides what is shown: Australian tablespoons, a scale in steps of
   await expect(page.getByText('A scale in steps of 5 g is too coarse for 16.0 g')).toBeVisible();
   await expect(page.getByText('Your thermometer does not reach 20.0 °C.')).toBeVisible();
   // 54 g of soda at 4.6 g a US teaspoon: 11.6 metric teaspoons, 2 tablespoons of four and 3½ of them.
-  await expect(page.getByRole('table', { name: 'What goes in' }).getByRole('row').filter({ hasText: 'Washing soda, anhydrous' })).toContainText('2 tbsp + 3½ tsp');
+  await expect(
+    page.getByRole('table', { name: 'What goes in' }).getByRole('row').filter({ hasText: 'Washing soda, anhydrous' }),
+  ).toContainText('2 tbsp + 3½ tsp');
 });
 
 test('a plan keeps what else its jug held when the jug is poured away, until that is left out', async ({ page }) => {
@@ -467,7 +528,10 @@ test('a plan keeps what else its jug held when the jug is poured away, until tha
   await expect(page.getByRole('heading', { name: 'Its label' })).toBeVisible();
   const jugAddress = page.url();
   await page.goto('/rolls/instruments#choose');
-  await page.locator('#choose').getByRole('button', { name: /^Pin .* instead$/ }).click();
+  await page
+    .locator('#choose')
+    .getByRole('button', { name: /^Pin .* instead$/ })
+    .click();
   await expect(page.locator('#choose').getByText(/^Pinned at/)).toBeVisible();
   await page.goto(jugAddress);
   await page.getByRole('button', { name: 'Pour it away' }).click();

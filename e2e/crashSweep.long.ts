@@ -41,7 +41,11 @@ test('a page killed at any press of a mixing comes back at that press or just be
   await page.getByRole('button', { name: 'Weigh it out' }).click();
   await expect(page.getByRole('heading', { name: 'Water first' })).toBeVisible();
   const address = page.url();
-  const mixOf = async () => ((await recordsOf(page, 'aetas')).mixes?.[0] ?? { events: [], brewId: null }) as { events: unknown[]; brewId: string | null };
+  const mixOf = async () =>
+    ((await recordsOf(page, 'aetas')).mixes?.[0] ?? { events: [], brewId: null }) as {
+      events: unknown[];
+      brewId: string | null;
+    };
   let before: unknown[] = [];
   for (let press = 0; press < 20; press++) {
     const primary = page.locator('main .act-primary').last();
@@ -58,7 +62,9 @@ test('a page killed at any press of a mixing comes back at that press or just be
     before = events;
   }
   expect(before).toHaveLength(8);
-  await page.getByRole('button', { name: 'Put it among the jugs' }).evaluate((button: HTMLButtonElement) => button.click());
+  await page
+    .getByRole('button', { name: 'Put it among the jugs' })
+    .evaluate((button: HTMLButtonElement) => button.click());
   await page.close({ runBeforeUnload: false });
   page = await context.newPage();
   await page.goto(address);

@@ -25,7 +25,9 @@ test('hints narrow the age, contradictions are named, and half-typed hints survi
   await expect(page.getByText('Made between 1980 and 1982')).toBeVisible();
 });
 
-test('storage is a history: places follow each other, and their ends move by keys and by dragging', async ({ page }) => {
+test('storage is a history: places follow each other, and their ends move by keys and by dragging', async ({
+  page,
+}) => {
   await openIdentify(page, 'tin-3');
   const handle = page.getByRole('slider', { name: 'End of stay 1' });
   await handle.focus();
@@ -63,7 +65,8 @@ test('the speed is read off the cassette', async ({ page }) => {
   await expect(page.getByText('ISO 200, 36 exposures, tolerates +3.0 / −1.0 stops')).toBeVisible();
   await page.getByRole('button', { name: 'Show how ISO 400, 36 exposures would look' }).click();
   await expect(page.getByText('ISO 400, 36 exposures, tolerates')).toBeVisible();
-  for (const square of [2, 3, 4]) await page.getByRole('button', { name: new RegExp(`Row 1, square ${square}:`) }).click();
+  for (const square of [2, 3, 4])
+    await page.getByRole('button', { name: new RegExp(`Row 1, square ${square}:`) }).click();
   await page.getByRole('button', { name: 'Take ISO 200' }).click();
   await expect(page.getByLabel('Speed', { exact: true })).toHaveValue('200');
 });
@@ -97,8 +100,14 @@ test('the lights-out card is practised by any key, and in the dark the screen is
   await page.addInitScript(() => {
     const spoken: string[] = [];
     Object.assign(window, { spoken });
-    Object.defineProperty(window, 'speechSynthesis', { value: { cancel: () => undefined, speak: ({ text }: { text: string }) => spoken.push(text) } });
-    Object.assign(window, { SpeechSynthesisUtterance: class { constructor(readonly text: string) {} } });
+    Object.defineProperty(window, 'speechSynthesis', {
+      value: { cancel: () => undefined, speak: ({ text }: { text: string }) => spoken.push(text) },
+    });
+    Object.assign(window, {
+      SpeechSynthesisUtterance: class {
+        constructor(readonly text: string) {}
+      },
+    });
   });
   await openDemo(page, '/rolls/portraits/dark');
   await expect(page.getByText('Reel, set to 35 mm and dry')).toBeVisible();
@@ -113,10 +122,14 @@ test('the lights-out card is practised by any key, and in the dark the screen is
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Read it to me in the dark' }).click();
   await page.keyboard.press('Enter');
-  expect(await page.evaluate(() => (window as unknown as { spoken: string[] }).spoken.at(-1))).toContain('clip both corners');
+  expect(await page.evaluate(() => (window as unknown as { spoken: string[] }).spoken.at(-1))).toContain(
+    'clip both corners',
+  );
 });
 
-test('photographs are reduced, HEIC and broken files are refused with a reason, and taking away is undone', async ({ page }) => {
+test('photographs are reduced, HEIC and broken files are refused with a reason, and taking away is undone', async ({
+  page,
+}) => {
   await openIdentify(page, 'tin-3');
   const large = PNG.sync.write(new PNG({ width: 2400, height: 1800, colorType: 2 }), { deflateLevel: 1 });
   const input = page.getByLabel('Photographs of the roll');

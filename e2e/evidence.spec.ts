@@ -2,7 +2,8 @@ import { expect, test, type Page } from '@playwright/test';
 import { MORNING, choose, openDemo, recordsOf } from './bench';
 
 const seconds = (text: string): number => text.split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
-const timeOf = async (page: Page): Promise<number> => seconds((await page.getByTestId('time').first().textContent()) ?? '');
+const timeOf = async (page: Page): Promise<number> =>
+  seconds((await page.getByTestId('time').first().textContent()) ?? '');
 
 /** Width of the band in the words beside the time, as a ratio of its ends. */
 async function bandRatio(page: Page): Promise<number> {
@@ -15,11 +16,17 @@ async function bandRatio(page: Page): Promise<number> {
 async function openTests(page: Page): Promise<void> {
   await openDemo(page, '/rolls/tin-3#test');
   await expect(page.getByRole('heading', { name: 'What would narrow this' })).toBeVisible();
-  await page.locator('#choose').getByRole('button', { name: /^Choose/ }).first().click();
+  await page
+    .locator('#choose')
+    .getByRole('button', { name: /^Choose/ })
+    .first()
+    .click();
   await expect(page.getByTestId('time')).toHaveCount(1);
 }
 
-test('a clip by eye goes into the evidence, narrows the band, and can be switched off, removed and brought back', async ({ page }) => {
+test('a clip by eye goes into the evidence, narrows the band, and can be switched off, removed and brought back', async ({
+  page,
+}) => {
   await openTests(page);
   const [time, width] = [await timeOf(page), await bandRatio(page)];
   await page.getByRole('button', { name: 'Take a clip' }).click();
@@ -48,7 +55,9 @@ test('a clip by eye goes into the evidence, narrows the band, and can be switche
   await expect(line).toBeChecked();
 });
 
-test('a drop test keeps its clocks over a reload, counts pairs, and puts the ratio into the evidence', async ({ page }) => {
+test('a drop test keeps its clocks over a reload, counts pairs, and puts the ratio into the evidence', async ({
+  page,
+}) => {
   await page.clock.install({ time: MORNING });
   await openTests(page);
   await page.getByRole('button', { name: 'Start a drop test' }).click();
@@ -65,7 +74,9 @@ test('a drop test keeps its clocks over a reload, counts pairs, and puts the rat
   await page.clock.runFor(30_000);
   await page.getByRole('button', { name: /The brew is dark: stop/ }).click();
   await expect(page.getByRole('list', { name: 'Pairs so far' }).getByRole('listitem')).toHaveCount(1);
-  await expect(page.getByTestId('drop-ratio')).toContainText(/works 0\.[45]\d times as fast as the known one\. A second pair/);
+  await expect(page.getByTestId('drop-ratio')).toContainText(
+    /works 0\.[45]\d times as fast as the known one\. A second pair/,
+  );
 
   await page.getByRole('button', { name: 'Another pair: the drops are on' }).click();
   await page.clock.runFor(20_000);
@@ -74,7 +85,9 @@ test('a drop test keeps its clocks over a reload, counts pairs, and puts the rat
   await page.getByRole('button', { name: /The brew is dark: stop/ }).click();
   await expect(page.getByTestId('drop-ratio')).toContainText(/to about \d+ %/);
   await page.getByRole('button', { name: 'Put it into the evidence' }).click();
-  await expect(page.getByRole('checkbox', { name: /times as fast as hydroquinone syrup concentrate 1\+31/ })).toBeChecked();
+  await expect(
+    page.getByRole('checkbox', { name: /times as fast as hydroquinone syrup concentrate 1\+31/ }),
+  ).toBeChecked();
 });
 
 test('later evidence shows the pinned time beside the new one, and says why it moved', async ({ page }) => {
@@ -116,7 +129,11 @@ test('a reading that contradicts everything else is named, and counts for less',
   await page.getByRole('textbox', { name: 'Thin tone', exact: true }).fill('0.5');
   await page.getByRole('textbox', { name: 'Dense tone', exact: true }).fill('3.9');
   await page.getByRole('button', { name: 'Put it into the evidence' }).click();
-  await expect(page.getByText(/It says a higher gradient than everything else, \d+\.\d standard deviations off, so it counts for \d+ % of its weight\./)).toBeVisible();
+  await expect(
+    page.getByText(
+      /It says a higher gradient than everything else, \d+\.\d standard deviations off, so it counts for \d+ % of its weight\./,
+    ),
+  ).toBeVisible();
 });
 
 test('sliders move the time while the hand moves, and the page follows when it rests', async ({ page }) => {
@@ -148,7 +165,9 @@ test('a dilution is read as it is written, with the other reading at hand', asyn
   await page.getByRole('radio', { name: 'Concentrate' }).click();
   const written = page.getByLabel('Dilution, as it is written');
   await written.fill('1:9');
-  await expect(page.getByText('Read as parts of concentrate and parts of water, 1+9: 50.0 ml + 450 ml water = 500 ml.')).toBeVisible();
+  await expect(
+    page.getByText('Read as parts of concentrate and parts of water, 1+9: 50.0 ml + 450 ml water = 500 ml.'),
+  ).toBeVisible();
   await expect(page.locator('#waterParts')).toHaveValue('9');
   await page.getByRole('button', { name: 'Read it as 1+8 instead' }).click();
   await expect(page.locator('#waterParts')).toHaveValue('8');
@@ -162,14 +181,24 @@ test('a dilution is read as it is written, with the other reading at hand', asyn
 
 test('choosing Stand thins the developer, and leaving it brings back what was there', async ({ page }) => {
   await openDemo(page, '/rolls/instruments');
-  await page.locator('#choose').getByRole('button', { name: /^Choose/ }).first().click();
+  await page
+    .locator('#choose')
+    .getByRole('button', { name: /^Choose/ })
+    .first()
+    .click();
   const water = page.locator('#waterParts');
   await expect(water).toHaveValue('50');
   await expect(page.getByText('Stand is recommended: nobody knows how it was exposed')).toBeVisible();
-  await page.getByRole('radio', { name: /^Stand/ }).first().check();
+  await page
+    .getByRole('radio', { name: /^Stand/ })
+    .first()
+    .check();
   await expect(water).toHaveValue('77');
   await expect(page.locator('#agitationId')).toHaveText('Stand, one wake-up at half time');
-  await page.getByRole('radio', { name: /^Extend/ }).first().check();
+  await page
+    .getByRole('radio', { name: /^Extend/ })
+    .first()
+    .check();
   await expect(water).toHaveValue('50');
   await expect(page.locator('#agitationId')).toHaveText('First 30 s, then 10 s each minute');
 });

@@ -23,7 +23,9 @@ test('when the first estimate and its charts come, the form stays where it was',
   await openDemo(page, '/rolls/tin-3');
   await expect(page.getByTestId('time')).toBeVisible();
   await expect(page.locator('canvas').first()).toBeVisible();
-  await expect.poll(() => page.evaluate(() => (window as unknown as { tops: number[] }).tops.length)).toBeGreaterThan(10);
+  await expect
+    .poll(() => page.evaluate(() => (window as unknown as { tops: number[] }).tops.length))
+    .toBeGreaterThan(10);
   const tops = await page.evaluate(() => (window as unknown as { tops: number[] }).tops);
   expect(Math.max(...tops) - Math.min(...tops)).toBeLessThanOrEqual(1);
 });

@@ -17,7 +17,9 @@ interface ClockReading {
 }
 
 async function readClock(page: Page): Promise<ClockReading> {
-  const [shown, atMs] = await page.evaluate(() => [document.querySelector('[data-testid=clock]')?.textContent ?? '', Date.now()] as const);
+  const [shown, atMs] = await page.evaluate(
+    () => [document.querySelector('[data-testid=clock]')?.textContent ?? '', Date.now()] as const,
+  );
   return { shownS: secondsOf(shown), atS: atMs / 1000 };
 }
 
@@ -46,7 +48,9 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   const total = ledger.locator('tfoot td').nth(1);
   await expect(page.getByTestId('time')).toHaveText((await total.textContent()) ?? '');
   const ratios = await ledger.locator('tbody tr td:nth-child(2)').allTextContents();
-  const product = ratios.filter((text) => text !== '').reduce((running, text) => running * Number(text.replace('× ', '')), 1);
+  const product = ratios
+    .filter((text) => text !== '')
+    .reduce((running, text) => running * Number(text.replace('× ', '')), 1);
   const first = secondsOf((await ledger.locator('tbody tr').first().locator('td').nth(2).textContent()) ?? '');
   const timeS = secondsOf((await page.getByTestId('time').textContent()) ?? '');
   expect(Math.abs(first * product - timeS)).toBeLessThan(0.02 * timeS);
@@ -114,7 +118,16 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   // On to the end.
   await page.clock.fastForward((await clockS(page)) * 1000 + 2_000);
   await expect(page.getByTestId('clock')).toContainText('+0:0');
-  for (const name of ['Rinse 1 of 3', 'Rinse 2 of 3', 'Rinse 3 of 3', 'Fix', 'Wash 1 of 3', 'Wash 2 of 3', 'Wash 3 of 3', 'Wetting bath']) {
+  for (const name of [
+    'Rinse 1 of 3',
+    'Rinse 2 of 3',
+    'Rinse 3 of 3',
+    'Fix',
+    'Wash 1 of 3',
+    'Wash 2 of 3',
+    'Wash 3 of 3',
+    'Wetting bath',
+  ]) {
     await page.getByRole('button', { name: new RegExp(`^${name}:`) }).click();
     await expect(page.getByRole('list', { name: 'Steps' }).locator('[aria-current]')).toContainText(name);
     await page.clock.runFor(5_000);

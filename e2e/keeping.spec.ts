@@ -14,15 +14,52 @@ interface Form {
 
 const forms: readonly Form[] = [
   { form: 'a new roll', path: '/rolls/new', field: (page) => page.getByLabel('Note'), text: 'Behind the barograph' },
-  { form: 'a plan', path: '/rolls/tin-3#choose', field: (page) => page.getByRole('textbox', { name: 'Instant coffee' }), text: '37' },
-  { form: 'a hint that reads', path: '/rolls/tin-3#identify', field: (page) => page.getByRole('textbox', { name: 'Year', exact: true }).first(), text: '1972' },
-  { form: 'a hint half typed', path: '/rolls/tin-3#identify', field: (page) => page.getByRole('textbox', { name: 'Year', exact: true }).first(), text: '19' },
+  {
+    form: 'a plan',
+    path: '/rolls/tin-3#choose',
+    field: (page) => page.getByRole('textbox', { name: 'Instant coffee' }),
+    text: '37',
+  },
+  {
+    form: 'a hint that reads',
+    path: '/rolls/tin-3#identify',
+    field: (page) => page.getByRole('textbox', { name: 'Year', exact: true }).first(),
+    text: '1972',
+  },
+  {
+    form: 'a hint half typed',
+    path: '/rolls/tin-3#identify',
+    field: (page) => page.getByRole('textbox', { name: 'Year', exact: true }).first(),
+    text: '19',
+  },
   { form: 'X-ray passes', path: '/rolls/tin-3#identify', field: (page) => page.getByLabel('X-ray passes'), text: '7' },
-  { form: 'a sheet of the workbench', path: '/brews/workbench?recipe=coffee-standard', field: (page) => page.getByLabel(/^Instant coffee, in a litre/), text: '37' },
+  {
+    form: 'a sheet of the workbench',
+    path: '/brews/workbench?recipe=coffee-standard',
+    field: (page) => page.getByLabel(/^Instant coffee, in a litre/),
+    text: '37',
+  },
   { form: 'the kit', path: '/brews/kit', field: (page) => page.getByLabel('Smallest step'), text: '5' },
-  { form: 'an amount that was weighed', path: '/brews/workbench?recipe=stop-citric', before: beginWeighing, field: (page) => page.locator('#actual'), text: '7.1' },
-  { form: 'the exposure calculator', path: '/exposure', field: (page) => page.getByLabel('The meter says'), text: '11' },
-  { form: 'a reading', path: '/rolls/tin-3#test', open: (page) => page.locator('#test').getByRole('button', { name: 'Take a clip' }).click(), field: (page) => page.locator('#test').getByRole('textbox').first(), text: '11.5' },
+  {
+    form: 'an amount that was weighed',
+    path: '/brews/workbench?recipe=stop-citric',
+    before: beginWeighing,
+    field: (page) => page.locator('#actual'),
+    text: '7.1',
+  },
+  {
+    form: 'the exposure calculator',
+    path: '/exposure',
+    field: (page) => page.getByLabel('The meter says'),
+    text: '11',
+  },
+  {
+    form: 'a reading',
+    path: '/rolls/tin-3#test',
+    open: (page) => page.locator('#test').getByRole('button', { name: 'Take a clip' }).click(),
+    field: (page) => page.locator('#test').getByRole('textbox').first(),
+    text: '11.5',
+  },
 ];
 
 async function beginWeighing(page: Page): Promise<void> {
@@ -57,8 +94,12 @@ test('what was typed at the last moment is in a file that is saved next, and a t
   await page.goto('/records');
   await expect(page.getByText(/unfinished form/)).toBeVisible();
   const draftsOf = async (): Promise<unknown[]> => (await recordsOf(page, 'aetas-demo')).drafts ?? [];
-  expect(await draftsOf()).toContainEqual(expect.objectContaining({ id: 'roll:new', values: expect.objectContaining({ note: 'Behind the barograph' }) }));
-  expect(await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('aetas.typed')))).toEqual([]);
+  expect(await draftsOf()).toContainEqual(
+    expect.objectContaining({ id: 'roll:new', values: expect.objectContaining({ note: 'Behind the barograph' }) }),
+  );
+  expect(await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('aetas.typed')))).toEqual(
+    [],
+  );
 
   await page.goto('/rolls/tin-3#identify');
   const tick = page.getByLabel(/^Brittle/);

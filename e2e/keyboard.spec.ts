@@ -57,9 +57,28 @@ test('a list opens, moves and closes by keys', async ({ page }) => {
 
 test('no view scrolls sideways at 360 px', async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 780 });
-  for (const path of ['/', '/rolls', '/rolls/new', '/rolls/tin-3', '/exposure', '/rolls/portraits/dark', '/rolls/portraits', '/rolls/barograph', '/log', '/handbook', '/records', '/brews', '/brews/workbench?recipe=coffee-standard&roll=tin-3', '/brews/mix/mix-nettle', '/brews/brew-portraits', '/brews/kit']) {
+  for (const path of [
+    '/',
+    '/rolls',
+    '/rolls/new',
+    '/rolls/tin-3',
+    '/exposure',
+    '/rolls/portraits/dark',
+    '/rolls/portraits',
+    '/rolls/barograph',
+    '/log',
+    '/handbook',
+    '/records',
+    '/brews',
+    '/brews/workbench?recipe=coffee-standard&roll=tin-3',
+    '/brews/mix/mix-nettle',
+    '/brews/brew-portraits',
+    '/brews/kit',
+  ]) {
     await openDemo(page, path);
-    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    const overflow = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
     expect(overflow, path).toBeLessThanOrEqual(0);
   }
 });

@@ -4,7 +4,28 @@ import { PNG } from 'pngjs';
 import { openDemo } from './bench';
 
 const axePath = 'node_modules/axe-core/axe.min.js';
-const views = ['/', '/rolls', '/rolls/new', '/rolls/tin-3', '/rolls/tin-3#identify', '/rolls/tin-3#test', '/exposure', '/rolls/portraits/dark', '/rolls/portraits', '/rolls/instruments', '/rolls/barograph', '/rolls/reel-a', '/log', '/handbook', '/handbook/method', '/records', '/brews', '/brews/workbench?recipe=coffee-standard&roll=tin-3', '/brews/brew-portraits', '/brews/kit'];
+const views = [
+  '/',
+  '/rolls',
+  '/rolls/new',
+  '/rolls/tin-3',
+  '/rolls/tin-3#identify',
+  '/rolls/tin-3#test',
+  '/exposure',
+  '/rolls/portraits/dark',
+  '/rolls/portraits',
+  '/rolls/instruments',
+  '/rolls/barograph',
+  '/rolls/reel-a',
+  '/log',
+  '/handbook',
+  '/handbook/method',
+  '/records',
+  '/brews',
+  '/brews/workbench?recipe=coffee-standard&roll=tin-3',
+  '/brews/brew-portraits',
+  '/brews/kit',
+];
 
 /** Green and blue up to this value count as none: it is the noise of no encoder, but leaves room for one. */
 const DARK = 3;
@@ -23,7 +44,9 @@ async function goToTank(page: Page): Promise<void> {
   await expect(page.getByTestId('clock')).toBeVisible();
 }
 
-test('Safe light has no green and no blue: lists, fields, charts and the tank, from the first look', async ({ page }) => {
+test('Safe light has no green and no blue: lists, fields, charts and the tank, from the first look', async ({
+  page,
+}) => {
   await page.addInitScript(() => localStorage.setItem('aetas.light', 'safe'));
   await openDemo(page, '/rolls/tin-3');
   expect(await brightestForbidden(page), 'roll').toBeLessThanOrEqual(DARK);
@@ -59,17 +82,28 @@ test('a page opened in Safe light never flashes: the light is set before the fir
     requestAnimationFrame(look);
   });
   await page.goto('/');
-  expect(await page.evaluate(() => (window as unknown as { lightAtFirstFrame: string }).lightAtFirstFrame)).toBe('safe');
+  expect(await page.evaluate(() => (window as unknown as { lightAtFirstFrame: string }).lightAtFirstFrame)).toBe(
+    'safe',
+  );
 });
 
 /** What axe finds serious: everything, or one rule alone. */
 async function seriousFaults(page: Page, rule?: string): Promise<string[]> {
   return page.evaluate(async (only) => {
     const { axe: runner } = window as unknown as {
-      axe: { run: (context: Document, options: object) => Promise<{ violations: { id: string; impact: string; nodes: { html: string; failureSummary: string }[] }[] }> };
+      axe: {
+        run: (
+          context: Document,
+          options: object,
+        ) => Promise<{
+          violations: { id: string; impact: string; nodes: { html: string; failureSummary: string }[] }[];
+        }>;
+      };
     };
     const { violations } = await runner.run(document, only === undefined ? {} : { runOnly: [only] });
-    return violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id}: ${nodes[0]?.html} ${nodes[0]?.failureSummary}`);
+    return violations
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .map(({ id, nodes }) => `${id}: ${nodes[0]?.html} ${nodes[0]?.failureSummary}`);
   }, rule);
 }
 
@@ -88,7 +122,10 @@ async function checkLights(page: Page, where: string): Promise<void> {
 }
 
 const half = Math.ceil(views.length / 2);
-for (const [name, some] of [['first', views.slice(0, half)], ['second', views.slice(half)]] as const) {
+for (const [name, some] of [
+  ['first', views.slice(0, half)],
+  ['second', views.slice(half)],
+] as const) {
   test(`axe finds nothing serious in any light, ${name} half of the views`, async ({ page }) => {
     test.setTimeout(240_000);
     for (const path of some) {

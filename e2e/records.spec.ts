@@ -9,7 +9,9 @@ async function saveFile(page: Page): Promise<string> {
 }
 
 async function openFile(page: Page, text: string, name = 'hut.json'): Promise<void> {
-  await page.getByLabel('File with records').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+  await page
+    .getByLabel('File with records')
+    .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
 }
 
 test('save, empty, open: the same records', async ({ page }) => {

@@ -19,7 +19,9 @@ let broken = 0;
 function report(what, value, unit, limit) {
   const ok = limit === undefined || value <= limit;
   if (!ok) broken += 1;
-  console.log(`${what.padEnd(62)} ${value.toFixed(value < 10 ? 3 : 1).padStart(9)} ${unit.padEnd(3)} ${limit === undefined ? '' : `limit ${limit} ${unit} ${ok ? 'kept' : 'BROKEN'}`}`);
+  console.log(
+    `${what.padEnd(62)} ${value.toFixed(value < 10 ? 3 : 1).padStart(9)} ${unit.padEnd(3)} ${limit === undefined ? '' : `limit ${limit} ${unit} ${ok ? 'kept' : 'BROKEN'}`}`,
+  );
 }
 
 /** Median time of a call, ms, after a warm-up. */
@@ -82,14 +84,27 @@ async function benchBrewing() {
   const { mixSteps } = await load('src/core/brewing/mixSteps.ts');
   const { ordinaryKit } = await load('src/core/kit/kit.ts');
   const { solvePh } = await load('src/core/chemistry/ph/solvePh.ts');
-  const form = { ...initialWorkbench(formulary['coffee-restrained'], null), ascorbicForm: 'effervescent', sodaForm: 'crystals' };
+  const form = {
+    ...initialWorkbench(formulary['coffee-restrained'], null),
+    ascorbicForm: 'effervescent',
+    sodaForm: 'crystals',
+  };
   const stopped = { ...form, sodaForm: 'baking' };
   const whole = (typed) => () => {
     const { sheet } = workbench(typed, ordinaryKit);
     return mixSteps(sheet.batch);
   };
-  const solution = { acids: { carbonic: 0.5, ascorbic: 0.09, citric: 0.05, plant: 0.04 }, strongCharge: 1, strongIons: 1 };
-  report('solvePh() of a brew with four acids, median', medianMs(() => solvePh(solution)), 'ms', 0.3);
+  const solution = {
+    acids: { carbonic: 0.5, ascorbic: 0.09, citric: 0.05, plant: 0.04 },
+    strongCharge: 1,
+    strongIons: 1,
+  };
+  report(
+    'solvePh() of a brew with four acids, median',
+    medianMs(() => solvePh(solution)),
+    'ms',
+    0.3,
+  );
   report('whole workbench, five ingredients, median', medianMs(whole(form)), 'ms', 4);
   report('whole workbench with a brew to mend, median', medianMs(whole(stopped)), 'ms', 4);
 }
@@ -100,12 +115,18 @@ async function benchWorker(page) {
     configFile: false,
     logLevel: 'error',
     root,
-    build: { write: false, minify: false, lib: { entry: join(root, 'src/core/testing/benchWorker.ts'), formats: ['es'], fileName: 'bench' } },
+    build: {
+      write: false,
+      minify: false,
+      lib: { entry: join(root, 'src/core/testing/benchWorker.ts'), formats: ['es'], fileName: 'bench' },
+    },
   });
   const medians = await page.evaluate(
     (code) =>
       new Promise((resolve, reject) => {
-        const worker = new Worker(URL.createObjectURL(new Blob([code], { type: 'text/javascript' })), { type: 'module' });
+        const worker = new Worker(URL.createObjectURL(new Blob([code], { type: 'text/javascript' })), {
+          type: 'module',
+        });
         worker.onmessage = ({ data }) => resolve(data);
         worker.onerror = ({ message }) => reject(new Error(message));
       }),
@@ -125,7 +146,8 @@ async function benchWorker(page) {
 async function sliderWork(page) {
   const session = await page.context().newCDPSession(page);
   await session.send('Performance.enable');
-  const taskS = async () => (await session.send('Performance.getMetrics')).metrics.find(({ name }) => name === 'TaskDuration').value;
+  const taskS = async () =>
+    (await session.send('Performance.getMetrics')).metrics.find(({ name }) => name === 'TaskDuration').value;
   const MOVES = 12;
   const EVERY_MS = 90;
   const shown = () => page.getByTestId('time').innerText();
@@ -180,19 +202,29 @@ async function benchBrowser() {
   const address = `http://127.0.0.1:${PORT}`;
   const server = start(tool('next'), ['start', '--hostname', '127.0.0.1', '--port', String(PORT)], {}, 'ignore');
   try {
-    while (!(await fetch(address).catch(() => ({ ok: false }))).ok) await new Promise((resolve) => setTimeout(resolve, 150));
+    while (!(await fetch(address).catch(() => ({ ok: false }))).ok)
+      await new Promise((resolve) => setTimeout(resolve, 150));
     const { firstLoad, FIRST_LOAD_LIMIT_KB } = await load('e2e/firstLoad.ts');
     const { files, sizeKb } = await firstLoad(address);
     report(`Bench route: first-load JavaScript, gzipped, ${files} files`, sizeKb, 'kB', FIRST_LOAD_LIMIT_KB);
 
-    const browser = await chromium.launch({ executablePath: ensureChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+    const browser = await chromium.launch({
+      executablePath: ensureChromium(),
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+    });
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.addInitScript(() => localStorage.setItem('aetas.bench', 'demo'));
     await page.goto(`${address}/rolls/tin-3`);
     await page.locator('canvas').first().waitFor();
     await page.waitForTimeout(1000);
     const typing = await longestTask(page, async () => {
-      for (const [field, text] of [['temperatureC', '21.5'], ['agentPerL', '36.25'], ['sodaGPerL', '52.5'], ['volumeMl', '550'], ['pushStops', '0.5']]) {
+      for (const [field, text] of [
+        ['temperatureC', '21.5'],
+        ['agentPerL', '36.25'],
+        ['sodaGPerL', '52.5'],
+        ['volumeMl', '550'],
+        ['pushStops', '0.5'],
+      ]) {
         await page.locator(`#${field}`).fill('');
         await page.locator(`#${field}`).pressSequentially(text, { delay: 60 });
       }
@@ -201,7 +233,11 @@ async function benchBrowser() {
 
     const slider = await sliderWork(page);
     report('a move of the slider: work of the main thread until it is painted, median', slider, 'ms', 16);
-    report('  as a multiple of two million roots and quotients on the same thread', slider / (await pageYardstick(page)), '×');
+    report(
+      '  as a multiple of two million roots and quotients on the same thread',
+      slider / (await pageYardstick(page)),
+      '×',
+    );
     await benchWorker(page);
 
     await page.goto(`${address}/rolls/tin-3#identify`);

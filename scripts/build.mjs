@@ -14,7 +14,12 @@ function newestMs(path) {
 /** Builds the production server unless the last build is newer than everything it depends on. */
 export function ensureBuild() {
   const id = join(root, '.next', 'BUILD_ID');
-  if (existsSync(id) && readFileSync(id, 'utf8') !== '' && statSync(id).mtimeMs > Math.max(...sources.map((path) => newestMs(join(root, path))))) return;
+  if (
+    existsSync(id) &&
+    readFileSync(id, 'utf8') !== '' &&
+    statSync(id).mtimeMs > Math.max(...sources.map((path) => newestMs(join(root, path))))
+  )
+    return;
   console.log('Building.');
   const code = run(tool('next'), ['build']);
   if (code !== 0) {

@@ -27,7 +27,11 @@ if (!(await portIsFree())) {
   console.error(`Something else already listens on ${address}. Stop it (perhaps another demo), then start again.`);
   process.exit(1);
 }
-const server = start(tool('next'), ['start', '--hostname', host, '--port', String(port)], { AETAS_DEMO: '1' }, ['ignore', 'ignore', 'inherit']);
+const server = start(tool('next'), ['start', '--hostname', host, '--port', String(port)], { AETAS_DEMO: '1' }, [
+  'ignore',
+  'ignore',
+  'inherit',
+]);
 server.on('exit', (code) => process.exit(code ?? 0));
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 while (!(await answers())) await new Promise((resolve) => setTimeout(resolve, 150));

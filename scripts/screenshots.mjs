@@ -26,7 +26,13 @@ const views = [
   { file: 'roll-mix', path: '/rolls/instruments' },
   { file: 'brews', path: '/brews' },
   { file: 'workbench', path: '/brews/workbench?recipe=coffee-standard&roll=tin-3', ready: weighed },
-  { file: 'mix-sheet-phone', path: '/brews/workbench?recipe=coffee-standard&roll=tin-3', size: phone, light: 'dim', ready: weighing },
+  {
+    file: 'mix-sheet-phone',
+    path: '/brews/workbench?recipe=coffee-standard&roll=tin-3',
+    size: phone,
+    light: 'dim',
+    ready: weighing,
+  },
   { file: 'jug', path: '/brews/brew-portraits' },
   { file: 'roll-judge', path: '/rolls/barograph' },
   { file: 'tank-day', path: '/rolls/portraits', ready: atTank },
@@ -51,7 +57,11 @@ async function chosen(page) {
 
 /** The tests alone: the stage that chooses is folded. */
 async function testing(page) {
-  await page.locator('#choose').getByRole('button', { name: /^Choose/ }).first().click();
+  await page
+    .locator('#choose')
+    .getByRole('button', { name: /^Choose/ })
+    .first()
+    .click();
   await page.locator('#test canvas').waitFor();
   await page.locator('#test').evaluate((section) => section.scrollIntoView());
   await page.waitForTimeout(300);
@@ -70,7 +80,11 @@ async function dropTest(page) {
 async function clipTest(page) {
   await testing(page);
   await page.getByRole('button', { name: 'Take a clip' }).click();
-  const press = (row, density) => page.getByRole('radiogroup', { name: row }).getByRole('radio', { name: `Density ${density}` }).click();
+  const press = (row, density) =>
+    page
+      .getByRole('radiogroup', { name: row })
+      .getByRole('radio', { name: `Density ${density}` })
+      .click();
   await press('Clear film', '0.45');
   await press('Thin tone', '0.60');
   await press('Dense tone', '1.50');
@@ -102,14 +116,28 @@ async function atTank(page) {
 ensurePackages();
 ensureBuild();
 mkdirSync(folder, { recursive: true });
-const server = start(tool('next'), ['start', '--hostname', '127.0.0.1', '--port', String(PORT)], { AETAS_DEMO: '1' }, 'ignore');
+const server = start(
+  tool('next'),
+  ['start', '--hostname', '127.0.0.1', '--port', String(PORT)],
+  { AETAS_DEMO: '1' },
+  'ignore',
+);
 try {
-  while (!(await fetch(address).catch(() => ({ ok: false }))).ok) await new Promise((resolve) => setTimeout(resolve, 150));
-  const browser = await chromium.launch({ executablePath: ensureChromium(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync', '--no-first-run'] });
+  while (!(await fetch(address).catch(() => ({ ok: false }))).ok)
+    await new Promise((resolve) => setTimeout(resolve, 150));
+  const browser = await chromium.launch({
+    executablePath: ensureChromium(),
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync', '--no-first-run'],
+  });
   const wanted = process.argv.slice(3);
   for (const view of views) {
     if (wanted.length > 0 && !wanted.includes(view.file)) continue;
-    const context = await browser.newContext({ viewport: view.size ?? desk, locale: 'en-GB', timezoneId: 'UTC', reducedMotion: 'reduce' });
+    const context = await browser.newContext({
+      viewport: view.size ?? desk,
+      locale: 'en-GB',
+      timezoneId: 'UTC',
+      reducedMotion: 'reduce',
+    });
     const page = await context.newPage();
     page.on('pageerror', (error) => console.error(`${view.file}: ${error.message}`));
     await page.clock.install({ time: NOW });

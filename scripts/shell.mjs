@@ -39,13 +39,20 @@ export function ensurePackages() {
   // Not `npm ci`: it refuses a lock file that lacks another platform's optional binaries.
   const code = run('npm', ['install', '--no-save', '--no-audit', '--no-fund']);
   if (code !== 0) {
-    console.error('The packages could not be installed: npm install failed. Check the network and the messages above, then try again.');
+    console.error(
+      'The packages could not be installed: npm install failed. Check the network and the messages above, then try again.',
+    );
     process.exit(code);
   }
 }
 
 /** Where Debian puts Chromium, and other usual places. The one without windows goes first: a whole run takes a quarter less time in it. */
-const chromiumPlaces = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+const chromiumPlaces = [
+  '/usr/bin/chromium-headless-shell',
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+];
 
 /** Path of a Chromium, installed by apt-get where that is possible; exits with a clear sentence where it is not. */
 export function ensureChromium() {
@@ -55,11 +62,16 @@ export function ensureChromium() {
     console.log('Installing Chromium (apt-get).');
     run('apt-get', ['update', '-qq'], { DEBIAN_FRONTEND: 'noninteractive' });
     for (const name of ['chromium-headless-shell', 'chromium']) {
-      if (!found()) run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], { DEBIAN_FRONTEND: 'noninteractive' });
+      if (!found())
+        run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], {
+          DEBIAN_FRONTEND: 'noninteractive',
+        });
     }
   }
   if (!found()) {
-    console.error('The browser tests need Chromium, and it is not on this machine. Install it (on Debian: apt-get install chromium-headless-shell), or set CHROMIUM_PATH to its program.');
+    console.error(
+      'The browser tests need Chromium, and it is not on this machine. Install it (on Debian: apt-get install chromium-headless-shell), or set CHROMIUM_PATH to its program.',
+    );
     process.exit(1);
   }
   return found();

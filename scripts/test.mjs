@@ -42,6 +42,7 @@ const chromium = ensureChromium();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 
+check('Layout', tool('prettier'), ['--check', '--log-level', 'warn', '.']);
 check('Lint', tool('eslint'), ['.']);
 run(tool('next'), ['typegen']);
 check('Types', tool('tsc'), ['--noEmit']);
@@ -59,7 +60,10 @@ passed += 1;
 console.log('\nBrowser tests');
 const browserCode = run(tool('playwright'), ['test'], { CHROMIUM_PATH: chromium });
 const browser = readJson(browserFile);
-add('Playwright', browser && { passed: browser.stats.expected, failed: browser.stats.unexpected + browser.stats.flaky });
+add(
+  'Playwright',
+  browser && { passed: browser.stats.expected, failed: browser.stats.unexpected + browser.stats.flaky },
+);
 if (browserCode !== 0 && browser?.stats.unexpected === 0) failed += 1;
 
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -20,7 +20,12 @@ export const dynamic = 'force-dynamic';
 
 export default function RootLayout({ children }: { children: ReactNode }) {
   return (
-    <html lang="en" data-light="day" data-bench={process.env.AETAS_DEMO === '1' ? 'demo' : 'own'} suppressHydrationWarning>
+    <html
+      lang="en"
+      data-light="day"
+      data-bench={process.env.AETAS_DEMO === '1' ? 'demo' : 'own'}
+      suppressHydrationWarning
+    >
       <head>
         <script dangerouslySetInnerHTML={{ __html: lightScript }} />
       </head>

@@ -8,7 +8,7 @@ import { stopSchoolSchema, stopSchools } from './fixing/stopSchools';
 import { washSchoolSchema, washSchools } from './fixing/washSchools';
 import { wettingBathSchema, wettingBaths } from './fixing/wettingBaths';
 import { purposeSchema, purposes } from './kinetics/targets';
-import { problemsFromZod } from './problemsFromZod';
+import { problemsFromZod } from './schema/problemsFromZod';
 import { agitationSchoolSchema, agitationSchools } from './schedule/agitationSchools';
 import { preSoakSchema, preSoaks } from './schedule/preSoaks';
 
@@ -40,12 +40,15 @@ describe('condition', () => {
     expect(expectsRemJet({ backing: 'present', signs: [] }, false)).toBe(true);
   });
   test('brittle, shrunken or stuck film soaks long; vinegar and mould alone do not ask for it', () => {
-    for (const sign of ['brittle', 'shrunken', 'stuck-paper'] as const) expect(wantsLongSoak({ backing: 'unknown', signs: [sign] })).toBe(true);
+    for (const sign of ['brittle', 'shrunken', 'stuck-paper'] as const)
+      expect(wantsLongSoak({ backing: 'unknown', signs: [sign] })).toBe(true);
     expect(wantsLongSoak({ backing: 'unknown', signs: ['vinegar', 'mould'] })).toBe(false);
   });
 });
 
 test('paths of problems read like the file they point into', () => {
-  const problems = problemsFromZod([{ code: 'custom', path: ['rolls', 2, 'hints', 0, 'year'], message: 'No.', input: undefined }]);
+  const problems = problemsFromZod([
+    { code: 'custom', path: ['rolls', 2, 'hints', 0, 'year'], message: 'No.', input: undefined },
+  ]);
   expect(problems).toEqual([{ path: 'rolls[2].hints[0].year', message: 'No.' }]);
 });

@@ -1,5 +1,5 @@
-import type { Records } from '@/core/formats/records';
-import { noRecords } from '@/core/formats/tables';
+import type { Records } from '@/core/records/records';
+import { noRecords } from '@/core/records/tables';
 import { keepSafe, replaceRecords } from './safekeeping';
 import { guardedWrite } from './write';
 

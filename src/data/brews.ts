@@ -2,7 +2,7 @@ import type { Batch } from '@/core/brewing/batch';
 import { brewCode, finishMix } from '@/core/brewing/finishMix';
 import { mixProgress, type MixEvent } from '@/core/brewing/mixRun';
 import { mixSteps } from '@/core/brewing/mixSteps';
-import type { Brew, Mix, Plan } from '@/core/formats/records';
+import type { Brew, Mix, Plan } from '@/core/records/records';
 import { developerName } from '@/core/plan/developerName';
 import { database } from './database';
 import { planDraftKey } from './plans';
@@ -94,7 +94,13 @@ export async function bottleMix(mixId: string): Promise<string> {
       const stamps = newStamps();
       const progress = mixProgress(mixSteps(mix.batch), mix.events);
       const made = finishMix(mix.batch, progress);
-      const brew: Brew = { ...stamps, ...made, code: brewCode(stamps.id), mixedMs: progress.sinceMs ?? stamps.createdMs, films: 0 };
+      const brew: Brew = {
+        ...stamps,
+        ...made,
+        code: brewCode(stamps.id),
+        mixedMs: progress.sinceMs ?? stamps.createdMs,
+        films: 0,
+      };
       await putRecord('brews', brew);
       await putRecord('mixes', { ...mix, brewId: brew.id, updatedMs: stamps.createdMs });
       await db.drafts.where('id').startsWith(mixDraftPrefix(mixId)).delete();
@@ -110,7 +116,8 @@ async function giveToRoll(brew: Brew, rollId: string): Promise<void> {
   const plan = await db.plans.where({ rollId }).first();
   if (plan !== undefined) await putRecord('plans', { ...plan, brewId: brew.id, updatedMs: brew.createdMs });
   const draft = await db.drafts.get(planDraftKey(rollId));
-  if (draft !== undefined) await db.drafts.put({ ...draft, values: { ...(draft.values as object), developerKind: 'jug', brewId: brew.id } });
+  if (draft !== undefined)
+    await db.drafts.put({ ...draft, values: { ...(draft.values as object), developerKind: 'jug', brewId: brew.id } });
 }
 
 /** Gives up a mixing; it can be undone. */
@@ -128,7 +135,8 @@ export async function countFilms(brewId: string, change: number): Promise<void> 
     const db = database();
     await db.transaction('rw', db.brews, async () => {
       const brew = await db.brews.get(brewId);
-      if (brew !== undefined) await putRecord('brews', { ...brew, films: Math.max(0, brew.films + change), updatedMs: Date.now() });
+      if (brew !== undefined)
+        await putRecord('brews', { ...brew, films: Math.max(0, brew.films + change), updatedMs: Date.now() });
     });
   });
 }

@@ -2,8 +2,8 @@ import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { readBackup } from '@/core/formats/backup';
-import { rollSchema, type Plan } from '@/core/formats/records';
-import { settingRecordFor } from '@/core/evidence/settingRecordFor';
+import { rollSchema, type Plan } from '@/core/records/records';
+import { settingRecordFor } from '@/core/plan/settingRecordFor';
 import { evidence as evidenceStep } from '@/core/formats/migrations/evidence';
 import { runProgress } from '@/core/schedule/runState';
 import { importRecords, wipeRecords } from './backups';
@@ -19,7 +19,7 @@ import { seedDemo } from './demo/seedDemo';
 import { dropDraft, keepDraft, readDraft } from './drafts';
 import { dropEvidence, evidenceDraftKey, keepEvidence, restoreEvidence } from './evidence';
 import { dropPhoto, keepPhoto, restorePhoto } from './photos';
-import { noOwnPriors } from '@/core/films/rollForm';
+import { noOwnPriors } from '@/core/plan/rollForm';
 import { stayAt } from '@/core/films/storageStay';
 import { addRoll, changeDossier, changeRoll, removeRoll, rollFormOf } from './rolls';
 import { layOutRun, recordEvent } from './runs';
@@ -40,14 +40,32 @@ async function planOfPortraits(): Promise<Plan> {
 }
 
 describe('rolls', () => {
-  const form = { label: 'Tin 9', stockName: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, formatId: '120', expiredYear: 1971, dateSlackYears: 0, storageId: 'room', exposureState: 'unknown', exposedYear: null, exposureIndex: null, note: '', own: noOwnPriors } as const;
+  const form = {
+    label: 'Tin 9',
+    stockName: 'Larkholm Pan 200',
+    familyId: 'pan-cubic-fast',
+    iso: 200,
+    formatId: '120',
+    expiredYear: 1971,
+    dateSlackYears: 0,
+    storageId: 'room',
+    exposureState: 'unknown',
+    exposedYear: null,
+    exposureIndex: null,
+    note: '',
+    own: noOwnPriors,
+  } as const;
   test('a new roll brings its stock once, and its draft goes', async () => {
     await keepDraft('roll:new', { label: 'Tin' });
     const first = await addRoll(form);
     await addRoll({ ...form, label: 'Tin 10' });
     expect(await database().stocks.count()).toBe(1);
     expect(await readDraft('roll:new')).toBeUndefined();
-    expect(await database().rolls.get(first)).toMatchObject({ label: 'Tin 9', hints: [{ kind: 'stamp', year: 1971, slackYears: 0 }], storage: [{ placeId: 'room' }] });
+    expect(await database().rolls.get(first)).toMatchObject({
+      label: 'Tin 9',
+      hints: [{ kind: 'stamp', year: 1971, slackYears: 0 }],
+      storage: [{ placeId: 'room' }],
+    });
   });
   test('names may stay empty, and own numbers go with the stock', async () => {
     const id = await addRoll({ ...form, label: '', stockName: '', own: { ...noOwnPriors, referenceTimeMin: 11 } });
@@ -63,7 +81,12 @@ describe('rolls', () => {
     const roll = await database().rolls.get(id);
     const stock = await database().stocks.get(roll?.stockId ?? '');
     if (roll === undefined || stock === undefined) throw new Error('lost');
-    expect(rollFormOf(roll, stock)).toEqual({ ...form, label: 'Tin 9, dusted', exposureState: 'known', expiredYear: null });
+    expect(rollFormOf(roll, stock)).toEqual({
+      ...form,
+      label: 'Tin 9, dusted',
+      exposureState: 'known',
+      expiredYear: null,
+    });
     expect(roll.hints).toEqual([{ kind: 'stamp', year: 1971, slackYears: 0 }]);
     expect(roll.storage.map(({ untilYear }) => untilYear)).toEqual([1990, null]);
   });
@@ -81,7 +104,9 @@ describe('runs', () => {
   test('an event counts only for a tab that has seen all the others', async () => {
     const runId = await layOutRun(await planOfPortraits());
     expect(await recordEvent(runId, 0, { kind: 'begin', stepIndex: 0, atMs: NOW })).toBe(true);
-    const both = await Promise.all([1, 1].map((seen) => recordEvent(runId, seen, { kind: 'begin', stepIndex: 1, atMs: NOW + 60_000 })));
+    const both = await Promise.all(
+      [1, 1].map((seen) => recordEvent(runId, seen, { kind: 'begin', stepIndex: 1, atMs: NOW + 60_000 })),
+    );
     expect(both.filter(Boolean)).toHaveLength(1);
     expect((await database().runs.get(runId))?.events).toHaveLength(2);
   });
@@ -134,7 +159,9 @@ describe('mixing', () => {
   async function mixAll(mixId: string, amounts: Record<string, number> = {}): Promise<void> {
     for (const [seen, step] of steps.entries()) {
       const amount = step.partKey === null ? step.target : (amounts[step.partKey] ?? step.target);
-      expect(await recordMixEvent(mixId, seen, { kind: 'done', stepId: step.id, amount, how: 'typed', atMs: NOW + seen })).toBe(true);
+      expect(
+        await recordMixEvent(mixId, seen, { kind: 'done', stepId: step.id, amount, how: 'typed', atMs: NOW + seen }),
+      ).toBe(true);
     }
   }
   test('an event counts only for a tab that has seen all the others', async () => {
@@ -151,10 +178,20 @@ describe('mixing', () => {
     await mixAll(mixId, { 'line-2': 18 });
     const brewId = await bottleMix(mixId);
     const brew = await database().brews.get(brewId);
-    expect(brew).toMatchObject({ use: 'film-developer', volumeMl: 500, films: 0, mixedMs: NOW + steps.length - 1, developer: { agents: [{ agentId: 'instant-coffee', amountPerL: 36 }] } });
+    expect(brew).toMatchObject({
+      use: 'film-developer',
+      volumeMl: 500,
+      films: 0,
+      mixedMs: NOW + steps.length - 1,
+      developer: { agents: [{ agentId: 'instant-coffee', amountPerL: 36 }] },
+    });
     expect(brew?.code).toHaveLength(4);
     expect((await database().plans.get('plan-instruments'))?.brewId).toBe(brewId);
-    expect(await readDraft(planDraftKey('instruments'))).toEqual({ agentPerL: 'half typed', developerKind: 'jug', brewId });
+    expect(await readDraft(planDraftKey('instruments'))).toEqual({
+      agentPerL: 'half typed',
+      developerKind: 'jug',
+      brewId,
+    });
     expect(await bottleMix(mixId)).toBe(brewId);
     expect(await recordMixEvent(mixId, steps.length, { kind: 'undo', atMs: NOW })).toBe(false);
     if (brew !== undefined) await pourAway(brew);
@@ -197,7 +234,9 @@ describe('mixing', () => {
     const id = await keepRecipe(formulary.tea);
     await keepRecipe({ ...formulary.tea, name: 'Tea, strong' }, id);
     expect(await database().recipes.toArray()).toMatchObject([{ id, name: 'Tea, strong' }]);
-    await expect(addRecipes([formulary.beer, { ...formulary.wine, lines: [{ kind: 'own', name: '', unit: 'g', perL: 1 }] }])).rejects.toThrow();
+    await expect(
+      addRecipes([formulary.beer, { ...formulary.wine, lines: [{ kind: 'own', name: '', unit: 'g', perL: 1 }] }]),
+    ).rejects.toThrow();
     expect(await database().recipes.count()).toBe(1);
     const recipe = await database().recipes.get(id);
     if (recipe === undefined) throw new Error('lost');
@@ -238,7 +277,9 @@ describe('photographs', () => {
     expect(await database().photos.toArray()).toEqual([photo]);
   });
   test('what is no JPEG is not stored', async () => {
-    await expect(keepPhoto('tin-3', { name: 'x', widthPx: 10, heightPx: 10, jpeg: 'javascript:alert(1)' })).rejects.toThrow();
+    await expect(
+      keepPhoto('tin-3', { name: 'x', widthPx: 10, heightPx: 10, jpeg: 'javascript:alert(1)' }),
+    ).rejects.toThrow();
     expect(await database().photos.count()).toBe(0);
   });
 });
@@ -290,31 +331,63 @@ describe('evidence', () => {
   });
   test('a finding that cannot be is not stored', async () => {
     const plan = await planOfPortraits();
-    await expect(keepEvidence('portraits', settingRecordFor(plan, null, NOW), { kind: 'fog', timeMin: -1, method: 'eye', baseFogD: 0.5 })).rejects.toThrow();
+    await expect(
+      keepEvidence('portraits', settingRecordFor(plan, null, NOW), {
+        kind: 'fog',
+        timeMin: -1,
+        method: 'eye',
+        baseFogD: 0.5,
+      }),
+    ).rejects.toThrow();
   });
   test('a run is laid out with what it was set up with: the brew’s age and use at that moment', async () => {
     const plan = await planOfPortraits();
     const run = await database().runs.get(await layOutRun(plan));
     const brew = await database().brews.get(plan.brewId ?? '');
-    expect(run?.setup).toMatchObject({ developer: brew?.developer, mixingLnSd: brew?.mixingLnSd, agitationId: plan.agitationId, brewId: plan.brewId, target: plan.target });
+    expect(run?.setup).toMatchObject({
+      developer: brew?.developer,
+      mixingLnSd: brew?.mixingLnSd,
+      agitationId: plan.agitationId,
+      brewId: plan.brewId,
+      target: plan.target,
+    });
     expect(run?.setup?.wear.ageH).toBeGreaterThan(0);
   });
 });
 
 describe('migrations of the browser database', () => {
   /** A roll as version 1 stored it. */
-  const oldRoll = { id: 'old', createdMs: NOW, updatedMs: NOW, label: 'Tin 1', stockId: 's', formatId: 'sheet45', expiredYear: 1971, expiredYearSd: 2, storageId: 'cellar', exposure: { state: 'unknown', year: null, index: null }, note: '' };
+  const oldRoll = {
+    id: 'old',
+    createdMs: NOW,
+    updatedMs: NOW,
+    label: 'Tin 1',
+    stockId: 's',
+    formatId: 'sheet45',
+    expiredYear: 1971,
+    expiredYearSd: 2,
+    storageId: 'cellar',
+    exposure: { state: 'unknown', year: null, index: null },
+    note: '',
+  };
 
   test('a database of version 1 opens with its rolls as dossiers', async () => {
     const name = 'aetas-migration';
     const old = new AetasDatabase(name, []);
-    await old.table('rolls').bulkAdd([oldRoll, { ...oldRoll, id: 'undated', formatId: '120', expiredYear: null, storageId: 'attic' }]);
+    await old
+      .table('rolls')
+      .bulkAdd([oldRoll, { ...oldRoll, id: 'undated', formatId: '120', expiredYear: null, storageId: 'attic' }]);
     old.close();
     const fresh = new AetasDatabase(name);
     expect(await fresh.photos.count()).toBe(0);
     const rolls = await fresh.rolls.toArray();
     for (const roll of rolls) expect(rollSchema.safeParse(roll).error?.issues ?? []).toEqual([]);
-    expect(rolls[0]).toMatchObject({ label: 'Tin 1', formatId: 'sheet-4x5', hints: [{ kind: 'stamp', year: 1971, slackYears: 3 }], storage: [{ placeId: 'cellar', temperatureC: 12, untilYear: null }] });
+    expect(rolls[0]).toMatchObject({
+      label: 'Tin 1',
+      formatId: 'sheet-4x5',
+      hints: [{ kind: 'stamp', year: 1971, slackYears: 3 }],
+      storage: [{ placeId: 'cellar', temperatureC: 12, untilYear: null }],
+    });
     expect(rolls[1]).toMatchObject({ hints: [], storage: [{ placeId: 'attic' }] });
     fresh.close();
     await Dexie.delete(name);
@@ -323,7 +396,8 @@ describe('migrations of the browser database', () => {
     const now = demoRecords(NOW);
     const old = structuredClone(now) as unknown as Record<string, Record<string, unknown>[]>;
     delete old.evidence;
-    const strip = (record: Record<string, unknown>, ...names: string[]): void => names.forEach((name) => Reflect.deleteProperty(record, name));
+    const strip = (record: Record<string, unknown>, ...names: string[]): void =>
+      names.forEach((name) => Reflect.deleteProperty(record, name));
     for (const plan of old.plans ?? []) {
       strip(plan, 'muted', 'ambientC');
       strip(plan.pinned as Record<string, unknown>, 'evidenceIds');
@@ -332,17 +406,24 @@ describe('migrations of the browser database', () => {
       strip(run, 'setup');
       strip(run.pinned as Record<string, unknown>, 'evidenceIds');
     }
-    const read = readBackup(JSON.stringify({ format: 'aetas-records', version: 3, exportedAt: '2026-11-24', records: old }));
+    const read = readBackup(
+      JSON.stringify({ format: 'aetas-records', version: 3, exportedAt: '2026-11-24', records: old }),
+    );
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     expect(read.value.evidence).toEqual([]);
-    expect(read.value.plans.every(({ muted, ambientC, pinned }) => muted.length === 0 && ambientC === null && pinned?.evidenceIds.length === 0)).toBe(true);
+    expect(
+      read.value.plans.every(
+        ({ muted, ambientC, pinned }) => muted.length === 0 && ambientC === null && pinned?.evidenceIds.length === 0,
+      ),
+    ).toBe(true);
     for (const run of read.value.runs) expect(run.setup).toEqual(now.runs.find(({ id }) => id === run.id)?.setup);
   });
   test('a file of version 4: brews say that nobody weighed them, developers what else is in them, settings the kit', () => {
     const old = structuredClone(demoRecords(NOW)) as unknown as Record<string, Record<string, unknown>[]>;
     delete old.recipes;
     delete old.mixes;
-    const strip = (record: unknown, ...names: string[]): void => names.forEach((name) => Reflect.deleteProperty(record as object, name));
+    const strip = (record: unknown, ...names: string[]): void =>
+      names.forEach((name) => Reflect.deleteProperty(record as object, name));
     for (const settings of old.settings ?? []) strip(settings, 'kit');
     for (const plan of old.plans ?? []) strip(plan.developer, 'others');
     for (const run of old.runs ?? []) strip((run.setup as Record<string, unknown>).developer, 'others');
@@ -353,21 +434,51 @@ describe('migrations of the browser database', () => {
       strip(brew, 'code', 'use', 'parts', 'temperatureC', 'ph', 'mixingLnSd');
       strip(brew.developer, 'others');
     }
-    const read = readBackup(JSON.stringify({ format: 'aetas-records', version: 4, exportedAt: '2026-11-24', records: old }));
+    const read = readBackup(
+      JSON.stringify({ format: 'aetas-records', version: 4, exportedAt: '2026-11-24', records: old }),
+    );
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     expect(read.value.recipes).toEqual([]);
     expect(read.value.settings[0]?.kit.scaleStepG).toBe(1);
     expect(read.value.brews.length).toBeGreaterThan(1);
-    for (const brew of read.value.brews) expect(brew).toMatchObject({ use: 'film-developer', parts: [], ph: null, mixingLnSd: null, code: expect.stringMatching(/^.{4}$/) });
+    for (const brew of read.value.brews)
+      expect(brew).toMatchObject({
+        use: 'film-developer',
+        parts: [],
+        ph: null,
+        mixingLnSd: null,
+        code: expect.stringMatching(/^.{4}$/),
+      });
     for (const { setup } of read.value.runs) expect(setup).toMatchObject({ mixingLnSd: null });
   });
   test('a run of version 3 whose plan is gone keeps no set-up', () => {
-    const changed = evidenceStep.change({ plans: [], runs: [{ id: 'run', planId: 'gone', pinned: { timeMin: 9 } }, 'gibberish'] });
-    expect(changed.runs).toEqual([{ id: 'run', planId: 'gone', pinned: { timeMin: 9, evidenceIds: [] }, setup: null }, 'gibberish']);
+    const changed = evidenceStep.change({
+      plans: [],
+      runs: [{ id: 'run', planId: 'gone', pinned: { timeMin: 9 } }, 'gibberish'],
+    });
+    expect(changed.runs).toEqual([
+      { id: 'run', planId: 'gone', pinned: { timeMin: 9, evidenceIds: [] }, setup: null },
+      'gibberish',
+    ]);
   });
   test('a file of version 1 takes the same step', () => {
-    const stock = { id: 's', createdMs: NOW, updatedMs: NOW, name: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, own: {} };
-    const read = readBackup(JSON.stringify({ format: 'aetas-records', version: 1, exportedAt: '2026-11-24', records: { stocks: [stock], rolls: [oldRoll] } }));
+    const stock = {
+      id: 's',
+      createdMs: NOW,
+      updatedMs: NOW,
+      name: 'Larkholm Pan 200',
+      familyId: 'pan-cubic-fast',
+      iso: 200,
+      own: {},
+    };
+    const read = readBackup(
+      JSON.stringify({
+        format: 'aetas-records',
+        version: 1,
+        exportedAt: '2026-11-24',
+        records: { stocks: [stock], rolls: [oldRoll] },
+      }),
+    );
     expect(read.ok && read.value.rolls[0]?.hints).toEqual([{ kind: 'stamp', year: 1971, slackYears: 3 }]);
   });
 });

@@ -1,7 +1,20 @@
 import Dexie, { type EntityTable } from 'dexie';
 import { latestVersion, migrate, migrations, type Migration, type RawRecords } from '@/core/formats/migrations';
-import type { Brew, Draft, EvidenceRecord, Mix, Photo, Plan, RecipeRecord, Roll, Run, Settings, Stock, Verdict } from '@/core/formats/records';
-import { tableNames } from '@/core/formats/tables';
+import type {
+  Brew,
+  Draft,
+  EvidenceRecord,
+  Mix,
+  Photo,
+  Plan,
+  RecipeRecord,
+  Roll,
+  Run,
+  Settings,
+  Stock,
+  Verdict,
+} from '@/core/records/records';
+import { tableNames } from '@/core/records/tables';
 import { benchName } from './benchName';
 import { bringInAhead } from './typedAhead';
 
@@ -27,11 +40,17 @@ const indexes = {
 };
 
 /** Tables that a version of the shape added, with their columns. */
-const laterIndexes: Record<number, Record<string, string>> = { 3: { photos: 'id, rollId' }, 4: { evidence: 'id, rollId' }, 5: { recipes: 'id', mixes: 'id, brewId' } };
+const laterIndexes: Record<number, Record<string, string>> = {
+  3: { photos: 'id, rollId' },
+  4: { evidence: 'id, rollId' },
+  5: { recipes: 'id', mixes: 'id, brewId' },
+};
 
 /** Tables of records that a version has. */
 function tablesAt(version: number): string[] {
-  const later = Object.entries(laterIndexes).flatMap(([since, tables]) => (Number(since) > version ? Object.keys(tables) : []));
+  const later = Object.entries(laterIndexes).flatMap(([since, tables]) =>
+    Number(since) > version ? Object.keys(tables) : [],
+  );
   return tableNames.filter((table) => !later.includes(table));
 }
 

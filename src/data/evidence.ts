@@ -1,5 +1,5 @@
 import type { SettingRecord } from '@/core/evidence/evidenceRecord';
-import type { EvidenceRecord } from '@/core/formats/records';
+import type { EvidenceRecord } from '@/core/records/records';
 import { database } from './database';
 import { dropDraft } from './drafts';
 import { putRecord } from './putRecord';
@@ -14,7 +14,12 @@ export function evidenceDraftKey(rollId: string, kind: EvidenceRecord['finding']
  * Keeps what was found, and forgets the draft it was typed in.
  * @returns the record's id
  */
-export async function keepEvidence(rollId: string, setting: SettingRecord, finding: EvidenceRecord['finding'], note = ''): Promise<string> {
+export async function keepEvidence(
+  rollId: string,
+  setting: SettingRecord,
+  finding: EvidenceRecord['finding'],
+  note = '',
+): Promise<string> {
   return guardedWrite(async () => {
     const db = database();
     const record: EvidenceRecord = { ...newStamps(), rollId, setting, finding, note };

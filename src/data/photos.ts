@@ -1,10 +1,13 @@
-import type { Photo } from '@/core/formats/records';
+import type { Photo } from '@/core/records/records';
 import { database } from './database';
 import { putRecord } from './putRecord';
 import { guardedWrite, newStamps } from './write';
 
 /** Keeps a reduced photograph with its roll. */
-export async function keepPhoto(rollId: string, photo: Pick<Photo, 'name' | 'widthPx' | 'heightPx' | 'jpeg'>): Promise<void> {
+export async function keepPhoto(
+  rollId: string,
+  photo: Pick<Photo, 'name' | 'widthPx' | 'heightPx' | 'jpeg'>,
+): Promise<void> {
   await guardedWrite(() => putRecord('photos', { ...newStamps(), rollId, ...photo }));
 }
 

@@ -1,4 +1,4 @@
-import type { Plan, Pinned } from '@/core/formats/records';
+import type { Plan, Pinned } from '@/core/records/records';
 import type { PlanChoices } from '@/core/plan/planForm';
 import { database } from './database';
 import { putRecord } from './putRecord';

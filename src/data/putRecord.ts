@@ -1,4 +1,4 @@
-import { recordSchemas, type Records, type TableName } from '@/core/formats/records';
+import { recordSchemas, type Records, type TableName } from '@/core/records/records';
 import { database } from './database';
 
 /**

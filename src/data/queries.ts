@@ -1,9 +1,22 @@
 'use client';
 
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { LearningRecords } from '@/core/evidence/benchEvidence';
-import type { Brew, EvidenceRecord, Mix, Photo, Plan, RecipeRecord, Roll, Run, Settings, Stock, TableName, Verdict } from '@/core/formats/records';
-import { defaultSettings, tableNames } from '@/core/formats/tables';
+import type { LearningRecords } from '@/core/learning/benchEvidence';
+import type {
+  Brew,
+  EvidenceRecord,
+  Mix,
+  Photo,
+  Plan,
+  RecipeRecord,
+  Roll,
+  Run,
+  Settings,
+  Stock,
+  TableName,
+  Verdict,
+} from '@/core/records/records';
+import { defaultSettings, tableNames } from '@/core/records/tables';
 import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
 import { database, type Safekeeping } from './database';
 
@@ -64,7 +77,14 @@ async function readBench(withDrafts: boolean): Promise<Bench> {
         run,
         verdict,
         evidence: found,
-        standing: rollStanding(roll, stock, plan, run, verdict, found.some(({ finding }) => finding.kind !== 'chart')),
+        standing: rollStanding(
+          roll,
+          stock,
+          plan,
+          run,
+          verdict,
+          found.some(({ finding }) => finding.kind !== 'chart'),
+        ),
         planDraft: draftByKey.get(`plan:${roll.id}`),
       },
     ];
@@ -84,7 +104,10 @@ export function useSettledBench(): Bench | undefined {
 
 /** One roll with what hangs on it; undefined while it loads, null when there is no such roll. */
 export function useDossier(rollId: string): RollDossier | null | undefined {
-  return useLiveQuery(async () => (await readBench(false)).dossiers.find(({ roll }) => roll.id === rollId) ?? null, [rollId]);
+  return useLiveQuery(
+    async () => (await readBench(false)).dossiers.find(({ roll }) => roll.id === rollId) ?? null,
+    [rollId],
+  );
 }
 
 /** One run with its roll; undefined while it loads, null when there is no such run. */
@@ -101,7 +124,13 @@ export function useRun(runId: string): { run: Run; roll: Roll } | null | undefin
 export function useLearningRecords(): LearningRecords | undefined {
   return useLiveQuery(async () => {
     const db = database();
-    const [stocks, rolls, runs, verdicts, evidence] = await Promise.all([db.stocks.toArray(), db.rolls.toArray(), db.runs.toArray(), db.verdicts.toArray(), db.evidence.toArray()]);
+    const [stocks, rolls, runs, verdicts, evidence] = await Promise.all([
+      db.stocks.toArray(),
+      db.rolls.toArray(),
+      db.runs.toArray(),
+      db.verdicts.toArray(),
+      db.evidence.toArray(),
+    ]);
     return { stocks, rolls, runs, verdicts, evidence };
   });
 }
@@ -113,7 +142,11 @@ export function useRecipes(): RecipeRecord[] | undefined {
 
 /** Mixings under way, newest first; undefined while they load. */
 export function useOpenMixes(): Mix[] | undefined {
-  return useLiveQuery(async () => (await database().mixes.toArray()).filter(({ brewId }) => brewId === null).sort((a, b) => b.updatedMs - a.updatedMs));
+  return useLiveQuery(async () =>
+    (await database().mixes.toArray())
+      .filter(({ brewId }) => brewId === null)
+      .sort((a, b) => b.updatedMs - a.updatedMs),
+  );
 }
 
 /** One mixing; undefined while it loads, null when there is no such mixing. */
@@ -148,7 +181,12 @@ export interface LogEntry {
 export function useLog(): LogEntry[] | undefined {
   return useLiveQuery(async () => {
     const db = database();
-    const [runs, rolls, stocks, verdicts] = await Promise.all([db.runs.orderBy('createdMs').reverse().toArray(), db.rolls.toArray(), db.stocks.toArray(), db.verdicts.toArray()]);
+    const [runs, rolls, stocks, verdicts] = await Promise.all([
+      db.runs.orderBy('createdMs').reverse().toArray(),
+      db.rolls.toArray(),
+      db.stocks.toArray(),
+      db.verdicts.toArray(),
+    ]);
     return runs.flatMap((run): LogEntry[] => {
       const roll = rolls.find(({ id }) => id === run.rollId);
       const stock = stocks.find(({ id }) => id === roll?.stockId);

@@ -1,5 +1,5 @@
 import type { Recipe } from '@/core/brewing/recipe';
-import type { RecipeRecord } from '@/core/formats/records';
+import type { RecipeRecord } from '@/core/records/records';
 import { database } from './database';
 import { putRecord } from './putRecord';
 import { keepSafe } from './safekeeping';

@@ -1,8 +1,8 @@
 import { soundCondition } from '@/core/films/conditionFacts';
 import { filmFormats } from '@/core/films/filmFormats';
-import { noOwnPriors, type RollForm } from '@/core/films/rollForm';
+import { noOwnPriors, type RollForm } from '@/core/plan/rollForm';
 import { stayAt } from '@/core/films/storageStay';
-import type { Roll, Stock } from '@/core/formats/records';
+import type { Roll, Stock } from '@/core/records/records';
 import { database } from './database';
 import { dropDraft } from './drafts';
 import { keepSafe } from './safekeeping';
@@ -24,8 +24,18 @@ export async function addRoll(form: RollForm): Promise<string> {
     const stamps = newStamps();
     await db.transaction('rw', db.rolls, db.stocks, db.drafts, async () => {
       const stockId = await stockFor(form);
-      const hints: Roll['hints'] = form.expiredYear === null ? [] : [{ kind: 'stamp', year: form.expiredYear, slackYears: form.dateSlackYears }];
-      await putRecord('rolls', { ...stamps, ...rollFields(form), stockId, hints, storage: [stayAt(form.storageId)], xrayPasses: 0, condition: soundCondition, frames: [] });
+      const hints: Roll['hints'] =
+        form.expiredYear === null ? [] : [{ kind: 'stamp', year: form.expiredYear, slackYears: form.dateSlackYears }];
+      await putRecord('rolls', {
+        ...stamps,
+        ...rollFields(form),
+        stockId,
+        hints,
+        storage: [stayAt(form.storageId)],
+        xrayPasses: 0,
+        condition: soundCondition,
+        frames: [],
+      });
       await dropDraft(rollDraftKey('new'));
     });
     void globalThis.navigator?.storage?.persist?.();
@@ -48,7 +58,10 @@ export async function changeRoll(rollId: string, form: RollForm): Promise<void> 
 }
 
 /** Stores a part of a roll's dossier as it changes. */
-export async function changeDossier(rollId: string, part: Partial<Pick<Roll, 'hints' | 'storage' | 'xrayPasses' | 'condition' | 'frames'>>): Promise<void> {
+export async function changeDossier(
+  rollId: string,
+  part: Partial<Pick<Roll, 'hints' | 'storage' | 'xrayPasses' | 'condition' | 'frames'>>,
+): Promise<void> {
   await guardedWrite(async () => {
     const db = database();
     await db.transaction('rw', db.rolls, async () => {
@@ -64,16 +77,20 @@ export async function removeRoll(rollId: string): Promise<void> {
     const db = database();
     const label = (await db.rolls.get(rollId))?.label ?? '';
     await keepSafe(`removing “${label}”`);
-    await db.transaction('rw', [db.rolls, db.plans, db.runs, db.verdicts, db.photos, db.evidence, db.mixes], async () => {
-      await db.rolls.delete(rollId);
-      await db.plans.where({ rollId }).delete();
-      await db.runs.where({ rollId }).delete();
-      await db.verdicts.where({ rollId }).delete();
-      await db.photos.where({ rollId }).delete();
-      await db.evidence.where({ rollId }).delete();
-      // What is being mixed stays: it may serve another roll.
-      await db.mixes.filter((mix) => mix.rollId === rollId).modify({ rollId: null });
-    });
+    await db.transaction(
+      'rw',
+      [db.rolls, db.plans, db.runs, db.verdicts, db.photos, db.evidence, db.mixes],
+      async () => {
+        await db.rolls.delete(rollId);
+        await db.plans.where({ rollId }).delete();
+        await db.runs.where({ rollId }).delete();
+        await db.verdicts.where({ rollId }).delete();
+        await db.photos.where({ rollId }).delete();
+        await db.evidence.where({ rollId }).delete();
+        // What is being mixed stays: it may serve another roll.
+        await db.mixes.filter((mix) => mix.rollId === rollId).modify({ rollId: null });
+      },
+    );
   });
 }
 

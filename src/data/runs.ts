@@ -1,5 +1,5 @@
 import { filmEquivalents } from '@/core/films/filmFormats';
-import type { Plan, Run } from '@/core/formats/records';
+import type { Plan, Run } from '@/core/records/records';
 import { brewWear } from '@/core/plan/estimateRequestFor';
 import { developerName } from '@/core/plan/developerName';
 import type { RunEvent } from '@/core/schedule/runEvents';
@@ -20,7 +20,10 @@ export async function layOutRun(plan: Plan): Promise<string> {
   return guardedWrite(async () => {
     const db = database();
     return db.transaction('rw', db.runs, db.brews, async () => {
-      const idle = await db.runs.where({ rollId: plan.rollId }).filter((run) => run.events.length === 0).first();
+      const idle = await db.runs
+        .where({ rollId: plan.rollId })
+        .filter((run) => run.events.length === 0)
+        .first();
       const run: Run = {
         ...(idle ?? newStamps()),
         rollId: plan.rollId,
@@ -30,7 +33,12 @@ export async function layOutRun(plan: Plan): Promise<string> {
         temperatureC: plan.temperatureC,
         pinned,
         setup: await setupOf(plan),
-        steps: wetSteps(Math.round(roundToPourable(pinned.timeMin) * 60), plan.agitationId, plan.wet, plan.developer.kind === 'one-bath'),
+        steps: wetSteps(
+          Math.round(roundToPourable(pinned.timeMin) * 60),
+          plan.agitationId,
+          plan.wet,
+          plan.developer.kind === 'one-bath',
+        ),
         events: [],
       };
       await putRecord('runs', run);
@@ -43,9 +51,20 @@ export async function layOutRun(plan: Plan): Promise<string> {
 async function setupOf(plan: Plan): Promise<Run['setup']> {
   const brew = plan.brewId === null ? undefined : await database().brews.get(plan.brewId);
   // What was really weighed goes before what was planned.
-  const { developer, bromideGPerL } = brew?.developer == null ? plan : { developer: brew.developer, bromideGPerL: brew.bromideGPerL };
+  const { developer, bromideGPerL } =
+    brew?.developer == null ? plan : { developer: brew.developer, bromideGPerL: brew.bromideGPerL };
   const { temperatureC, ambientC, agitationId, brewId, target } = plan;
-  return { developer, bromideGPerL, wear: brewWear(brew, plan.volumeMl, Date.now()), temperatureC, ambientC, agitationId, brewId, mixingLnSd: brew?.mixingLnSd ?? null, target };
+  return {
+    developer,
+    bromideGPerL,
+    wear: brewWear(brew, plan.volumeMl, Date.now()),
+    temperatureC,
+    ambientC,
+    agitationId,
+    brewId,
+    mixingLnSd: brew?.mixingLnSd ?? null,
+    target,
+  };
 }
 
 /**

@@ -1,6 +1,6 @@
 import { writeBackup, readBackup } from '@/core/formats/backup';
-import type { Records } from '@/core/formats/records';
-import { noRecords, tableNames } from '@/core/formats/tables';
+import type { Records } from '@/core/records/records';
+import { noRecords, tableNames } from '@/core/records/tables';
 import { database } from './database';
 import { dropAllAhead } from './typedAhead';
 import { guardedWrite } from './write';

@@ -1,5 +1,5 @@
-import type { Settings } from '@/core/formats/records';
-import { defaultSettings } from '@/core/formats/tables';
+import type { Settings } from '@/core/records/records';
+import { defaultSettings } from '@/core/records/tables';
 import { database } from './database';
 import { putRecord } from './putRecord';
 import { guardedWrite } from './write';

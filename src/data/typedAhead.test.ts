@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { database } from './database';
 import { dropDraft, keepDraft, readDraft } from './drafts';
 import { replaceRecords } from './safekeeping';
-import { noRecords } from '@/core/formats/tables';
+import { noRecords } from '@/core/records/tables';
 import { dropAhead, readAhead, writeAhead } from './typedAhead';
 
 /** The browser's immediate store, as far as it is used; it can be filled up. */
@@ -63,7 +63,9 @@ describe('what is typed is written ahead of the database', () => {
     expect(store.kept.size).toBe(0);
   });
   test('while the database is full it stays written ahead, and is read from there', async () => {
-    const put = vi.spyOn(database().drafts, 'put').mockRejectedValue(new DOMException('No room.', 'QuotaExceededError'));
+    const put = vi
+      .spyOn(database().drafts, 'put')
+      .mockRejectedValue(new DOMException('No room.', 'QuotaExceededError'));
     await expect(keepDraft('note:a', 'lid leaks')).rejects.toThrow();
     put.mockRestore();
     expect(await database().drafts.get('note:a')).toBeUndefined();

@@ -1,5 +1,5 @@
 import type Dexie from 'dexie';
-import type { Draft } from '@/core/formats/records';
+import type { Draft } from '@/core/records/records';
 import { benchName } from './benchName';
 
 /*
@@ -89,7 +89,9 @@ function draftOf(text: string | null): Draft | null {
   if (text === null) return null;
   try {
     const read = JSON.parse(text) as Partial<Draft> | null;
-    return typeof read?.id === 'string' && typeof read.updatedMs === 'number' ? { id: read.id, values: read.values, updatedMs: read.updatedMs } : null;
+    return typeof read?.id === 'string' && typeof read.updatedMs === 'number'
+      ? { id: read.id, values: read.values, updatedMs: read.updatedMs }
+      : null;
   } catch {
     return null;
   }

@@ -1,4 +1,4 @@
-import type { Run } from '@/core/formats/records';
+import type { Run } from '@/core/records/records';
 import type { VerdictValues } from '@/core/outcome/verdict';
 import { database } from './database';
 import { dropDraft } from './drafts';
@@ -16,7 +16,13 @@ export async function writeVerdict(run: Run, values: VerdictValues): Promise<voi
     const db = database();
     await db.transaction('rw', db.verdicts, db.drafts, async () => {
       const before = await db.verdicts.where({ runId: run.id }).first();
-      await putRecord('verdicts', { ...(before ?? newStamps()), runId: run.id, rollId: run.rollId, ...values, updatedMs: Date.now() });
+      await putRecord('verdicts', {
+        ...(before ?? newStamps()),
+        runId: run.id,
+        rollId: run.rollId,
+        ...values,
+        updatedMs: Date.now(),
+      });
       await dropDraft(verdictDraftKey(run.id));
     });
   });

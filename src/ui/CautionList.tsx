@@ -15,7 +15,14 @@ export function CautionList({ cautions }: { cautions: readonly CautionNote[] }) 
       {cautions.map(({ id, severity, text }) => {
         const { Icon, word, tone } = marks[severity];
         return (
-          <li key={id} className={severity === 'stop' ? 'flex max-w-[72ch] gap-3 border-y-2 border-danger py-3 text-[18px]' : 'flex gap-2 text-[14px]'}>
+          <li
+            key={id}
+            className={
+              severity === 'stop'
+                ? 'flex max-w-[72ch] gap-3 border-y-2 border-danger py-3 text-[18px]'
+                : 'flex gap-2 text-[14px]'
+            }
+          >
             <Icon aria-hidden size={severity === 'stop' ? 26 : 18} className={`mt-0.5 shrink-0 ${tone}`} />
             <span>
               <b className={tone}>{word}.</b> {text}

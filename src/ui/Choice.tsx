@@ -36,9 +36,7 @@ export function Choice<T extends string>({ id, label, value, options, onChange, 
             <span className="min-w-0 truncate">{chosen?.name ?? 'Choose'}</span>
             <ChevronDown aria-hidden size={18} className="shrink-0" />
           </ListboxButton>
-          <ListboxOptions
-            className="absolute left-0 right-0 z-20 mt-1 max-h-80 overflow-y-auto border border-ink bg-sheet py-1 focus:outline-none"
-          >
+          <ListboxOptions className="absolute left-0 right-0 z-20 mt-1 max-h-80 overflow-y-auto border border-ink bg-sheet py-1 focus:outline-none">
             {options.map((option) => (
               <ListboxOption
                 key={option.value}

@@ -55,11 +55,22 @@ export function Ledger({ lines, total, stale = false }: LedgerProps) {
             <Fragment key={line.id}>
               <tr className="border-t border-hair align-baseline">
                 <td className="py-1.5 pr-2">
-                  <button type="button" aria-expanded={isOpen} className="group flex min-h-6 gap-1.5 text-left" onClick={() => setOpen(isOpen ? null : line.id)}>
-                    <ChevronRight aria-hidden size={15} className={classes('mt-1 shrink-0 text-ink2', isOpen && 'rotate-90')} />
+                  <button
+                    type="button"
+                    aria-expanded={isOpen}
+                    className="group flex min-h-6 gap-1.5 text-left"
+                    onClick={() => setOpen(isOpen ? null : line.id)}
+                  >
+                    <ChevronRight
+                      aria-hidden
+                      size={15}
+                      className={classes('mt-1 shrink-0 text-ink2', isOpen && 'rotate-90')}
+                    />
                     <span>
                       <span className="group-hover:underline">{line.label}</span>
-                      {line.note !== '' && <span className="block text-[13px] leading-tight text-ink2">{line.note}</span>}
+                      {line.note !== '' && (
+                        <span className="block text-[13px] leading-tight text-ink2">{line.note}</span>
+                      )}
                     </span>
                   </button>
                 </td>

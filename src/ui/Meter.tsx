@@ -19,12 +19,23 @@ export function Meter({ words, scale, marks, value, badUpTo, usual }: MeterProps
   const bad = badUpTo !== undefined && value < badUpTo;
   return (
     <div role="img" aria-label={words} className="relative mx-2 h-11">
-      {badUpTo !== undefined && <div className="absolute top-[14px] left-0 h-1.5 bg-hair" style={{ width: at(badUpTo) }} />}
+      {badUpTo !== undefined && (
+        <div className="absolute top-[14px] left-0 h-1.5 bg-hair" style={{ width: at(badUpTo) }} />
+      )}
       <div className="absolute inset-x-0 top-5 border-t border-ink" />
-      {usual !== undefined && <div className="absolute top-2.5 h-2.5 border-l-2 border-dotted border-ink2" style={{ left: at(usual) }} />}
-      <div className={classes('absolute top-0 h-5 w-1.5 -translate-x-1/2', bad ? 'bg-danger' : 'bg-brew')} style={{ left: at(value) }} />
+      {usual !== undefined && (
+        <div className="absolute top-2.5 h-2.5 border-l-2 border-dotted border-ink2" style={{ left: at(usual) }} />
+      )}
+      <div
+        className={classes('absolute top-0 h-5 w-1.5 -translate-x-1/2', bad ? 'bg-danger' : 'bg-brew')}
+        style={{ left: at(value) }}
+      />
       {marks.map((mark) => (
-        <div key={mark} className="absolute top-5 -translate-x-1/2 text-center text-[12px] text-ink2" style={{ left: at(mark) }}>
+        <div
+          key={mark}
+          className="absolute top-5 -translate-x-1/2 text-center text-[12px] text-ink2"
+          style={{ left: at(mark) }}
+        >
           <div className="mx-auto h-1.5 w-px bg-ink2" />
           {mark}
         </div>

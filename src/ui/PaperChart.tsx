@@ -8,7 +8,10 @@ import { useLight } from './light';
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);
 
 /** A curve on graph paper. */
-export interface PaperLine extends Pick<ChartDataset<'line'>, 'borderColor' | 'borderWidth' | 'borderDash' | 'fill' | 'backgroundColor'> {
+export interface PaperLine extends Pick<
+  ChartDataset<'line'>,
+  'borderColor' | 'borderWidth' | 'borderDash' | 'fill' | 'backgroundColor'
+> {
   points: { x: number; y: number }[];
 }
 
@@ -58,7 +61,15 @@ export function PaperChart({ label, heightPx, x, y, lines, marks }: PaperChartPr
             const [along, up] = [scales.x, scales.y];
             if (along === undefined || up === undefined) return;
             ctx.save();
-            draw.current({ ctx, ...pick(chartArea), x: (value) => along.getPixelForValue(value), y: (value) => up.getPixelForValue(value) }, inks);
+            draw.current(
+              {
+                ctx,
+                ...pick(chartArea),
+                x: (value) => along.getPixelForValue(value),
+                y: (value) => up.getPixelForValue(value),
+              },
+              inks,
+            );
             ctx.restore();
           },
         },
@@ -92,7 +103,11 @@ export function PaperChart({ label, heightPx, x, y, lines, marks }: PaperChartPr
 /** Draws lines on axes that stand: points of the same number are moved, others laid out anew. */
 function redraw(chart: Chart<'line'>, lines: PaperLine[]): void {
   const [along, up] = [chart.scales.x, chart.scales.y];
-  const moves = along !== undefined && up !== undefined && lines.length === chart.data.datasets.length && lines.every(({ points }, index) => points.length === chart.getDatasetMeta(index).data.length);
+  const moves =
+    along !== undefined &&
+    up !== undefined &&
+    lines.length === chart.data.datasets.length &&
+    lines.every(({ points }, index) => points.length === chart.getDatasetMeta(index).data.length);
   lines.forEach(({ points, ...look }, index) => {
     const dataset = chart.data.datasets[index];
     if (dataset === undefined) chart.data.datasets.push({ data: points, pointRadius: 0, borderWidth: 0, ...look });
@@ -101,7 +116,9 @@ function redraw(chart: Chart<'line'>, lines: PaperLine[]): void {
   if (!moves) return chart.update('none');
   lines.forEach(({ points, borderWidth }, index) => {
     const { data, dataset } = chart.getDatasetMeta(index);
-    points.forEach(({ x, y }, at) => Object.assign(data[at] as PointElement, { x: along.getPixelForValue(x), y: up.getPixelForValue(y) }));
+    points.forEach(({ x, y }, at) =>
+      Object.assign(data[at] as PointElement, { x: along.getPixelForValue(x), y: up.getPixelForValue(y) }),
+    );
     if (!(dataset instanceof LineElement)) return;
     dataset.points = data as PointElement[];
     Object.assign(dataset.options, { borderWidth: borderWidth ?? 0 });
@@ -109,6 +126,16 @@ function redraw(chart: Chart<'line'>, lines: PaperLine[]): void {
   chart.draw();
 }
 
-function pick({ left, right, top, bottom }: { left: number; right: number; top: number; bottom: number }): Pick<Paper, 'left' | 'right' | 'top' | 'bottom'> {
+function pick({
+  left,
+  right,
+  top,
+  bottom,
+}: {
+  left: number;
+  right: number;
+  top: number;
+  bottom: number;
+}): Pick<Paper, 'left' | 'right' | 'top' | 'bottom'> {
   return { left, right, top, bottom };
 }

@@ -1,7 +1,14 @@
 'use client';
 
 import { useState } from 'react';
-import { displayUnit, formatQuantity, parseQuantity, quantityToInput, type QuantityKind, type UnitChoice } from '@/core/units/quantity';
+import {
+  displayUnit,
+  formatQuantity,
+  parseQuantity,
+  quantityToInput,
+  type QuantityKind,
+  type UnitChoice,
+} from '@/core/units/quantity';
 import { Field, describedBy } from './Field';
 
 interface QuantityProps {
@@ -21,7 +28,18 @@ interface QuantityProps {
 }
 
 /** A number with its unit: comma or point, with or without a unit typed after it. */
-export function Quantity({ id, label, kind, units, value, onChange, range, hint, error, optional = false }: QuantityProps) {
+export function Quantity({
+  id,
+  label,
+  kind,
+  units,
+  value,
+  onChange,
+  range,
+  hint,
+  error,
+  optional = false,
+}: QuantityProps) {
   const shown = typeof value === 'number' ? quantityToInput(value, kind, units) : value;
   const [typing, setTyping] = useState<string | null>(null);
   const unit = displayUnit(kind, units);
@@ -47,7 +65,10 @@ export function Quantity({ id, label, kind, units, value, onChange, range, hint,
           onBlur={() => setTyping(null)}
         />
         {unit.symbol !== '' && (
-          <span aria-hidden className="pointer-events-none absolute inset-y-0 right-3 flex items-center text-[14px] text-ink2">
+          <span
+            aria-hidden
+            className="pointer-events-none absolute inset-y-0 right-3 flex items-center text-[14px] text-ink2"
+          >
             {unit.symbol}
           </span>
         )}

@@ -21,7 +21,9 @@ function Notch({ state }: { state: StageState }) {
     case 'forbidden':
       return <path d="M1 1 V13 H25 V1 M4 3 L22 12 M22 3 L4 12" fill="none" stroke="currentColor" strokeWidth="1.8" />;
     case 'waiting':
-      return <path d="M0 1 Q13 18 26 1" fill="none" stroke="currentColor" strokeWidth="1.5" strokeDasharray="2.5 3.5" />;
+      return (
+        <path d="M0 1 Q13 18 26 1" fill="none" stroke="currentColor" strokeWidth="1.5" strokeDasharray="2.5 3.5" />
+      );
   }
 }
 
@@ -32,19 +34,41 @@ export function Ribbon({ standing, hrefOf }: { standing: RollStanding; hrefOf?: 
       {stageIds.map((id) => {
         const state = standing.states[id];
         const label = (
-          <span className={classes('block text-center text-[11px] sm:text-[13px]', state === 'at-hand' && 'font-bold text-ink', state === 'forbidden' && 'font-bold text-danger')}>
+          <span
+            className={classes(
+              'block text-center text-[11px] sm:text-[13px]',
+              state === 'at-hand' && 'font-bold text-ink',
+              state === 'forbidden' && 'font-bold text-danger',
+            )}
+          >
             {stages[id]}
             <span className="sr-only">, {stateWords[state]}</span>
           </span>
         );
         return (
-          <li key={id} className={classes('min-w-0 flex-1', state === 'waiting' ? 'text-ink2' : state === 'forbidden' ? 'text-danger' : 'text-ink')}>
+          <li
+            key={id}
+            className={classes(
+              'min-w-0 flex-1',
+              state === 'waiting' ? 'text-ink2' : state === 'forbidden' ? 'text-danger' : 'text-ink',
+            )}
+          >
             <span aria-hidden className="flex">
-              <span className={classes('mt-px h-0 flex-1 border-t-[1.5px] border-current', state === 'waiting' && 'border-dashed')} />
+              <span
+                className={classes(
+                  'mt-px h-0 flex-1 border-t-[1.5px] border-current',
+                  state === 'waiting' && 'border-dashed',
+                )}
+              />
               <svg width="26" height="15" viewBox="0 0 26 15" className="shrink-0 overflow-visible">
                 <Notch state={state} />
               </svg>
-              <span className={classes('mt-px h-0 flex-1 border-t-[1.5px] border-current', (state === 'waiting' || state === 'at-hand') && 'border-dashed')} />
+              <span
+                className={classes(
+                  'mt-px h-0 flex-1 border-t-[1.5px] border-current',
+                  (state === 'waiting' || state === 'at-hand') && 'border-dashed',
+                )}
+              />
             </span>
             {hrefOf ? (
               <a href={hrefOf(id)} className="mt-1 block min-h-6 text-inherit underline-offset-4 hover:underline">
@@ -69,7 +93,14 @@ export function SmallRibbon({ standing }: { standing: RollStanding }) {
       ? 'All stages done'
       : `${done} of 7 stages done, at hand: ${stages[standing.atHand]}`;
   return (
-    <svg role="img" aria-label={words} width="182" height="15" viewBox="0 0 182 15" className={classes('overflow-visible', standing.forbidden ? 'text-danger' : 'text-ink')}>
+    <svg
+      role="img"
+      aria-label={words}
+      width="182"
+      height="15"
+      viewBox="0 0 182 15"
+      className={classes('overflow-visible', standing.forbidden ? 'text-danger' : 'text-ink')}
+    >
       {stageIds.map((id, index) => {
         const state = standing.states[id];
         const dash = state === 'waiting' ? '2.5 3.5' : undefined;

@@ -26,7 +26,17 @@ export function Slider({ label, shown, value, min, max, step, onChange }: Slider
           {shown}
         </output>
       </div>
-      <input id={id} type="range" className="slide" min={min} max={max} step={step} value={Math.min(max, Math.max(min, value))} aria-valuetext={shown} onChange={(event) => onChange(Number(event.target.value))} />
+      <input
+        id={id}
+        type="range"
+        className="slide"
+        min={min}
+        max={max}
+        step={step}
+        value={Math.min(max, Math.max(min, value))}
+        aria-valuetext={shown}
+        onChange={(event) => onChange(Number(event.target.value))}
+      />
     </div>
   );
 }

@@ -20,7 +20,16 @@ export interface Inks {
 export function currentInks(light: Light): Inks {
   const style = getComputedStyle(document.querySelector(`[data-light='${light}']`) ?? document.documentElement);
   const read = (name: string): string => style.getPropertyValue(`--${name}`).trim();
-  return { ink: read('ink'), ink2: read('ink2'), hair: read('hair'), grid: read('grid'), sheet: read('sheet'), chem: read('chem'), heat: read('heat'), band: read('band') };
+  return {
+    ink: read('ink'),
+    ink2: read('ink2'),
+    hair: read('hair'),
+    grid: read('grid'),
+    sheet: read('sheet'),
+    chem: read('chem'),
+    heat: read('heat'),
+    band: read('band'),
+  };
 }
 
 /** Font of labels on charts. */
@@ -72,7 +81,11 @@ export function roundUp(value: number): number {
 }
 
 /** Options that every chart on graph paper shares. */
-export function paperOptions(inks: Inks, x: { title: string; min?: number; max: number }, y: { title: string; max: number }): ChartOptions<'line'> {
+export function paperOptions(
+  inks: Inks,
+  x: { title: string; min?: number; max: number },
+  y: { title: string; max: number },
+): ChartOptions<'line'> {
   const axis = (title: string, max: number, min = 0) => ({
     type: 'linear' as const,
     min,
@@ -81,7 +94,14 @@ export function paperOptions(inks: Inks, x: { title: string; min?: number; max: 
     grid: { color: inks.hair, lineWidth: 1 },
     border: { color: inks.ink2 },
     // Few short numbers, never turned: nothing to skip again on each redraw.
-    ticks: { color: inks.ink2, maxTicksLimit: 8, minRotation: 0, maxRotation: 0, autoSkip: false, font: { family: 'Commissioner Variable', size: 12 } },
+    ticks: {
+      color: inks.ink2,
+      maxTicksLimit: 8,
+      minRotation: 0,
+      maxRotation: 0,
+      autoSkip: false,
+      font: { family: 'Commissioner Variable', size: 12 },
+    },
   });
   return {
     responsive: true,

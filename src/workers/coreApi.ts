@@ -2,11 +2,11 @@ import { readBackup, writeBackup } from '@/core/formats/backup';
 import type { EstimateRequest } from '@/core/estimate/request';
 import type { Piece } from '@/core/estimate/observations';
 import { glance, study, type Glance, type Study } from '@/core/estimate/study';
-import { nearestPieces, type LearningRecords } from '@/core/evidence/benchEvidence';
-import { learnFrom } from '@/core/evidence/learning';
-import { noRecords } from '@/core/formats/tables';
+import { nearestPieces, type LearningRecords } from '@/core/learning/benchEvidence';
+import { learnFrom } from '@/core/learning/learning';
+import { noRecords } from '@/core/records/tables';
 import { benchTimes, type RollInHand } from '@/core/plan/benchTimes';
-import type { Brew } from '@/core/formats/records';
+import type { Brew } from '@/core/records/records';
 
 /** Pieces of evidence listed for a roll at the most. */
 const LISTED = 24;
@@ -28,8 +28,10 @@ export const coreApi = {
     return { ...study(request, learning.fitFor(request, muted), listed), listed };
   },
   /** The estimate and its curve alone, while a slider moves. */
-  glance: (request: EstimateRequest, muted: readonly string[]): Glance => glance(request, learning.fitFor(request, muted), nearestPieces(learning.pieces, request, LISTED)),
-  benchTimes: (rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number) => benchTimes(rolls, jugs, nowMs, learning),
+  glance: (request: EstimateRequest, muted: readonly string[]): Glance =>
+    glance(request, learning.fitFor(request, muted), nearestPieces(learning.pieces, request, LISTED)),
+  benchTimes: (rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number) =>
+    benchTimes(rolls, jugs, nowMs, learning),
   readBackup: (text: string) => readBackup(text),
   writeBackup,
 };

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { imageKind, reducedSize } from '@/core/formats/imageKind';
-import { failure, success, type Result } from '@/core/result';
+import { failure, success, type Result } from '@/core/schema/result';
 
 /** A photograph, reduced. */
 export interface ReducedPhoto {
@@ -19,7 +19,10 @@ async function reduce(file: Blob, edgePx: number): Promise<Result<ReducedPhoto>>
   try {
     picture = await createImageBitmap(file);
   } catch {
-    return failure({ path: 'photo', message: 'The picture is damaged or was cut off. Open it elsewhere, save it again, and choose it once more.' });
+    return failure({
+      path: 'photo',
+      message: 'The picture is damaged or was cut off. Open it elsewhere, save it again, and choose it once more.',
+    });
   }
   const { widthPx, heightPx } = reducedSize(picture.width, picture.height, edgePx);
   const canvas = new OffscreenCanvas(widthPx, heightPx);

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { Suspense } from 'react';
-import { RollList } from '@/features/roll/RollList';
+import { RollList } from '@/features/rolls/RollList';
 
 export const metadata: Metadata = { title: 'Rolls' };
 

@@ -1,8 +1,34 @@
 /** Words that name fluids and matter of animals. Aetas offers none of them. */
-const words = ['urine', 'blood', 'saliva', 'spit', 'sweat', 'milk', 'bile', 'semen', 'tears', 'egg', 'bone', 'liver', 'fish', 'dung', 'manure', 'animal'];
+const words = [
+  'urine',
+  'blood',
+  'saliva',
+  'spit',
+  'sweat',
+  'milk',
+  'bile',
+  'semen',
+  'tears',
+  'egg',
+  'bone',
+  'liver',
+  'fish',
+  'dung',
+  'manure',
+  'animal',
+];
 
 /** Plants that only sound like it. */
-const plants = ['oat milk', 'coconut milk', 'almond milk', 'soy milk', 'milk thistle', 'eggplant', 'bloodroot', 'blood orange'];
+const plants = [
+  'oat milk',
+  'coconut milk',
+  'almond milk',
+  'soy milk',
+  'milk thistle',
+  'eggplant',
+  'bloodroot',
+  'blood orange',
+];
 
 /**
  * Names that mean matter of animal origin.
@@ -12,7 +38,10 @@ const plants = ['oat milk', 'coconut milk', 'almond milk', 'soy milk', 'milk thi
  */
 export function biohazardIn(names: readonly string[]): string[] {
   return names.filter((name) => {
-    const plain = plants.reduce((text, plant) => text.replaceAll(new RegExp(`\\b${plant}`, 'gu'), ''), name.toLowerCase());
+    const plain = plants.reduce(
+      (text, plant) => text.replaceAll(new RegExp(`\\b${plant}`, 'gu'), ''),
+      name.toLowerCase(),
+    );
     return words.some((word) => new RegExp(`\\b${word}s?\\b`, 'u').test(plain));
   });
 }

@@ -5,7 +5,13 @@ import { expectSoundBrew } from '../testing/brewInvariants';
 import { fineKit, formFor } from '../testing/sampleBrew';
 import { formularyIds } from './formulary';
 
-const factors = fc.array(fc.oneof({ weight: 6, arbitrary: fc.double({ min: 0.5, max: 2, noNaN: true }) }, { weight: 1, arbitrary: fc.constant(0) }), { minLength: 1, maxLength: 20 });
+const factors = fc.array(
+  fc.oneof(
+    { weight: 6, arbitrary: fc.double({ min: 0.5, max: 2, noNaN: true }) },
+    { weight: 1, arbitrary: fc.constant(0) },
+  ),
+  { minLength: 1, maxLength: 20 },
+);
 
 describe('whatever hands leave on the workbench', () => {
   test.each(formularyIds.map((id) => [id]))('%s as it stands', (id) => {

@@ -18,11 +18,19 @@ export function brewRate(composition: Composition, ph: number | null): number | 
   if (oneBath) return 1;
   if (concentrate !== null && concentrate.fraction > 0) {
     const { referenceParts, dilutionExponent } = developerFamilies[concentrate.familyId];
-    return dilutionRate({ concentrate: concentrate.fraction, water: Math.max(0, 1 - concentrate.fraction) }, referenceParts, dilutionExponent);
+    return dilutionRate(
+      { concentrate: concentrate.fraction, water: Math.max(0, 1 - concentrate.fraction) },
+      referenceParts,
+      dilutionExponent,
+    );
   }
   const equivalent = coffeeEquivalent(agents);
   if (equivalent + ascorbicGPerL === 0 || ph === null) return null;
-  return improvisedRate({ coffeeEquivalentGPerL: equivalent, ascorbicGPerL }) * Math.exp(ALKALINITY_EXPONENT.mean * (ph - REFERENCE_BREW_PH)) * restrainer(bromideGPerL).rateFactor;
+  return (
+    improvisedRate({ coffeeEquivalentGPerL: equivalent, ascorbicGPerL }) *
+    Math.exp(ALKALINITY_EXPONENT.mean * (ph - REFERENCE_BREW_PH)) *
+    restrainer(bromideGPerL).rateFactor
+  );
 }
 
 /** Amounts, g or ml, and rates that count as none: far below what anybody weighs. */
@@ -49,7 +57,9 @@ export function mixingLnSd(parts: readonly BrewPart[], volumeMl: number): number
   const squares = parts.map((part, index) => {
     if (part.lnSd === 0 || amountOf(part) < NOTHING) return 0;
     const moved = (sign: number): number => {
-      const changed = parts.map((other, at) => (at === index ? { ...other, actual: amountOf(other) * Math.exp(sign * part.lnSd) } : other));
+      const changed = parts.map((other, at) =>
+        at === index ? { ...other, actual: amountOf(other) * Math.exp(sign * part.lnSd) } : other,
+      );
       return rateOf(changed, volumeMl) ?? rate;
     };
     return (Math.log(moved(1) / moved(-1)) / 2) ** 2;

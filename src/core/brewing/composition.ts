@@ -37,13 +37,28 @@ const ascorbics: readonly SubstanceId[] = ['ascorbic-acid', 'erythorbic-acid', '
  * @returns amounts per litre. Every exchange keeps the moles that matter: carbonate, ascorbate, acid and sodium.
  */
 export function compositionOf(parts: readonly BrewPart[], volumeMl: number): Composition {
-  const composition: Composition = { agents: [], ascorbicGPerL: 0, sodaGPerL: 0, bromideGPerL: 0, others: [], concentrate: null, oneBath: false, unknown: [] };
+  const composition: Composition = {
+    agents: [],
+    ascorbicGPerL: 0,
+    sodaGPerL: 0,
+    bromideGPerL: 0,
+    others: [],
+    concentrate: null,
+    oneBath: false,
+    unknown: [],
+  };
   for (const part of parts) addPart(composition, part, amountOf(part), 1000 / volumeMl, volumeMl);
   composition.others = composition.others.filter(({ amountPerL }) => amountPerL > 0);
   return composition;
 }
 
-function addPart(composition: Composition, { name, makeup }: BrewPart, amount: number, perL: number, volumeMl: number): void {
+function addPart(
+  composition: Composition,
+  { name, makeup }: BrewPart,
+  amount: number,
+  perL: number,
+  volumeMl: number,
+): void {
   switch (makeup.kind) {
     case 'substance':
       return addSubstance(composition, makeup.substanceId, amount * perL);
@@ -58,14 +73,19 @@ function addPart(composition: Composition, { name, makeup }: BrewPart, amount: n
       return;
     }
     case 'concentrate':
-      if (makeup.familyId !== null) composition.concentrate = { familyId: makeup.familyId, fraction: amount / volumeMl };
+      if (makeup.familyId !== null)
+        composition.concentrate = { familyId: makeup.familyId, fraction: amount / volumeMl };
       else composition.unknown.push(name);
       return;
     case 'packet':
       if (makeup.familyId === 'one-bath') composition.oneBath = true;
       else if (makeup.familyId === null) composition.unknown.push(name);
       // A packet mixed as it says is the developer at stock strength.
-      else composition.concentrate = { familyId: makeup.familyId, fraction: (amount / volumeMl) * (makeup.makesMl / makeup.packetG) };
+      else
+        composition.concentrate = {
+          familyId: makeup.familyId,
+          fraction: (amount / volumeMl) * (makeup.makesMl / makeup.packetG),
+        };
       return;
     case 'own':
       composition.unknown.push(name);
@@ -79,7 +99,8 @@ function addSubstance(composition: Composition, id: SubstanceId, amountPerL: num
   else if (ascorbics.includes(id)) {
     composition.ascorbicGPerL += molesIn(id, amountPerL) / molesIn('ascorbic-acid', 1);
     // An ascorbate is the acid with its sodium: as much hydroxide as acid.
-    if (id === 'sodium-ascorbate') addOther(composition, 'hydroxide', molesIn(id, amountPerL) / molesIn('hydroxide', 1));
+    if (id === 'sodium-ascorbate')
+      addOther(composition, 'hydroxide', molesIn(id, amountPerL) / molesIn('hydroxide', 1));
   } else if (id === 'bromide') composition.bromideGPerL += amountPerL;
   else addOther(composition, id, amountPerL);
 }
@@ -104,7 +125,9 @@ export function phOf(composition: Composition): { ph: number; ionicStrength: num
     { substanceId: 'bromide', amountPerL: bromideGPerL },
     ...others,
   ];
-  return contents.every(({ amountPerL }) => amountPerL === 0) && agents.length === 0 ? null : solvePh(solutionOf(contents, agents));
+  return contents.every(({ amountPerL }) => amountPerL === 0) && agents.length === 0
+    ? null
+    : solvePh(solutionOf(contents, agents));
 }
 
 /** Parts of water beyond which a dilution is not followed. Source: limit of the estimator. */

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { typed } from '../units/typed';
+import { typed } from '../schema/typed';
 import { amountOf, type BrewPart } from './part';
 
 /** What something costs: a price for an amount, as typed. */
@@ -22,7 +22,12 @@ const ONE_BATH_FILMS_PER_L = 11;
 
 /** No prices yet. */
 export function noPrices(): PricesForm {
-  return { currency: '€', of: {}, oneBath: { price: '', films: ONE_BATH_FILMS_PER_L }, bought: { price: '', bottleMl: 500, perFilmMl: 20 } };
+  return {
+    currency: '€',
+    of: {},
+    oneBath: { price: '', films: ONE_BATH_FILMS_PER_L },
+    bought: { price: '', bottleMl: 500, perFilmMl: 20 },
+  };
 }
 
 /** Under what a part's price is kept: the same powder in every recipe is one price. */
@@ -39,8 +44,10 @@ export interface Cost {
   missing: string[];
 }
 
-const positive = (value: number | string): number | null => (typeof value === 'number' && value > 0 && Number.isFinite(value) ? value : null);
-const notNegative = (value: number | string): number | null => (typeof value === 'number' && value >= 0 && Number.isFinite(value) ? value : null);
+const positive = (value: number | string): number | null =>
+  typeof value === 'number' && value > 0 && Number.isFinite(value) ? value : null;
+const notNegative = (value: number | string): number | null =>
+  typeof value === 'number' && value >= 0 && Number.isFinite(value) ? value : null;
 
 /**
  * Cost of a batch.
@@ -73,7 +80,11 @@ export function oneBathPerFilm({ oneBath }: PricesForm): number | null {
 
 /** Cost of a film in a bought developer; null while it is not priced. */
 export function boughtPerFilm({ bought }: PricesForm): number | null {
-  const [price, bottleMl, perFilmMl] = [notNegative(bought.price), positive(bought.bottleMl), positive(bought.perFilmMl)];
+  const [price, bottleMl, perFilmMl] = [
+    notNegative(bought.price),
+    positive(bought.bottleMl),
+    positive(bought.perFilmMl),
+  ];
   return price === null || bottleMl === null || perFilmMl === null ? null : (price * perFilmMl) / bottleMl;
 }
 

@@ -50,7 +50,10 @@ export function finishMix(batch: Batch, progress: MixProgress): MadeBrew {
 
 function actualLnSd(batch: Batch, part: BrewPart, amount: number, how: BrewPart['how']): number {
   if (amount === 0) return 0;
-  if (how === 'spoons') return part.makeup.kind === 'substance' ? (substanceOf(part.makeup.substanceId).teaspoon?.lnSd ?? part.lnSd) : part.lnSd;
+  if (how === 'spoons')
+    return part.makeup.kind === 'substance'
+      ? (substanceOf(part.makeup.substanceId).teaspoon?.lnSd ?? part.lnSd)
+      : part.lnSd;
   if (part.unit === 'tablets') return part.lnSd;
   return readingLnSd(amount, part.unit === 'ml' ? batch.cylinderStepMl : batch.scaleStepG);
 }
@@ -89,8 +92,14 @@ const TOLD_SHARE = 0.01;
 /** Parts whose actual amount differs from the target, largest difference first. */
 export function differences(parts: readonly BrewPart[]): Difference[] {
   return parts
-    .flatMap(({ name, unit, target, actual }) => (actual === null || target === 0 || Math.abs(actual / target - 1) < TOLD_SHARE ? [] : [{ name, unit, target, actual }]))
-    .sort((a, b) => Math.abs(Math.log((b.actual || 1e-3) / b.target)) - Math.abs(Math.log((a.actual || 1e-3) / a.target)));
+    .flatMap(({ name, unit, target, actual }) =>
+      actual === null || target === 0 || Math.abs(actual / target - 1) < TOLD_SHARE
+        ? []
+        : [{ name, unit, target, actual }],
+    )
+    .sort(
+      (a, b) => Math.abs(Math.log((b.actual || 1e-3) / b.target)) - Math.abs(Math.log((a.actual || 1e-3) / a.target)),
+    );
 }
 
 /**
@@ -98,7 +107,18 @@ export function differences(parts: readonly BrewPart[]): Difference[] {
  * @param brew name, code, parts and volume
  * @param mixed the date and time of mixing, as text
  */
-export function labelText(brew: { name: string; code: string; volumeMl: number; parts: readonly BrewPart[]; ph: number | null }, mixed: string): string {
-  const contents = brew.parts.map((part) => `${part.name} ${formatNumber(amountOf(part), amountDigits(amountOf(part), part.unit))} ${part.unit}`).join('; ');
-  return [`${brew.code} ${brew.name}`, `mixed ${mixed}, ${Math.round(brew.volumeMl)} ml`, contents, ...(brew.ph === null ? [] : [`pH about ${formatNumber(brew.ph, 1)}`]), 'NOT A DRINK'].join('\n');
+export function labelText(
+  brew: { name: string; code: string; volumeMl: number; parts: readonly BrewPart[]; ph: number | null },
+  mixed: string,
+): string {
+  const contents = brew.parts
+    .map((part) => `${part.name} ${formatNumber(amountOf(part), amountDigits(amountOf(part), part.unit))} ${part.unit}`)
+    .join('; ');
+  return [
+    `${brew.code} ${brew.name}`,
+    `mixed ${mixed}, ${Math.round(brew.volumeMl)} ml`,
+    contents,
+    ...(brew.ph === null ? [] : [`pH about ${formatNumber(brew.ph, 1)}`]),
+    'NOT A DRINK',
+  ].join('\n');
 }

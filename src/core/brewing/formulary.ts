@@ -13,24 +13,56 @@ const of = (substanceId: SubstanceId, perL: number): RecipeLine => ({ kind: 'sub
 
 /** The usual soda and ascorbic acid with another agent, at its usual amount. */
 function brewed(name: string, agentId: OrganicAgentId, note: string): FormularyRecipe {
-  return { name, use: 'film-developer', source: 'estimate', note, lines: [of(agentId, organicAgents[agentId].usualPerL), of('soda-anhydrous', 54), of('ascorbic-acid', 16)] };
+  return {
+    name,
+    use: 'film-developer',
+    source: 'estimate',
+    note,
+    lines: [of(agentId, organicAgents[agentId].usualPerL), of('soda-anhydrous', 54), of('ascorbic-acid', 16)],
+  };
 }
 
 function concentrate(familyId: DeveloperFamilyId, note: string): FormularyRecipe {
   const { name, referenceParts } = developerFamilies[familyId];
-  return { name, use: 'film-developer', source: 'practice', note, lines: [{ kind: 'concentrate', name, familyId, parts: { ...referenceParts } }] };
+  return {
+    name,
+    use: 'film-developer',
+    source: 'practice',
+    note,
+    lines: [{ kind: 'concentrate', name, familyId, parts: { ...referenceParts } }],
+  };
 }
 
 function packet(familyId: DeveloperFamilyId, note: string): FormularyRecipe {
   const { name } = developerFamilies[familyId];
-  return { name: `${name}, part of a packet`, use: 'film-developer', source: 'practice', note, lines: [{ kind: 'packet', name, familyId, packetG: null, makesMl: 1000 }] };
+  return {
+    name: `${name}, part of a packet`,
+    use: 'film-developer',
+    source: 'practice',
+    note,
+    lines: [{ kind: 'packet', name, familyId, packetG: null, makesMl: 1000 }],
+  };
 }
 
-function bath(name: string, use: Recipe['use'], what: string, concentrateParts: number, water: number, note: string): FormularyRecipe {
-  return { name, use, source: 'practice', note, lines: [{ kind: 'concentrate', name: what, familyId: null, parts: { concentrate: concentrateParts, water } }] };
+function bath(
+  name: string,
+  use: Recipe['use'],
+  what: string,
+  concentrateParts: number,
+  water: number,
+  note: string,
+): FormularyRecipe {
+  return {
+    name,
+    use,
+    source: 'practice',
+    note,
+    lines: [{ kind: 'concentrate', name: what, familyId: null, parts: { concentrate: concentrateParts, water } }],
+  };
 }
 
-const PACKET_NOTE = 'Read the weight and the volume off your packet and put them in. Powders part in the packet, so a share of one is never quite the same: shake it well, and use the whole packet where you can.';
+const PACKET_NOTE =
+  'Read the weight and the volume off your packet and put them in. Powders part in the packet, so a share of one is never quite the same: shake it well, and use the whole packet where you can.';
 
 /**
  * The recipes that Aetas brings. Source: amounts of coffee, stop, fixers from concentrate and home-made rapid fixer are common
@@ -42,7 +74,11 @@ export const formulary = {
     use: 'film-developer',
     source: 'practice',
     note: 'The brew that every other is measured against. Cheap instant coffee works as well as dear.',
-    lines: [of('soda-anhydrous', REFERENCE_COFFEE_BREW.sodaGPerL), of('ascorbic-acid', REFERENCE_COFFEE_BREW.ascorbicGPerL), of('instant-coffee', REFERENCE_COFFEE_BREW.coffeeGPerL)],
+    lines: [
+      of('soda-anhydrous', REFERENCE_COFFEE_BREW.sodaGPerL),
+      of('ascorbic-acid', REFERENCE_COFFEE_BREW.ascorbicGPerL),
+      of('instant-coffee', REFERENCE_COFFEE_BREW.coffeeGPerL),
+    ],
   },
   'coffee-restrained': {
     name: 'Coffee with restrainer',
@@ -58,7 +94,11 @@ export const formulary = {
     note: 'A third of the strength for 45 to 75 minutes, when exposures are mixed or unknown.',
     lines: [of('soda-anhydrous', 18), of('ascorbic-acid', 5.3), of('instant-coffee', 13.3)],
   },
-  tea: brewed('Tea', 'black-tea', 'Strong tea of the plainest black leaf. Teas differ by half and more: make a drop test.'),
+  tea: brewed(
+    'Tea',
+    'black-tea',
+    'Strong tea of the plainest black leaf. Teas differ by half and more: make a drop test.',
+  ),
   wine: brewed('Red wine', 'red-wine', 'Its own acid eats soda. It stains the gelatin a little.'),
   beer: brewed('Dark beer', 'dark-beer', 'Slow, and beers differ twofold: make a drop test.'),
   herbs: brewed('Herb infusion', 'herb', 'Rosemary, mint, thyme, nettle: what grows near. Make a drop test.'),
@@ -93,12 +133,44 @@ export const formulary = {
     note: 'Half as strong again, for paper: 4 to 6 minutes, longer with each sheet, about eight sheets a litre; the tone is warm and a stain stays.',
     lines: [of('soda-anhydrous', 80), of('ascorbic-acid', 24), of('instant-coffee', 60)],
   },
-  'stop-concentrate': bath('Stop from concentrate', 'stop', 'Stop concentrate', 1, 19, '50 ml + 950 ml. Mixed and in use it keeps about a week.'),
-  'stop-citric': { name: 'Citric stop', use: 'stop', source: 'practice', note: 'Without smell. Mixed and in use it keeps about a week.', lines: [of('citric-acid', 15)] },
-  'stop-water': { name: 'Plain-water stop', use: 'stop', source: 'practice', note: 'Water of the same temperature, changed three times with six inversions each.', lines: [] },
+  'stop-concentrate': bath(
+    'Stop from concentrate',
+    'stop',
+    'Stop concentrate',
+    1,
+    19,
+    '50 ml + 950 ml. Mixed and in use it keeps about a week.',
+  ),
+  'stop-citric': {
+    name: 'Citric stop',
+    use: 'stop',
+    source: 'practice',
+    note: 'Without smell. Mixed and in use it keeps about a week.',
+    lines: [of('citric-acid', 15)],
+  },
+  'stop-water': {
+    name: 'Plain-water stop',
+    use: 'stop',
+    source: 'practice',
+    note: 'Water of the same temperature, changed three times with six inversions each.',
+    lines: [],
+  },
   'fixer-1-4': bath('Rapid fixer 1+4', 'fixer', 'Rapid fixer concentrate', 1, 4, 'For film.'),
-  'fixer-1-9': bath('Rapid fixer 1+9', 'fixer', 'Rapid fixer concentrate', 1, 9, 'For paper, or film with twice the time.'),
-  'fixer-plain': { name: 'Plain thiosulfate fixer', use: 'fixer', source: 'practice', note: 'The oldest fixer: slow, and it keeps badly once used. Fix by the clearing test.', lines: [of('thiosulfate', 250)] },
+  'fixer-1-9': bath(
+    'Rapid fixer 1+9',
+    'fixer',
+    'Rapid fixer concentrate',
+    1,
+    9,
+    'For paper, or film with twice the time.',
+  ),
+  'fixer-plain': {
+    name: 'Plain thiosulfate fixer',
+    use: 'fixer',
+    source: 'practice',
+    note: 'The oldest fixer: slow, and it keeps badly once used. Fix by the clearing test.',
+    lines: [of('thiosulfate', 250)],
+  },
   'fixer-rapid': {
     name: 'Home-made rapid fixer',
     use: 'fixer',
@@ -113,8 +185,20 @@ export const formulary = {
     note: 'Keeps the stain that an acid fixer takes away. Use it after a water stop, never after acid.',
     lines: [of('thiosulfate', 250), of('sulfite', 15), of('borax', 10)],
   },
-  'rem-jet-bath': { name: 'Rem-jet pre-bath', use: 'pre-bath', source: 'estimate', note: 'Warm, a minute with hard shaking, then rinse until it runs clear. Pour it away: it is black.', lines: [of('borax', 20), of('soda-anhydrous', 5)] },
-  'wetting-bath': { name: 'Wetting bath', use: 'wetting', source: 'practice', note: 'In distilled water. More is not better: it leaves a smear.', lines: [of('wetting-agent', 5)] },
+  'rem-jet-bath': {
+    name: 'Rem-jet pre-bath',
+    use: 'pre-bath',
+    source: 'estimate',
+    note: 'Warm, a minute with hard shaking, then rinse until it runs clear. Pour it away: it is black.',
+    lines: [of('borax', 20), of('soda-anhydrous', 5)],
+  },
+  'wetting-bath': {
+    name: 'Wetting bath',
+    use: 'wetting',
+    source: 'practice',
+    note: 'In distilled water. More is not better: it leaves a smear.',
+    lines: [of('wetting-agent', 5)],
+  },
 } as const satisfies Record<string, FormularyRecipe>;
 
 export type FormularyId = keyof typeof formulary;

@@ -23,15 +23,25 @@ const plantPhenol: AcidSystem = { name: 'Phenols of plants', chargeProtonated: 0
  * @param solution its pH and ionic strength, mol/l
  * @returns shares of what is in it. Source: mass action with Davies activities.
  */
-export function ionisedShares({ agents, ascorbicGPerL }: Composition, { ph, ionicStrength }: { ph: number; ionicStrength: number }): IonisedShare[] {
+export function ionisedShares(
+  { agents, ascorbicGPerL }: Composition,
+  { ph, ionicStrength }: { ph: number; ionicStrength: number },
+): IonisedShare[] {
   const activity = davies(ionicStrength);
   const shares: IonisedShare[] = [];
   if (agents.some(({ amountPerL }) => amountPerL > 0)) {
-    shares.push({ id: 'phenols', name: 'Phenols of the plant, ionised', share: ionisedFractions(plantPhenol, ph, activity)[1] ?? 0 });
+    shares.push({
+      id: 'phenols',
+      name: 'Phenols of the plant, ionised',
+      share: ionisedFractions(plantPhenol, ph, activity)[1] ?? 0,
+    });
   }
   if (ascorbicGPerL > 0) {
     const [, once = 0, twice = 0] = ionisedFractions(acidSystems.ascorbic, ph, activity);
-    shares.push({ id: 'ascorbate', name: 'Ascorbate, ionised once or twice', share: once + twice }, { id: 'ascorbate-twice', name: 'Ascorbate, ionised twice: the quick form', share: twice });
+    shares.push(
+      { id: 'ascorbate', name: 'Ascorbate, ionised once or twice', share: once + twice },
+      { id: 'ascorbate-twice', name: 'Ascorbate, ionised twice: the quick form', share: twice },
+    );
   }
   return shares;
 }

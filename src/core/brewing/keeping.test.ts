@@ -23,8 +23,17 @@ describe('what is left in a jug', () => {
     expect(fresh.filmsLeft).toBe(4);
   });
   test('a bought developer is not followed', () => {
-    const bought = sampleBrew(mixedMs, { films: 9, developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 50 } } });
-    expect(jugState(bought, mixedMs)).toEqual({ left: null, timeFactor: 1, goodUntilMs: null, filmsLeft: null, spent: false });
+    const bought = sampleBrew(mixedMs, {
+      films: 9,
+      developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 50 } },
+    });
+    expect(jugState(bought, mixedMs)).toEqual({
+      left: null,
+      timeFactor: 1,
+      goodUntilMs: null,
+      filmsLeft: null,
+      spent: false,
+    });
   });
   test('a stop keeps a week; fixer counts 12 films a litre; a one-bath 11, and half a year (common practice)', () => {
     const stop = sampleBrew(mixedMs, { use: 'stop', developer: null, volumeMl: 1000 });
@@ -39,16 +48,37 @@ describe('what is left in a jug', () => {
 });
 
 describe('cost from the user’s own prices', () => {
-  const parts = sampleParts([['soda-anhydrous', 27], ['ascorbic-acid', 8], ['instant-coffee', 20]]);
-  const prices = { ...noPrices(), of: { 'soda-anhydrous': { price: 4, per: 1000 }, 'ascorbic-acid': { price: 10, per: 250 }, 'instant-coffee': { price: 3, per: 200 } } };
+  const parts = sampleParts([
+    ['soda-anhydrous', 27],
+    ['ascorbic-acid', 8],
+    ['instant-coffee', 20],
+  ]);
+  const prices = {
+    ...noPrices(),
+    of: {
+      'soda-anhydrous': { price: 4, per: 1000 },
+      'ascorbic-acid': { price: 10, per: 250 },
+      'instant-coffee': { price: 3, per: 200 },
+    },
+  };
   test('half a litre for one film, worked by hand: 0.108 + 0.32 + 0.30', () => {
-    expect(batchCost(parts, 1, prices)).toEqual({ total: expect.closeTo(0.728, 9), perFilm: expect.closeTo(0.728, 9), missing: [] });
+    expect(batchCost(parts, 1, prices)).toEqual({
+      total: expect.closeTo(0.728, 9),
+      perFilm: expect.closeTo(0.728, 9),
+      missing: [],
+    });
     expect(batchCost(parts, 2, prices)?.perFilm).toBeCloseTo(0.364, 9);
   });
   test('nothing is invented: without prices there is no cost, and what is missing is named', () => {
     expect(batchCost(parts, 1, noPrices())).toBeNull();
-    const some = { ...prices, of: { 'instant-coffee': { price: 3, per: 200 }, 'soda-anhydrous': { price: 4, per: 0 } } };
-    expect(batchCost(parts, 1, some)).toMatchObject({ missing: ['Washing soda, anhydrous', 'Ascorbic acid'], total: expect.closeTo(0.3, 9) });
+    const some = {
+      ...prices,
+      of: { 'instant-coffee': { price: 3, per: 200 }, 'soda-anhydrous': { price: 4, per: 0 } },
+    };
+    expect(batchCost(parts, 1, some)).toMatchObject({
+      missing: ['Washing soda, anhydrous', 'Ascorbic acid'],
+      total: expect.closeTo(0.3, 9),
+    });
     expect(oneBathPerFilm(noPrices())).toBeNull();
     expect(boughtPerFilm(noPrices())).toBeNull();
   });
@@ -62,7 +92,9 @@ describe('cost from the user’s own prices', () => {
     expect(priceProblem(0, false)).toMatch(/above 0/);
     expect([priceProblem('', true), priceProblem(0, true), priceProblem(2, false)]).toEqual([null, null, null]);
     expect(pricesFormSchema.safeParse({ ...prices, of: { x: { price: 'dear', per: '' } } }).success).toBe(true);
-    expect(priceKey({ name: 'Rapid Fixer', makeup: { kind: 'concentrate', familyId: null } })).toBe('concentrate:rapid fixer');
+    expect(priceKey({ name: 'Rapid Fixer', makeup: { kind: 'concentrate', familyId: null } })).toBe(
+      'concentrate:rapid fixer',
+    );
   });
 });
 
@@ -70,7 +102,10 @@ describe('files of recipes', () => {
   const text = writeRecipes([formulary.tea, formulary['fixer-rapid']]);
   test('out and in again', () => {
     const read = readRecipes(text);
-    expect(read.ok && read.value.map(({ name, lines }) => [name, lines])).toEqual([['Tea', formulary.tea.lines], ['Home-made rapid fixer', formulary['fixer-rapid'].lines]]);
+    expect(read.ok && read.value.map(({ name, lines }) => [name, lines])).toEqual([
+      ['Tea', formulary.tea.lines],
+      ['Home-made rapid fixer', formulary['fixer-rapid'].lines],
+    ]);
   });
   test.each<[string, string, RegExp]>([
     ['cut off', text.slice(0, 60), /cut off/],
@@ -86,6 +121,11 @@ describe('files of recipes', () => {
 });
 
 test('animal fluids are known by name, plants that sound like them are not', () => {
-  expect(biohazardIn(['Urine', 'ox blood', 'egg white', 'goat milk', 'Washing soda'])).toEqual(['Urine', 'ox blood', 'egg white', 'goat milk']);
+  expect(biohazardIn(['Urine', 'ox blood', 'egg white', 'goat milk', 'Washing soda'])).toEqual([
+    'Urine',
+    'ox blood',
+    'egg white',
+    'goat milk',
+  ]);
   expect(biohazardIn(['Oat milk', 'milk thistle', 'bloodroot', 'Instant coffee'])).toEqual([]);
 });

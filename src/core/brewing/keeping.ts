@@ -59,7 +59,8 @@ export interface Jug {
  */
 export function jugState(jug: Jug, nowMs: number): JugState {
   if (jug.use === 'film-developer' && jug.developer?.kind === 'improvised') return brewState(jug, nowMs);
-  const { keepsH, filmsPerL } = jug.use === 'film-developer' ? (jug.developer?.kind === 'one-bath' ? oneBath : bought) : baths[jug.use];
+  const { keepsH, filmsPerL } =
+    jug.use === 'film-developer' ? (jug.developer?.kind === 'one-bath' ? oneBath : bought) : baths[jug.use];
   const goodUntilMs = keepsH === null ? null : jug.mixedMs + keepsH * HOUR_MS;
   const capacity = filmsPerL === null ? null : (filmsPerL * jug.volumeMl) / 1000;
   const shares = [
@@ -67,7 +68,13 @@ export function jugState(jug: Jug, nowMs: number): JugState {
     ...(capacity === null ? [] : [1 - jug.films / capacity]),
   ];
   const left = shares.length === 0 ? null : Math.max(0, Math.min(1, ...shares));
-  return { left, timeFactor: 1, goodUntilMs, filmsLeft: capacity === null ? null : Math.max(0, capacity - jug.films), spent: left === 0 };
+  return {
+    left,
+    timeFactor: 1,
+    goodUntilMs,
+    filmsLeft: capacity === null ? null : Math.max(0, capacity - jug.films),
+    spent: left === 0,
+  };
 }
 
 /** A kitchen brew is followed by its strength. */
@@ -75,7 +82,13 @@ function brewState({ mixedMs, volumeMl, films }: Jug, nowMs: number): JugState {
   const useRate = brewUseRate(films, volumeMl);
   const strength = useRate * brewAgeRate(Math.max(0, nowMs - mixedMs) / HOUR_MS);
   const hoursLeft = useRate <= SPENT_SHARE ? 0 : BREW_GRACE_H + BREW_HALF_LIFE_H * Math.log2(useRate / SPENT_SHARE);
-  return { left: strength, timeFactor: 1 / strength, goodUntilMs: mixedMs + hoursLeft * HOUR_MS, filmsLeft: filmsUntilSpent(strength, volumeMl), spent: strength < SPENT_SHARE };
+  return {
+    left: strength,
+    timeFactor: 1 / strength,
+    goodUntilMs: mixedMs + hoursLeft * HOUR_MS,
+    filmsLeft: filmsUntilSpent(strength, volumeMl),
+    spent: strength < SPENT_SHARE,
+  };
 }
 
 /** Films that bring a brew from its strength now down to half. */

@@ -1,5 +1,5 @@
 import type { SubstanceTrait } from '../chemistry/substances';
-import { traitsOf } from '../safety/mixCautions';
+import { traitsOf } from './mixCautions';
 import { biohazardIn } from './animalMatter';
 import type { BrewPart } from './part';
 

@@ -7,7 +7,13 @@ const atMs = z.number().int().nonnegative();
 /** What happens while a batch is mixed. */
 export const mixEventSchema = z.discriminatedUnion('kind', [
   /** The step is done; with the amount that went in, or the temperature that was read, where there is one. */
-  z.strictObject({ kind: z.literal('done'), stepId: z.string(), amount: z.number().min(0).nullable(), how: z.enum(measuredBy), atMs }),
+  z.strictObject({
+    kind: z.literal('done'),
+    stepId: z.string(),
+    amount: z.number().min(0).nullable(),
+    how: z.enum(measuredBy),
+    atMs,
+  }),
   z.strictObject({ kind: z.literal('undo'), atMs }),
 ]);
 
@@ -57,7 +63,11 @@ export function standingLeftMs(step: MixStep, sinceMs: number | null, nowMs: num
  * @param progress what was done
  * @param lnSdOf spread of an amount that was measured
  */
-export function partsAsMixed(parts: readonly BrewPart[], progress: MixProgress, lnSdOf: (part: BrewPart, amount: number, how: BrewPart['how']) => number): BrewPart[] {
+export function partsAsMixed(
+  parts: readonly BrewPart[],
+  progress: MixProgress,
+  lnSdOf: (part: BrewPart, amount: number, how: BrewPart['how']) => number,
+): BrewPart[] {
   return parts.map((part) => {
     const event = progress.done.find(({ stepId }) => stepId === `part:${part.key}`);
     if (event === undefined || event.amount === null) return part;
@@ -70,6 +80,7 @@ export type Closeness = 'good' | 'under' | 'over';
 
 /** Compares an amount with the tolerance of its step. */
 export function closeness(step: MixStep, amount: number): Closeness {
-  if (step.tolerance === null || (amount >= step.tolerance.low - 1e-9 && amount <= step.tolerance.high + 1e-9)) return 'good';
+  if (step.tolerance === null || (amount >= step.tolerance.low - 1e-9 && amount <= step.tolerance.high + 1e-9))
+    return 'good';
   return amount < step.tolerance.low ? 'under' : 'over';
 }

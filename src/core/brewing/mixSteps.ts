@@ -1,6 +1,6 @@
 import { shortName, substanceOf, type SubstanceTrait } from '../chemistry/substances';
 import type { CautionNote } from '../safety/cautionNote';
-import { mixCautionsAt, traitsOf, type MixMoment } from '../safety/mixCautions';
+import { mixCautionsAt, traitsOf, type MixMoment } from './mixCautions';
 import { toStep } from '../kit/readable';
 import { biohazardIn } from './animalMatter';
 import type { Batch } from './batch';
@@ -40,7 +40,8 @@ const STEEP_MIN: Record<string, number> = { 'ground-coffee': 10, 'black-tea': 15
 
 /** What can be done while a bath stands. */
 const meanwhile: Record<Batch['use'], string> = {
-  'film-developer': 'Meanwhile pour stop and fixer and bring them to within 3 °C, measure the wetting bath, and lay out tank and clock.',
+  'film-developer':
+    'Meanwhile pour stop and fixer and bring them to within 3 °C, measure the wetting bath, and lay out tank and clock.',
   'paper-developer': 'Meanwhile lay out three trays, pour stop and fixer, and cut the test strips.',
   stop: 'Meanwhile rinse the jug of the next bath.',
   fixer: 'Meanwhile write the label: fixer, the date, a line to count the films.',
@@ -60,14 +61,47 @@ export function mixSteps(batch: Batch): MixStep[] {
   const steps: MixStep[] = [];
   const put = (step: Omit<MixStep, 'cautions'>, adding: readonly SubstanceTrait[] = []): void => {
     const firstPowder = adding.includes('powder') && !inJug.has('powder');
-    steps.push({ ...step, cautions: mixCautionsAt({ step: step.kind, use, adding: new Set(adding), inJug, firstPowder, animal: animal && step.partKey !== null && isAnimal(parts, step.partKey) }) });
+    steps.push({
+      ...step,
+      cautions: mixCautionsAt({
+        step: step.kind,
+        use,
+        adding: new Set(adding),
+        inJug,
+        firstPowder,
+        animal: animal && step.partKey !== null && isAnimal(parts, step.partKey),
+      }),
+    });
     for (const trait of adding) inJug.add(trait);
   };
   if (water.firstMl > 0) put(firstWater(batch));
-  for (const part of inOrder(parts)) for (const step of partSteps(part, batch)) put(step, step.kind === 'part' ? traitsOf(part.makeup) : []);
-  const grains = parts.some((part) => part.target > 0 && part.unit !== 'ml' && traitsOf(part.makeup).includes('kitchen'));
-  if (parts.some(({ unit, target }) => unit !== 'ml' && target > 0)) put({ ...blank, id: 'stand', kind: 'stand', title: 'Let it stand', say: ['Small bubbles leave it; they would sit on the film.', isOneBath(parts) ? 'Meanwhile lay out tank and clock, and bring the wash water to within 3 °C.' : meanwhile[use]], standMin: BUBBLES_MIN });
-  if (grains) put({ ...blank, id: 'strain', kind: 'strain', title: 'Strain it', say: ['Through a coffee filter or a fine cloth: what has not dissolved leaves spots.'] });
+  for (const part of inOrder(parts))
+    for (const step of partSteps(part, batch)) put(step, step.kind === 'part' ? traitsOf(part.makeup) : []);
+  const grains = parts.some(
+    (part) => part.target > 0 && part.unit !== 'ml' && traitsOf(part.makeup).includes('kitchen'),
+  );
+  if (parts.some(({ unit, target }) => unit !== 'ml' && target > 0))
+    put({
+      ...blank,
+      id: 'stand',
+      kind: 'stand',
+      title: 'Let it stand',
+      say: [
+        'Small bubbles leave it; they would sit on the film.',
+        isOneBath(parts)
+          ? 'Meanwhile lay out tank and clock, and bring the wash water to within 3 °C.'
+          : meanwhile[use],
+      ],
+      standMin: BUBBLES_MIN,
+    });
+  if (grains)
+    put({
+      ...blank,
+      id: 'strain',
+      kind: 'strain',
+      title: 'Strain it',
+      say: ['Through a coffee filter or a fine cloth: what has not dissolved leaves spots.'],
+    });
   if (water.lastMl > 0) {
     put({
       ...blank,
@@ -80,7 +114,13 @@ export function mixSteps(batch: Batch): MixStep[] {
       tolerance: toleranceOf(batch.volumeMl, batch.cylinderStepMl),
     });
   }
-  put({ ...blank, id: 'measure', kind: 'measure', title: 'Measure the temperature', say: ['Stir, wait until the thermometer rests, and read it.'] });
+  put({
+    ...blank,
+    id: 'measure',
+    kind: 'measure',
+    title: 'Measure the temperature',
+    say: ['Stir, wait until the thermometer rests, and read it.'],
+  });
   return steps;
 }
 
@@ -148,16 +188,27 @@ function partSteps(part: BrewPart, batch: Batch): Omit<MixStep, 'cautions'>[] {
     tolerance: toleranceOf(part.target, step),
   };
   const wait = waitFor(part);
-  return wait === null ? [weigh] : [weigh, { ...blank, id: `stand:${part.key}`, kind: 'stand', title: wait.title, say: wait.say, standMin: wait.min }];
+  return wait === null
+    ? [weigh]
+    : [
+        weigh,
+        { ...blank, id: `stand:${part.key}`, kind: 'stand', title: wait.title, say: wait.say, standMin: wait.min },
+      ];
 }
 
 function sayOf({ makeup, unit }: BrewPart): string[] {
   const tare = unit === 'g' ? ['Empty cup on the scale, tare, then weigh.'] : [];
   switch (makeup.kind) {
     case 'substance':
-      return [...tare, substanceOf(makeup.substanceId).goingIn, ...(unit === 'g' ? ['Stir until it is clear before the next goes in.'] : [])].filter((text) => text !== '');
+      return [
+        ...tare,
+        substanceOf(makeup.substanceId).goingIn,
+        ...(unit === 'g' ? ['Stir until it is clear before the next goes in.'] : []),
+      ].filter((text) => text !== '');
     case 'tablets':
-      return makeup.effervescent ? ['Into a glass of water of their own, not into the jug: let them fizz out first.'] : ['Crush them in a mortar, and expect the fillers to stay cloudy.'];
+      return makeup.effervescent
+        ? ['Into a glass of water of their own, not into the jug: let them fizz out first.']
+        : ['Crush them in a mortar, and expect the fillers to stay cloudy.'];
     case 'packet':
       return [...tare, 'Shake the closed packet well first. Stir until it is clear before the next goes in.'];
     case 'concentrate':
@@ -168,11 +219,22 @@ function sayOf({ makeup, unit }: BrewPart): string[] {
 }
 
 function waitFor({ makeup }: BrewPart): { title: string; say: string[]; min: number } | null {
-  if (makeup.kind === 'tablets' && makeup.effervescent) return { title: 'Let the tablets fizz out', say: ['Gas that has left cannot foam in the jug. Then pour the glass in, slowly.'], min: FIZZ_MIN };
+  if (makeup.kind === 'tablets' && makeup.effervescent)
+    return {
+      title: 'Let the tablets fizz out',
+      say: ['Gas that has left cannot foam in the jug. Then pour the glass in, slowly.'],
+      min: FIZZ_MIN,
+    };
   if (makeup.kind !== 'substance') return null;
   const { traits } = substanceOf(makeup.substanceId);
   if (!traits.includes('infusion')) return null;
-  return { title: 'Let it steep', say: [`Under a lid. Then strain off the ${shortName(makeup.substanceId)}, press it out, and let it cool before the soda goes in.`], min: STEEP_MIN[makeup.substanceId] ?? 10 };
+  return {
+    title: 'Let it steep',
+    say: [
+      `Under a lid. Then strain off the ${shortName(makeup.substanceId)}, press it out, and let it cool before the soda goes in.`,
+    ],
+    min: STEEP_MIN[makeup.substanceId] ?? 10,
+  };
 }
 
 /** Three hundredths of the amount, or one step of the instrument where that is more. */

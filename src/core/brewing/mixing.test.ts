@@ -11,44 +11,81 @@ import { sampleParts } from '../testing/sampleParts';
 import { workbench } from './workbench';
 import { initialWorkbench, lineForName } from './workbenchForm';
 import { formulary } from './formulary';
-import { mixRules } from '../safety/mixCautions';
+import { mixRules } from './mixCautions';
 
 const NOW = Date.UTC(2026, 10, 25, 9);
 const batch = sheetFor('coffee-restrained').batch;
 const steps = mixSteps(batch);
 const ids = (list: readonly MixStep[]): string[] => list.map(({ id }) => id);
-const done = (stepId: string, amount: number | null = null, atMs = NOW, how: 'scale' | 'spoons' = 'scale'): MixEvent => ({ kind: 'done', stepId, amount, how, atMs });
-const cautionIds = (list: readonly MixStep[], id: string): string[] => list.find((step) => step.id === id)?.cautions.map((note) => note.id) ?? [];
+const done = (
+  stepId: string,
+  amount: number | null = null,
+  atMs = NOW,
+  how: 'scale' | 'spoons' = 'scale',
+): MixEvent => ({ kind: 'done', stepId, amount, how, atMs });
+const cautionIds = (list: readonly MixStep[], id: string): string[] =>
+  list.find((step) => step.id === id)?.cautions.map((note) => note.id) ?? [];
 
 describe('the order of mixing (common practice)', () => {
   test('water, soda, ascorbic acid, coffee, restrainer, standing, straining, topping up, measuring', () => {
-    expect(ids(steps)).toEqual(['water', 'part:line-0', 'part:line-1', 'part:line-2', 'part:line-3', 'stand', 'strain', 'top-up', 'measure']);
+    expect(ids(steps)).toEqual([
+      'water',
+      'part:line-0',
+      'part:line-1',
+      'part:line-2',
+      'part:line-3',
+      'stand',
+      'strain',
+      'top-up',
+      'measure',
+    ]);
     expect(steps[0]).toMatchObject({ target: 375, unit: 'ml' });
     expect(steps[1]).toMatchObject({ target: 27, unit: 'g', title: 'Washing soda, anhydrous' });
     expect(steps[1]?.say.join(' ')).toMatch(/tare.*cakes/);
   });
   test('the home-made fixer: thiosulfate, ammonium chloride, and the metabisulfite last', () => {
     const fixer = mixSteps(sheetFor('fixer-rapid').batch);
-    expect(fixer.filter(({ kind }) => kind === 'part').map(({ title }) => title)).toEqual(['Sodium thiosulfate, crystals', 'Ammonium chloride', 'Potassium metabisulfite']);
+    expect(fixer.filter(({ kind }) => kind === 'part').map(({ title }) => title)).toEqual([
+      'Sodium thiosulfate, crystals',
+      'Ammonium chloride',
+      'Potassium metabisulfite',
+    ]);
   });
   test('tea steeps before the soda, beer goes in as water, tablets fizz out in a glass', () => {
-    expect(ids(mixSteps(sheetFor('tea').batch)).slice(0, 4)).toEqual(['water', 'part:line-0', 'stand:line-0', 'part:line-1']);
+    expect(ids(mixSteps(sheetFor('tea').batch)).slice(0, 4)).toEqual([
+      'water',
+      'part:line-0',
+      'stand:line-0',
+      'part:line-1',
+    ]);
     expect(mixSteps(sheetFor('beer').batch)[1]).toMatchObject({ title: 'Dark beer', unit: 'ml' });
     const fizzing = mixSteps(sheetFor('coffee-standard', { ascorbicForm: 'effervescent' }).batch);
     expect(fizzing.find(({ id }) => id === 'stand:line-1')).toMatchObject({ standMin: 5 });
   });
-  test('a concentrate goes into its water and waits for nothing', () => expect(ids(mixSteps(sheetFor('syrup').batch))).toEqual(['water', 'part:line-0', 'measure']));
-  test.each(formularyIds.map((id) => [id]))('%s: every step has an id of its own, and the batch fits its schema', (id) => {
-    const made = sheetFor(id).batch;
-    const list = ids(mixSteps(made));
-    expect(new Set(list).size).toBe(list.length);
-    expect(batchSchema.safeParse(made).error?.issues ?? []).toEqual([]);
-  });
+  test('a concentrate goes into its water and waits for nothing', () =>
+    expect(ids(mixSteps(sheetFor('syrup').batch))).toEqual(['water', 'part:line-0', 'measure']));
+  test.each(formularyIds.map((id) => [id]))(
+    '%s: every step has an id of its own, and the batch fits its schema',
+    (id) => {
+      const made = sheetFor(id).batch;
+      const list = ids(mixSteps(made));
+      expect(new Set(list).size).toBe(list.length);
+      expect(batchSchema.safeParse(made).error?.issues ?? []).toEqual([]);
+    },
+  );
 });
 
 describe('taps, in whatever order', () => {
   const anyTap: fc.Arbitrary<MixEvent> = fc.oneof(
-    { weight: 4, arbitrary: fc.record({ id: fc.constantFrom(...ids(steps), 'part:gone'), amount: fc.option(fc.double({ min: 0, max: 5000, noNaN: true })) }).map(({ id, amount }) => done(id, amount)) },
+    {
+      weight: 4,
+      arbitrary: fc
+        .record({
+          id: fc.constantFrom(...ids(steps), 'part:gone'),
+          amount: fc.option(fc.double({ min: 0, max: 5000, noNaN: true })),
+        })
+        .map(({ id, amount }) => done(id, amount)),
+    },
     { weight: 1, arbitrary: fc.constant<MixEvent>({ kind: 'undo', atMs: NOW }) },
   );
   test('what is done is always the beginning of the way; a second tap counts for nothing; undo takes the last one back', () => {
@@ -93,7 +130,9 @@ describe('cautions stand at the step where they bite', () => {
     const mixed = (names: string[]) => {
       const start = initialWorkbench({ ...formulary.control, lines: [] }, null);
       const lines = names.map((name, at) => ({ ...lineForName(name, `line-${at}`), perL: 10 }));
-      return mixSteps(workbench({ ...start, lines }, fineKit).sheet?.batch ?? batch).flatMap(({ cautions }) => cautions.map(({ id }) => id));
+      return mixSteps(workbench({ ...start, lines }, fineKit).sheet?.batch ?? batch).flatMap(({ cautions }) =>
+        cautions.map(({ id }) => id),
+      );
     };
     expect(mixed(['ammonium chloride', 'washing soda'])).toContain('ammonium-alkali');
     expect(mixed(['lye', 'ammonium chloride'])).toEqual(expect.arrayContaining(['caustic-heat', 'ammonium-alkali']));
@@ -110,9 +149,17 @@ describe('a mixing as events', () => {
   test('steps follow each other; undo takes back one; a second tap counts for nothing', () => {
     const events = [done('water', 375), done('part:line-0', 27.4), done('part:line-0', 27.4)];
     expect(mixProgress(steps, events)).toMatchObject({ stepIndex: 2, step: { id: 'part:line-1' } });
-    expect(mixProgress(steps, [...events, { kind: 'undo', atMs: NOW }])).toMatchObject({ stepIndex: 1, step: { id: 'part:line-0' } });
+    expect(mixProgress(steps, [...events, { kind: 'undo', atMs: NOW }])).toMatchObject({
+      stepIndex: 1,
+      step: { id: 'part:line-0' },
+    });
     expect(mixProgress(steps, [{ kind: 'undo', atMs: NOW }])).toMatchObject({ stepIndex: 0, sinceMs: null });
-    expect(mixProgress(steps, steps.map(({ id }) => done(id))).step).toBeNull();
+    expect(
+      mixProgress(
+        steps,
+        steps.map(({ id }) => done(id)),
+      ).step,
+    ).toBeNull();
   });
   test('standing is counted from the instant at which it began, whatever was closed meanwhile', () => {
     const stand = steps.find(({ id }) => id === 'stand') as MixStep;
@@ -130,10 +177,25 @@ describe('a mixing as events', () => {
 });
 
 describe('the brew as it was really mixed', () => {
-  const events = [done('water', 375), done('part:line-0', 27), done('part:line-1', 8), done('part:line-2', 19.2), done('part:line-3', 0.5), done('stand'), done('strain'), done('top-up', 510), done('measure', 20.4)];
+  const events = [
+    done('water', 375),
+    done('part:line-0', 27),
+    done('part:line-1', 8),
+    done('part:line-2', 19.2),
+    done('part:line-3', 0.5),
+    done('stand'),
+    done('strain'),
+    done('top-up', 510),
+    done('measure', 20.4),
+  ];
   const made = finishMix(batch, mixProgress(steps, events));
   test('composition, pH, temperature and volume are those of what went in', () => {
-    expect(made).toMatchObject({ volumeMl: 510, temperatureC: 20.4, use: 'film-developer', name: 'Coffee with restrainer' });
+    expect(made).toMatchObject({
+      volumeMl: 510,
+      temperatureC: 20.4,
+      use: 'film-developer',
+      name: 'Coffee with restrainer',
+    });
     const { developer } = made;
     if (developer?.kind !== 'improvised') throw new Error('lost');
     expect(developer.sodaGPerL).toBeCloseTo(27000 / 510, 9);
@@ -147,13 +209,27 @@ describe('the brew as it was really mixed', () => {
     expect(differences(sampleParts([['bromide', 1]]))).toEqual([]);
   });
   test('a volume that no jug can have is not believed', () => {
-    expect(finishMix(batch, mixProgress(steps, events.map((event) => ('stepId' in event && event.stepId === 'top-up' ? { ...event, amount: 0.001 } : event)))).volumeMl).toBe(500);
+    expect(
+      finishMix(
+        batch,
+        mixProgress(
+          steps,
+          events.map((event) => ('stepId' in event && event.stepId === 'top-up' ? { ...event, amount: 0.001 } : event)),
+        ),
+      ).volumeMl,
+    ).toBe(500);
   });
   test('nothing measured counts as laid out; spoons leave their spread', () => {
     const plain = finishMix(batch, mixProgress(steps, []));
     expect(plain.volumeMl).toBe(500);
     expect(plain.parts.every(({ actual }) => actual === null)).toBe(true);
-    const spooned = finishMix(batch, mixProgress(steps, events.map((event) => ('how' in event ? { ...event, how: 'spoons' as const } : event))));
+    const spooned = finishMix(
+      batch,
+      mixProgress(
+        steps,
+        events.map((event) => ('how' in event ? { ...event, how: 'spoons' as const } : event)),
+      ),
+    );
     expect(spooned.mixingLnSd ?? 0).toBeGreaterThan(made.mixingLnSd ?? 9);
   });
   test('a label says what, when, and that it is no drink; its code is short and the same every time', () => {
@@ -165,7 +241,14 @@ describe('the brew as it was really mixed', () => {
     expect(text).toContain('Instant coffee 19.2 g');
     expect(text).toMatch(/NOT A DRINK$/);
     // A tenth of a gram of bromide is a fifth of it here.
-    expect(labelText({ ...made, code: 'K7F4', parts: made.parts.map((part) => ({ ...part, actual: 0.24 })) }, 'today')).toContain('Potassium bromide 0.24 g');
-    expect(labelText({ ...made, code: 'K7F4', parts: made.parts.map((part) => ({ ...part, unit: 'tablets' as const, actual: 12 })) }, 'today')).toContain('Instant coffee 12 tablets');
+    expect(
+      labelText({ ...made, code: 'K7F4', parts: made.parts.map((part) => ({ ...part, actual: 0.24 })) }, 'today'),
+    ).toContain('Potassium bromide 0.24 g');
+    expect(
+      labelText(
+        { ...made, code: 'K7F4', parts: made.parts.map((part) => ({ ...part, unit: 'tablets' as const, actual: 12 })) },
+        'today',
+      ),
+    ).toContain('Instant coffee 12 tablets');
   });
 });

@@ -7,9 +7,19 @@ import { packetFamilyIds } from './recipe';
 /** What a part of a batch is made of. */
 export const makeupSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('substance'), substanceId: z.enum(substanceIds) }),
-  z.strictObject({ kind: z.literal('tablets'), activeMg: z.number().positive(), massG: z.number().positive(), effervescent: z.boolean() }),
+  z.strictObject({
+    kind: z.literal('tablets'),
+    activeMg: z.number().positive(),
+    massG: z.number().positive(),
+    effervescent: z.boolean(),
+  }),
   z.strictObject({ kind: z.literal('concentrate'), familyId: z.enum(developerFamilyIds).nullable() }),
-  z.strictObject({ kind: z.literal('packet'), familyId: z.enum(packetFamilyIds).nullable(), packetG: z.number().positive(), makesMl: z.number().positive() }),
+  z.strictObject({
+    kind: z.literal('packet'),
+    familyId: z.enum(packetFamilyIds).nullable(),
+    packetG: z.number().positive(),
+    makesMl: z.number().positive(),
+  }),
   z.strictObject({ kind: z.literal('own') }),
 ]);
 

@@ -20,14 +20,28 @@ describe('lines as typed', () => {
     }
   });
   test('each kind says which of its fields is wrong, and how', () => {
-    expect(problemsOf({ ...lineForName('bromide', 'a'), perL: '' })).toEqual([['lines.a.perL', expect.stringMatching(/^Potassium bromide: amount per litre: give a number from 0 to 1000/)]]);
-    expect(problemsOf({ ...lineOfKind('Syrup', 'concentrate', 'b', 'hydroquinone-syrup'), waterParts: -1 })).toEqual([['lines.b.waterParts', expect.stringMatching(/^Syrup: parts of water: give a number from 0 to 1000/)]]);
-    expect(problemsOf({ ...lineOfKind('Kit', 'packet', 'c'), packetG: 100, makesMl: 5 })).toEqual([['lines.c.makesMl', expect.stringMatching(/^Kit: what the packet makes: give a number from 50/)]]);
-    expect(problemsOf({ ...lineOfKind('  ', 'own', 'd'), perL: 3 })).toEqual([['lines.d.name', expect.stringMatching(/^This line: name: give at least one letter/)]]);
-    expect(problemsOf({ ...lineForName('bromide', 'e'), substanceId: 'moon-dust', perL: 1 })).toEqual([['lines.e.substanceId', expect.stringMatching(/substance: choose one of/)]]);
+    expect(problemsOf({ ...lineForName('bromide', 'a'), perL: '' })).toEqual([
+      ['lines.a.perL', expect.stringMatching(/^Potassium bromide: amount per litre: give a number from 0 to 1000/)],
+    ]);
+    expect(problemsOf({ ...lineOfKind('Syrup', 'concentrate', 'b', 'hydroquinone-syrup'), waterParts: -1 })).toEqual([
+      ['lines.b.waterParts', expect.stringMatching(/^Syrup: parts of water: give a number from 0 to 1000/)],
+    ]);
+    expect(problemsOf({ ...lineOfKind('Kit', 'packet', 'c'), packetG: 100, makesMl: 5 })).toEqual([
+      ['lines.c.makesMl', expect.stringMatching(/^Kit: what the packet makes: give a number from 50/)],
+    ]);
+    expect(problemsOf({ ...lineOfKind('  ', 'own', 'd'), perL: 3 })).toEqual([
+      ['lines.d.name', expect.stringMatching(/^This line: name: give at least one letter/)],
+    ]);
+    expect(problemsOf({ ...lineForName('bromide', 'e'), substanceId: 'moon-dust', perL: 1 })).toEqual([
+      ['lines.e.substanceId', expect.stringMatching(/substance: choose one of/)],
+    ]);
   });
   test('all that is wrong is told at once, in the order of the lines', () => {
-    const paths = problemsOf({ ...lineForName('bromide', 'a'), perL: 0 }, { ...lineForName('borax', 'b'), perL: 5 }, { ...lineForName('citric acid', 'c'), perL: 'lots' }).map(([path]) => path);
+    const paths = problemsOf(
+      { ...lineForName('bromide', 'a'), perL: 0 },
+      { ...lineForName('borax', 'b'), perL: 5 },
+      { ...lineForName('citric acid', 'c'), perL: 'lots' },
+    ).map(([path]) => path);
     expect(paths).toEqual(['lines.a.perL', 'lines.c.perL']);
   });
 });

@@ -1,5 +1,5 @@
-import { problemsFromZod } from '../problemsFromZod';
-import { failure, success, type Problem, type Result } from '../result';
+import { problemsFromZod } from '../schema/problemsFromZod';
+import { failure, success, type Problem, type Result } from '../schema/result';
 import { recipeLineSchema, type RecipeLine } from './recipe';
 import type { LineForm, WorkbenchForm } from './workbenchForm';
 
@@ -23,11 +23,22 @@ export function readLines({ lines }: Pick<WorkbenchForm, 'lines'>): Result<Keyed
   for (const form of lines) {
     const parsed = recipeLineSchema.safeParse(lineOf(form));
     if (!parsed.success) {
-      problems.push(...problemsFromZod(parsed.error.issues).map(({ path, message }) => ({ path: `lines.${form.key}.${fieldOf[path] ?? path}`, message: `${form.name || 'This line'}: ${lowerFirst(message)}` })));
+      problems.push(
+        ...problemsFromZod(parsed.error.issues).map(({ path, message }) => ({
+          path: `lines.${form.key}.${fieldOf[path] ?? path}`,
+          message: `${form.name || 'This line'}: ${lowerFirst(message)}`,
+        })),
+      );
     } else if (parsed.data.kind === 'packet' && parsed.data.packetG === null) {
-      problems.push({ path: `lines.${form.key}.packetG`, message: `${form.name}: type what it weighs, as it stands on your packet.` });
+      problems.push({
+        path: `lines.${form.key}.packetG`,
+        message: `${form.name}: type what it weighs, as it stands on your packet.`,
+      });
     } else if ('perL' in parsed.data && parsed.data.perL === 0) {
-      problems.push({ path: `lines.${form.key}.perL`, message: `${form.name}: 0 is nothing to weigh. Give an amount above 0, or take the line out.` });
+      problems.push({
+        path: `lines.${form.key}.perL`,
+        message: `${form.name}: 0 is nothing to weigh. Give an amount above 0, or take the line out.`,
+      });
     } else read.push({ key: form.key, line: parsed.data });
   }
   return problems.length > 0 ? failure(...problems) : success(read);
@@ -44,9 +55,20 @@ function lineOf(form: LineForm): unknown {
     case 'substance':
       return { kind: 'substance', substanceId: form.substanceId, perL: form.perL };
     case 'concentrate':
-      return { kind: 'concentrate', name: form.name, familyId, parts: { concentrate: form.concentrateParts, water: form.waterParts } };
+      return {
+        kind: 'concentrate',
+        name: form.name,
+        familyId,
+        parts: { concentrate: form.concentrateParts, water: form.waterParts },
+      };
     case 'packet':
-      return { kind: 'packet', name: form.name, familyId, packetG: form.packetG === '' ? null : form.packetG, makesMl: form.makesMl };
+      return {
+        kind: 'packet',
+        name: form.name,
+        familyId,
+        packetG: form.packetG === '' ? null : form.packetG,
+        makesMl: form.makesMl,
+      };
     case 'own':
       return { kind: 'own', name: form.name, unit: form.unit, perL: form.perL };
   }

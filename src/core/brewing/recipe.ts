@@ -1,8 +1,8 @@
 import * as z from 'zod';
 import { developerFamilyIds } from '../chemistry/developerFamilies';
 import { substanceIds, substanceOf } from '../chemistry/substances';
-import { oneOf, within } from '../estimate/within';
-import { partsSchema } from '../estimate/situationSchema';
+import { oneOf, within } from '../schema/within';
+import { partsSchema } from '../chemistry/partsSchema';
 
 /** What a recipe makes: the name of one, and of all of them together. */
 export const recipeUses = {
@@ -17,16 +17,29 @@ export const recipeUses = {
 export type RecipeUse = keyof typeof recipeUses;
 export const recipeUseIds = Object.keys(recipeUses) as [RecipeUse, ...RecipeUse[]];
 
-const nameSchema = z.string('Name: give a text.').trim().min(1, 'Name: give at least one letter.').max(120, 'Name: give 120 letters at most.');
+const nameSchema = z
+  .string('Name: give a text.')
+  .trim()
+  .min(1, 'Name: give at least one letter.')
+  .max(120, 'Name: give 120 letters at most.');
 
 /** What a powder packet or a kit stands for in the estimator; null for one that it does not follow. */
 export const packetFamilyIds = [...developerFamilyIds, 'one-bath'] as const;
 
 /** One thing that goes in. Amounts of substances are per litre of the finished bath. */
 export const recipeLineSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('substance'), substanceId: oneOf('Substance', substanceIds), perL: within('Amount per litre', 0, 1000) }),
+  z.strictObject({
+    kind: z.literal('substance'),
+    substanceId: oneOf('Substance', substanceIds),
+    perL: within('Amount per litre', 0, 1000),
+  }),
   /** A concentrate that is diluted; `familyId` is null for stop, fixer and other baths. */
-  z.strictObject({ kind: z.literal('concentrate'), name: nameSchema, familyId: oneOf('Developer family', developerFamilyIds).nullable(), parts: partsSchema }),
+  z.strictObject({
+    kind: z.literal('concentrate'),
+    name: nameSchema,
+    familyId: oneOf('Developer family', developerFamilyIds).nullable(),
+    parts: partsSchema,
+  }),
   /** A packet or one part of a kit, of which a share is taken. */
   z.strictObject({
     kind: z.literal('packet'),
@@ -37,7 +50,12 @@ export const recipeLineSchema = z.discriminatedUnion('kind', [
     makesMl: within('What the packet makes', 50, 100000, 'ml'),
   }),
   /** Something that Aetas does not know: it is weighed, and counts for nothing else. */
-  z.strictObject({ kind: z.literal('own'), name: nameSchema, unit: z.enum(['g', 'ml']), perL: within('Amount per litre', 0, 1000) }),
+  z.strictObject({
+    kind: z.literal('own'),
+    name: nameSchema,
+    unit: z.enum(['g', 'ml']),
+    perL: within('Amount per litre', 0, 1000),
+  }),
 ]);
 
 /** A recipe as it is kept. */

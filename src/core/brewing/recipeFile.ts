@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { problemsFromZod } from '../problemsFromZod';
-import { failure, success, type Result } from '../result';
+import { problemsFromZod } from '../schema/problemsFromZod';
+import { failure, success, type Result } from '../schema/result';
 import { recipeShape, type Recipe } from './recipe';
 
 /** What a file of recipes says that it is. */
@@ -9,8 +9,14 @@ const RECIPE_VERSION = 1;
 
 const fileSchema = z.object({
   format: z.literal(RECIPE_FORMAT, 'This is no file of recipes from Aetas. Choose one that “Save my recipes” made.'),
-  version: z.literal(RECIPE_VERSION, `This file is of another version of Aetas; this one reads version ${RECIPE_VERSION}.`),
-  recipes: z.array(z.strictObject(recipeShape)).min(1, 'There is no recipe in this file.').max(500, 'There are more than 500 recipes in this file.'),
+  version: z.literal(
+    RECIPE_VERSION,
+    `This file is of another version of Aetas; this one reads version ${RECIPE_VERSION}.`,
+  ),
+  recipes: z
+    .array(z.strictObject(recipeShape))
+    .min(1, 'There is no recipe in this file.')
+    .max(500, 'There are more than 500 recipes in this file.'),
 });
 
 /**
@@ -33,7 +39,10 @@ export function readRecipes(text: string): Result<Recipe[]> {
   try {
     raw = JSON.parse(text);
   } catch {
-    return failure({ path: '', message: 'The file is not JSON, or it was cut off. Save it again where it comes from.' });
+    return failure({
+      path: '',
+      message: 'The file is not JSON, or it was cut off. Save it again where it comes from.',
+    });
   }
   const parsed = fileSchema.safeParse(raw);
   return parsed.success ? success(parsed.data.recipes) : failure(...problemsFromZod(parsed.error.issues));

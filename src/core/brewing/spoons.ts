@@ -60,7 +60,11 @@ export function inSpoons(id: SubstanceId, massG: number, set: SpoonSetId): Spoon
  * @returns g, or null for what nobody spoons
  * @example spoonsToG('metabisulfite', { tablespoons: 0, teaspoons: 2 }, 'us') // 10
  */
-export function spoonsToG(id: SubstanceId, { tablespoons, teaspoons }: { tablespoons: number; teaspoons: number }, set: SpoonSetId): number | null {
+export function spoonsToG(
+  id: SubstanceId,
+  { tablespoons, teaspoons }: { tablespoons: number; teaspoons: number },
+  set: SpoonSetId,
+): number | null {
   const perTeaspoon = teaspoonG(id, set);
   if (perTeaspoon === null) return null;
   const { teaspoonMl, tablespoonMl } = spoonSets[set];

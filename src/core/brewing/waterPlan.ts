@@ -2,7 +2,7 @@ import { dissolvingHeat } from '../chemistry/heatOfSolution';
 import { leastWaterMl } from '../chemistry/solubility';
 import { substanceOf } from '../chemistry/substances';
 import { hotAndCold, mixedTemperature, startTemperature } from '../thermal/heatBalance';
-import type { Problem } from '../result';
+import type { Problem } from '../schema/result';
 import type { WaterPlan } from './batch';
 import type { BrewPart } from './part';
 
@@ -46,7 +46,9 @@ export function workWater(parts: readonly BrewPart[], volumeMl: number, waters: 
   const liquidMl = parts.reduce((sum, part) => sum + (part.unit === 'ml' ? part.target : 0), 0);
   const waterMl = Math.max(0, volumeMl - liquidMl);
   const solids = parts.filter((part) => part.unit !== 'ml' && part.target > 0);
-  const dissolving = solids.flatMap(({ makeup, target }) => (makeup.kind === 'substance' ? [{ substanceId: makeup.substanceId, amount: target }] : []));
+  const dissolving = solids.flatMap(({ makeup, target }) =>
+    makeup.kind === 'substance' ? [{ substanceId: makeup.substanceId, amount: target }] : [],
+  );
   const { heatJ, unknown } = dissolvingHeat(dissolving);
   const firstMl = solids.length === 0 ? waterMl : waterMl * firstShare(parts);
   const lastMl = waterMl - firstMl;
@@ -55,26 +57,57 @@ export function workWater(parts: readonly BrewPart[], volumeMl: number, waters: 
     heatUnknown: unknown.map((id) => substanceOf(id).name),
   };
   if (firstMl === 0 || isInfusion(parts)) {
-    return { ...common, plan: { firstMl, firstC: null, hotMl: null, coldMl: null, lastMl, lastC: coldC }, dissolvedC: null, problem: null };
+    return {
+      ...common,
+      plan: { firstMl, firstC: null, hotMl: null, coldMl: null, lastMl, lastC: coldC },
+      dissolvedC: null,
+      problem: null,
+    };
   }
-  const firstC = startTemperature(firstMl, [{ volumeMl: liquidMl, temperatureC: roomC }, { volumeMl: lastMl, temperatureC: coldC }], targetC, heatJ);
+  const firstC = startTemperature(
+    firstMl,
+    [
+      { volumeMl: liquidMl, temperatureC: roomC },
+      { volumeMl: lastMl, temperatureC: coldC },
+    ],
+    targetC,
+    heatJ,
+  );
   const made = hotAndCold(firstMl, firstC, hotC, coldC);
   return {
     ...common,
-    plan: { firstMl, firstC, hotMl: made.ok ? made.value.hotMl : null, coldMl: made.ok ? made.value.coldMl : null, lastMl, lastC: coldC },
-    dissolvedC: mixedTemperature([{ volumeMl: firstMl, temperatureC: firstC }, { volumeMl: liquidMl, temperatureC: roomC }], heatJ),
+    plan: {
+      firstMl,
+      firstC,
+      hotMl: made.ok ? made.value.hotMl : null,
+      coldMl: made.ok ? made.value.coldMl : null,
+      lastMl,
+      lastC: coldC,
+    },
+    dissolvedC: mixedTemperature(
+      [
+        { volumeMl: firstMl, temperatureC: firstC },
+        { volumeMl: liquidMl, temperatureC: roomC },
+      ],
+      heatJ,
+    ),
     problem: made.ok ? null : (made.problems[0] ?? null),
   };
 }
 
 /** Whether something in the batch is steeped first. */
 export function isInfusion(parts: readonly BrewPart[]): boolean {
-  return parts.some(({ makeup, target }) => makeup.kind === 'substance' && target > 0 && substanceOf(makeup.substanceId).traits.includes('infusion'));
+  return parts.some(
+    ({ makeup, target }) =>
+      makeup.kind === 'substance' && target > 0 && substanceOf(makeup.substanceId).traits.includes('infusion'),
+  );
 }
 
 function firstShare(parts: readonly BrewPart[]): number {
   if (isInfusion(parts)) return INFUSION_SHARE;
-  return parts.some(({ makeup }) => makeup.kind === 'substance' && makeup.substanceId === 'thiosulfate') ? FIXER_FIRST_SHARE : FIRST_SHARE;
+  return parts.some(({ makeup }) => makeup.kind === 'substance' && makeup.substanceId === 'thiosulfate')
+    ? FIXER_FIRST_SHARE
+    : FIRST_SHARE;
 }
 
 /** A part that does not dissolve in its water. */

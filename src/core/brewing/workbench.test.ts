@@ -12,12 +12,27 @@ import { formulary, formularyIds, formularyRecipe } from './formulary';
 import { recipeShape } from './recipe';
 import * as z from 'zod';
 import { workbench, sodaForPh } from './workbench';
-import { fingerprint, freeKey, initialWorkbench, lineForName, lineOfKind, recipeOfDeveloper, reopenedWorkbench, type WorkbenchForm } from './workbenchForm';
+import {
+  fingerprint,
+  freeKey,
+  initialWorkbench,
+  lineForName,
+  lineOfKind,
+  recipeOfDeveloper,
+  reopenedWorkbench,
+  type WorkbenchForm,
+} from './workbenchForm';
 
-const coffee = (part: Partial<WorkbenchForm> = {}): WorkbenchForm => ({ ...initialWorkbench(formulary['coffee-standard'], null), ...part });
-const problemsOf = (part: Partial<WorkbenchForm>): { path: string; message: string }[] => workbench(coffee(part), fineKit).problems;
-const amountsOf = (sheet: ReturnType<typeof sheetFor>) => Object.fromEntries(sheet.rows.map(({ part }) => [part.name, part.target]));
-const withLine = (index: number, part: object): WorkbenchForm['lines'] => coffee().lines.map((line, at) => (at === index ? { ...line, ...part } : line));
+const coffee = (part: Partial<WorkbenchForm> = {}): WorkbenchForm => ({
+  ...initialWorkbench(formulary['coffee-standard'], null),
+  ...part,
+});
+const problemsOf = (part: Partial<WorkbenchForm>): { path: string; message: string }[] =>
+  workbench(coffee(part), fineKit).problems;
+const amountsOf = (sheet: ReturnType<typeof sheetFor>) =>
+  Object.fromEntries(sheet.rows.map(({ part }) => [part.name, part.target]));
+const withLine = (index: number, part: object): WorkbenchForm['lines'] =>
+  coffee().lines.map((line, at) => (at === index ? { ...line, ...part } : line));
 
 describe('the formulary', () => {
   test.each(formularyIds.map((id) => [id]))('%s fits the schema, says what it is, and can be laid out', (id) => {
@@ -34,7 +49,11 @@ describe('the formulary', () => {
     }
   });
   test('half a litre of standard coffee: 27 g soda, 8 g ascorbic acid, 20 g coffee (common practice, halved)', () => {
-    expect(amountsOf(sheetFor('coffee-standard'))).toEqual({ 'Washing soda, anhydrous': 27, 'Ascorbic acid': 8, 'Instant coffee': 20 });
+    expect(amountsOf(sheetFor('coffee-standard'))).toEqual({
+      'Washing soda, anhydrous': 27,
+      'Ascorbic acid': 8,
+      'Instant coffee': 20,
+    });
   });
   test('a stop of 50 ml + 950 ml, a syrup of 15.6 ml in 500 (common practice)', () => {
     expect(amountsOf(sheetFor('stop-concentrate', { bottleMl: 1000 }))).toEqual({ 'Stop concentrate': 50 });
@@ -60,7 +79,10 @@ describe('scaling', () => {
     expect(workbench(coffee({ reels: 2, coverMl: 290, marginPercent: 10 }), fineKit).volumeMl).toBeCloseTo(638, 9);
   });
   test('to what is left of the scarcest', () => {
-    const { sheet, volumeMl } = workbench(coffee({ scaleTo: 'scarcest', scarcestKey: 'line-2', scarcestHave: 30 }), fineKit);
+    const { sheet, volumeMl } = workbench(
+      coffee({ scaleTo: 'scarcest', scarcestKey: 'line-2', scarcestHave: 30 }),
+      fineKit,
+    );
     expect(volumeMl).toBe(750);
     expect(sheet?.rows.map(({ part }) => part.target)).toEqual([40.5, 12, 30]);
   });
@@ -105,10 +127,14 @@ describe('what lies in the cupboard', () => {
     const sheet = sheetFor('coffee-standard', { ascorbicForm: 'effervescent' });
     expect(sheet.rows[1]).toMatchObject({ part: { unit: 'tablets', target: 8 }, shown: 8 });
     expect(sheet.rows[1]?.tabletsEatSodaG).toBeGreaterThan(5);
-    expect(sheet.solution?.ph ?? 0).toBeLessThan(sheetFor('coffee-standard', { ascorbicForm: 'tablets' }).solution?.ph ?? 0);
+    expect(sheet.solution?.ph ?? 0).toBeLessThan(
+      sheetFor('coffee-standard', { ascorbicForm: 'tablets' }).solution?.ph ?? 0,
+    );
   });
   test('a tablet cannot hold more than it weighs', () => {
-    expect(problemsOf({ ascorbicForm: 'tablets', tabletMg: 1000, tabletG: 0.5 })).toEqual([{ path: 'tabletG', message: expect.stringMatching(/cannot hold 1000 mg/) }]);
+    expect(problemsOf({ ascorbicForm: 'tablets', tabletMg: 1000, tabletG: 0.5 })).toEqual([
+      { path: 'tabletG', message: expect.stringMatching(/cannot hold 1000 mg/) },
+    ]);
   });
 });
 
@@ -137,21 +163,59 @@ describe('pH and strength', () => {
   });
   test('more soda never lowers the pH, whatever else is in the jug', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 100, noNaN: true }), fc.double({ min: 0.1, max: 50, noNaN: true }), fc.double({ min: 0, max: 30, noNaN: true }), (soda, more, citric) => {
-        const ph = (sodaG: number) => phOf(compositionOf(sampleParts([['soda-anhydrous', sodaG], ['ascorbic-acid', 8], ['citric-acid', citric], ['instant-coffee', 20], ['bromide', 1]]), 1000))?.ph ?? 0;
-        expect(ph(soda + more)).toBeGreaterThanOrEqual(ph(soda) - 1e-6);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 100, noNaN: true }),
+        fc.double({ min: 0.1, max: 50, noNaN: true }),
+        fc.double({ min: 0, max: 30, noNaN: true }),
+        (soda, more, citric) => {
+          const ph = (sodaG: number) =>
+            phOf(
+              compositionOf(
+                sampleParts([
+                  ['soda-anhydrous', sodaG],
+                  ['ascorbic-acid', 8],
+                  ['citric-acid', citric],
+                  ['instant-coffee', 20],
+                  ['bromide', 1],
+                ]),
+                1000,
+              ),
+            )?.ph ?? 0;
+          expect(ph(soda + more)).toBeGreaterThanOrEqual(ph(soda) - 1e-6);
+        },
+      ),
     );
   });
   test('the soda that mends brings it to the pH that was wanted; acid beyond all soda is not mended', () => {
-    const composition = compositionOf(sampleParts([['soda-anhydrous', 5], ['ascorbic-acid', 16], ['instant-coffee', 40]]), 1000);
+    const composition = compositionOf(
+      sampleParts([
+        ['soda-anhydrous', 5],
+        ['ascorbic-acid', 16],
+        ['instant-coffee', 40],
+      ]),
+      1000,
+    );
     const soda = sodaForPh(composition, 10) ?? 0;
     expect(phOf({ ...composition, sodaGPerL: soda })?.ph).toBeCloseTo(10, 3);
-    expect(sodaForPh(compositionOf(sampleParts([['citric-acid', 400], ['instant-coffee', 40]]), 1000), 10)).toBeNull();
+    expect(
+      sodaForPh(
+        compositionOf(
+          sampleParts([
+            ['citric-acid', 400],
+            ['instant-coffee', 40],
+          ]),
+          1000,
+        ),
+        10,
+      ),
+    ).toBeNull();
   });
   test('something unknown in the jug leaves the pH unknown', () => {
     const form = coffee();
-    const { sheet } = workbench({ ...form, lines: [...form.lines, { ...lineForName('moon dust', 'line-9'), perL: 3 }] }, fineKit);
+    const { sheet } = workbench(
+      { ...form, lines: [...form.lines, { ...lineForName('moon dust', 'line-9'), perL: 3 }] },
+      fineKit,
+    );
     expect(sheet?.solution).toBeNull();
     expect(sheet?.composition.unknown).toEqual(['moon dust']);
     expect(sheet?.developer).not.toBeNull();
@@ -160,15 +224,24 @@ describe('pH and strength', () => {
 
 describe('measuring', () => {
   test('amounts come as the scale shows them; a coarse scale is told, with a stock solution', () => {
-    const { sheet } = workbench({ ...initialWorkbench(formulary['coffee-restrained'], null), scaleTo: 'bottle', bottleMl: 300 }, ordinaryKit);
+    const { sheet } = workbench(
+      { ...initialWorkbench(formulary['coffee-restrained'], null), scaleTo: 'bottle', bottleMl: 300 },
+      ordinaryKit,
+    );
     expect(sheet?.rows[0]).toMatchObject({ shown: 16, coarse: null });
     // 0.3 g on a scale to the gram: 10 % would be 3 ml, too little for a cylinder to 5 ml; 1 % is 30 ml, but 1 g is too little to weigh.
     expect(sheet?.rows[3]).toMatchObject({ coarse: { wayOut: null } });
-    const better = workbench({ ...initialWorkbench(formulary['coffee-restrained'], null), scaleTo: 'bottle', bottleMl: 1000 }, { ...ordinaryKit, cylinderStepMl: 1 });
+    const better = workbench(
+      { ...initialWorkbench(formulary['coffee-restrained'], null), scaleTo: 'bottle', bottleMl: 1000 },
+      { ...ordinaryKit, cylinderStepMl: 1 },
+    );
     expect(better.sheet?.rows[3]).toMatchObject({ coarse: { wayOut: { per100MlG: 10, takeMl: 10 } } });
   });
   test('a tenth of a gram that the scale cannot show is not told as nothing', () => {
-    const { sheet } = workbench({ ...initialWorkbench(formulary['coffee-restrained'], null), scaleTo: 'bottle', bottleMl: 200 }, ordinaryKit);
+    const { sheet } = workbench(
+      { ...initialWorkbench(formulary['coffee-restrained'], null), scaleTo: 'bottle', bottleMl: 200 },
+      ordinaryKit,
+    );
     expect(sheet?.rows[3]?.shown).toBeCloseTo(0.2, 12);
   });
   test('spoons widen the band; a good scale narrows it', () => {
@@ -179,7 +252,11 @@ describe('measuring', () => {
     expect(spoons.rows[2]?.part.how).toBe('spoons');
   });
   test('the spread is that of the parts: coffee alone, to the power 0.8', () => {
-    const parts = sampleParts([['soda-anhydrous', 54], ['ascorbic-acid', 16], ['instant-coffee', 40]]).map((part, at) => ({ ...part, lnSd: at === 2 ? 0.1 : 0 }));
+    const parts = sampleParts([
+      ['soda-anhydrous', 54],
+      ['ascorbic-acid', 16],
+      ['instant-coffee', 40],
+    ]).map((part, at) => ({ ...part, lnSd: at === 2 ? 0.1 : 0 }));
     const spread = mixingLnSd(parts, 1000) ?? 0;
     // 0.8 × 0.1 for the strength, less what more coffee does to the pH.
     expect(Math.sqrt(spread ** 2 - 0.04 ** 2)).toBeGreaterThan(0.06);
@@ -192,42 +269,74 @@ describe('measuring', () => {
     expect(sheetFor('fixer-plain').mixingLnSd).toBeNull();
   });
   test('a thermometer that cannot read the target is told', () => {
-    expect(workbench(coffee({ targetC: 20.5 }), { ...ordinaryKit, thermometerStepC: 1 }).sheet?.thermometer).toEqual({ kind: 'between-marks', nearestC: 21 });
-    expect(workbench(coffee({ targetC: 22 }), { ...ordinaryKit, thermometerLowC: 34, thermometerHighC: 42 }).sheet?.thermometer).toEqual({ kind: 'out-of-range' });
+    expect(workbench(coffee({ targetC: 20.5 }), { ...ordinaryKit, thermometerStepC: 1 }).sheet?.thermometer).toEqual({
+      kind: 'between-marks',
+      nearestC: 21,
+    });
+    expect(
+      workbench(coffee({ targetC: 22 }), { ...ordinaryKit, thermometerLowC: 34, thermometerHighC: 42 }).sheet
+        ?.thermometer,
+    ).toEqual({ kind: 'out-of-range' });
     expect(sheetFor('coffee-standard').thermometer).toBeNull();
   });
 });
 
 describe('bad input', () => {
   test('zero and less than zero are told at their line, with its name', () => {
-    expect(problemsOf({ lines: withLine(0, { perL: 0 }) })).toEqual([{ path: 'lines.line-0.perL', message: expect.stringMatching(/^Washing soda, anhydrous: 0 is nothing to weigh/) }]);
-    expect(problemsOf({ lines: withLine(0, { perL: -4 }) })).toEqual([{ path: 'lines.line-0.perL', message: expect.stringMatching(/give a number from 0 to 1000/) }]);
+    expect(problemsOf({ lines: withLine(0, { perL: 0 }) })).toEqual([
+      { path: 'lines.line-0.perL', message: expect.stringMatching(/^Washing soda, anhydrous: 0 is nothing to weigh/) },
+    ]);
+    expect(problemsOf({ lines: withLine(0, { perL: -4 }) })).toEqual([
+      { path: 'lines.line-0.perL', message: expect.stringMatching(/give a number from 0 to 1000/) },
+    ]);
     expect(problemsOf({ lines: withLine(1, { perL: 'a handful' }) })[0]).toMatchObject({ path: 'lines.line-1.perL' });
   });
   test('40 g in 20 ml: how much it takes, and what it wants', () => {
-    const { sheet } = workbench({ ...coffee({ scaleTo: 'bottle', bottleMl: 20 }), lines: withLine(0, { perL: 1000 * 0.999 }) }, fineKit);
+    const { sheet } = workbench(
+      { ...coffee({ scaleTo: 'bottle', bottleMl: 20 }), lines: withLine(0, { perL: 1000 * 0.999 }) },
+      fineKit,
+    );
     const row = sheet?.rows[0]?.undissolved;
     expect(row?.takesG).toBeCloseTo(4.3, 1);
     expect(row?.leastMl).toBeCloseTo(93, 0);
   });
   test('a volume of nothing, a margin of a thousand, no thermometer reading: each at its field', () => {
-    expect(problemsOf({ scaleTo: 'bottle', bottleMl: 0 })).toEqual([{ path: 'bottleMl', message: expect.stringMatching(/20 to 100000 ml/) }]);
+    expect(problemsOf({ scaleTo: 'bottle', bottleMl: 0 })).toEqual([
+      { path: 'bottleMl', message: expect.stringMatching(/20 to 100000 ml/) },
+    ]);
     expect(problemsOf({ marginPercent: 1000 }).map(({ path }) => path)).toEqual(['marginPercent']);
     expect(problemsOf({ targetC: '', hotC: 'hot' }).map(({ path }) => path)).toEqual(['targetC', 'hotC']);
   });
   test('what is scarce must be in the recipe', () => {
-    expect(problemsOf({ scaleTo: 'scarcest', scarcestKey: 'gone', scarcestHave: 10 })[0]).toMatchObject({ path: 'scarcestKey' });
-    expect(problemsOf({ scaleTo: 'scarcest', scarcestKey: 'line-0', scarcestHave: 0 })[0]).toMatchObject({ path: 'scarcestHave' });
+    expect(problemsOf({ scaleTo: 'scarcest', scarcestKey: 'gone', scarcestHave: 10 })[0]).toMatchObject({
+      path: 'scarcestKey',
+    });
+    expect(problemsOf({ scaleTo: 'scarcest', scarcestKey: 'line-0', scarcestHave: 0 })[0]).toMatchObject({
+      path: 'scarcestHave',
+    });
   });
   test('a dilution that makes no sense is told at its line', () => {
     const syrup = initialWorkbench(formulary.syrup, null);
-    const { problems } = workbench({ ...syrup, lines: syrup.lines.map((line) => ({ ...line, concentrateParts: 0 })) }, fineKit);
-    expect(problems).toEqual([{ path: 'lines.line-0.concentrateParts', message: expect.stringMatching(/parts of concentrate/) }]);
+    const { problems } = workbench(
+      { ...syrup, lines: syrup.lines.map((line) => ({ ...line, concentrateParts: 0 })) },
+      fineKit,
+    );
+    expect(problems).toEqual([
+      { path: 'lines.line-0.concentrateParts', message: expect.stringMatching(/parts of concentrate/) },
+    ]);
   });
   test('liquids that do not fit into their litre are told at the largest', () => {
     const beer = initialWorkbench(formulary.beer, null);
-    const { problems } = workbench({ ...beer, lines: [...beer.lines, { ...lineForName('vinegar', 'line-9'), perL: 250 }] }, fineKit);
-    expect(problems).toEqual([{ path: 'lines.line-0.perL', message: expect.stringMatching(/^Dark beer: the liquids alone make 1150 ml of each litre/) }]);
+    const { problems } = workbench(
+      { ...beer, lines: [...beer.lines, { ...lineForName('vinegar', 'line-9'), perL: 250 }] },
+      fineKit,
+    );
+    expect(problems).toEqual([
+      {
+        path: 'lines.line-0.perL',
+        message: expect.stringMatching(/^Dark beer: the liquids alone make 1150 ml of each litre/),
+      },
+    ]);
   });
   test('water that is not hot enough says how hot it must be', () => {
     const { sheet } = workbench({ ...initialWorkbench(formulary['fixer-rapid'], null), hotC: 25, coldC: 10 }, fineKit);
@@ -238,8 +347,22 @@ describe('bad input', () => {
 
 describe('forms', () => {
   test('a plan’s developer comes back from its recipe as it was', () => {
-    const developer = { kind: 'improvised' as const, agents: [{ agentId: 'black-tea' as const, amountPerL: 60 }], ascorbicGPerL: 16, sodaGPerL: 54, others: [{ substanceId: 'borax' as const, amountPerL: 5 }] };
-    const { sheet } = workbench(initialWorkbench(recipeOfDeveloper('Tea', developer, 1), { rollId: 'r', coverMl: 500, volumeMl: 600, targetC: 21 }), fineKit);
+    const developer = {
+      kind: 'improvised' as const,
+      agents: [{ agentId: 'black-tea' as const, amountPerL: 60 }],
+      ascorbicGPerL: 16,
+      sodaGPerL: 54,
+      others: [{ substanceId: 'borax' as const, amountPerL: 5 }],
+    };
+    const { sheet } = workbench(
+      initialWorkbench(recipeOfDeveloper('Tea', developer, 1), {
+        rollId: 'r',
+        coverMl: 500,
+        volumeMl: 600,
+        targetC: 21,
+      }),
+      fineKit,
+    );
     expect(sheet?.batch).toMatchObject({ volumeMl: 600, targetC: 21 });
     expect(sheet?.composition.bromideGPerL).toBeCloseTo(1, 9);
     const back = sheet?.developer;
@@ -247,28 +370,67 @@ describe('forms', () => {
     expect(back.sodaGPerL).toBeCloseTo(54, 9);
     expect(back.agents[0]?.amountPerL).toBeCloseTo(60, 9);
     expect(back.others[0]?.amountPerL).toBeCloseTo(5, 9);
-    const concentrate = { kind: 'concentrate' as const, familyId: 'p-aminophenol' as const, parts: { concentrate: 1, water: 50 } };
-    expect(workbench(initialWorkbench(recipeOfDeveloper('x', concentrate, 0), null), fineKit).sheet?.developer).toEqual(concentrate);
+    const concentrate = {
+      kind: 'concentrate' as const,
+      familyId: 'p-aminophenol' as const,
+      parts: { concentrate: 1, water: 50 },
+    };
+    expect(workbench(initialWorkbench(recipeOfDeveloper('x', concentrate, 0), null), fineKit).sheet?.developer).toEqual(
+      concentrate,
+    );
   });
   test('what was typed stays, unless the recipe or the roll is another one now', () => {
     const tin = { rollId: 'tin', coverMl: 500, targetC: 20 };
     const typed = { ...initialWorkbench(formulary.tea, null), hotC: 71, lines: [], rollId: 'other' };
     expect(reopenedWorkbench(null, formulary.tea, tin)).toMatchObject({ rollId: 'tin', openedFor: 'tin' });
     expect(reopenedWorkbench(typed, formulary.tea, null)).toEqual(typed);
-    expect(reopenedWorkbench(typed, formulary.tea, tin)).toMatchObject({ hotC: 71, lines: [], rollId: 'tin', coverMl: 500, openedFor: 'tin' });
+    expect(reopenedWorkbench(typed, formulary.tea, tin)).toMatchObject({
+      hotC: 71,
+      lines: [],
+      rollId: 'tin',
+      coverMl: 500,
+      openedFor: 'tin',
+    });
     // The roll chosen by hand stays over a reload of the same address.
     const moved = { ...reopenedWorkbench(typed, formulary.tea, tin), rollId: 'third' };
     expect(reopenedWorkbench(moved, formulary.tea, tin)).toEqual(moved);
-    const changed = reopenedWorkbench(moved, { ...formulary.tea, name: 'Tea, strong' }, { ...tin, volumeMl: 600, targetC: 22 });
-    expect(changed).toMatchObject({ name: 'Tea, strong', hotC: 71, bottleMl: 600, targetC: 22, scaleTo: 'bottle', rollId: 'tin' });
+    const changed = reopenedWorkbench(
+      moved,
+      { ...formulary.tea, name: 'Tea, strong' },
+      { ...tin, volumeMl: 600, targetC: 22 },
+    );
+    expect(changed).toMatchObject({
+      name: 'Tea, strong',
+      hotC: 71,
+      bottleMl: 600,
+      targetC: 22,
+      scaleTo: 'bottle',
+      rollId: 'tin',
+    });
     expect(changed.lines).toHaveLength(3);
   });
   test('a typed name is a known substance or a line of its own; keys are never taken twice', () => {
-    expect(lineForName('stout', 'k')).toMatchObject({ kind: 'substance', substanceId: 'dark-beer', perL: 900, unit: 'ml' });
+    expect(lineForName('stout', 'k')).toMatchObject({
+      kind: 'substance',
+      substanceId: 'dark-beer',
+      perL: 900,
+      unit: 'ml',
+    });
     expect(lineForName(' beetroot ', 'k')).toMatchObject({ kind: 'own', name: 'beetroot', perL: '' });
-    expect(lineOfKind('Larkholm Fine part A', 'packet', 'k', 'one-bath')).toMatchObject({ kind: 'packet', familyId: 'one-bath', packetG: '' });
-    const thin = { ...initialWorkbench({ ...formulary.control, lines: [] }, null), lines: [lineOfKind('p-Aminophenol', 'concentrate', 'k', 'p-aminophenol')] };
-    expect(workbench(thin, fineKit).sheet?.developer).toEqual({ kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 25 } });
+    expect(lineOfKind('Larkholm Fine part A', 'packet', 'k', 'one-bath')).toMatchObject({
+      kind: 'packet',
+      familyId: 'one-bath',
+      packetG: '',
+    });
+    const thin = {
+      ...initialWorkbench({ ...formulary.control, lines: [] }, null),
+      lines: [lineOfKind('p-Aminophenol', 'concentrate', 'k', 'p-aminophenol')],
+    };
+    expect(workbench(thin, fineKit).sheet?.developer).toEqual({
+      kind: 'concentrate',
+      familyId: 'p-aminophenol',
+      parts: { concentrate: 1, water: 25 },
+    });
     const lines = coffee().lines.filter(({ key }) => key !== 'line-0');
     expect(lines.map(({ key }) => key)).not.toContain(freeKey(lines));
     expect(fingerprint(formulary.tea)).not.toBe(fingerprint(formulary.beer));

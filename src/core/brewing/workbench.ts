@@ -1,11 +1,17 @@
-import { ascorbicPowder, tabletContents, sodaEatenByTablets, tabletsFor, type Tablet } from '../chemistry/ascorbicForms';
+import {
+  ascorbicPowder,
+  tabletContents,
+  sodaEatenByTablets,
+  tabletsFor,
+  type Tablet,
+} from '../chemistry/ascorbicForms';
 import { LEAST_DEVELOPING_PH, REFERENCE_BREW_PH } from '../chemistry/ph/brewPh';
 import { bakingSodaForOven, sameCarbonate, sodaForms } from '../chemistry/sodas';
 import { molesIn, substanceOf, substances, type SubstanceId } from '../chemistry/substances';
-import { within } from '../estimate/within';
+import { within } from '../schema/within';
 import { asShown, readingLnSd, thermometerTrouble, tooCoarse, type ThermometerTrouble } from '../kit/readable';
 import type { Kit } from '../kit/kit';
-import { failure, success, type Problem, type Result } from '../result';
+import { failure, success, type Problem, type Result } from '../schema/result';
 import { waitingFor, type Waiting } from '../thermal/jugCooling';
 import type { Batch } from './batch';
 import { brewRate, mixingLnSd } from './brewRate';
@@ -113,8 +119,14 @@ export function workbench(form: WorkbenchForm, kit: Kit): Workbench {
   const waters = { targetC: read('targetC'), hotC: read('hotC'), coldC: read('coldC'), roomC: read('roomC') };
   const jugC = form.jugC === '' ? waters.hotC : read('jugC');
   const tablets = form.ascorbicForm === 'tablets' || form.ascorbicForm === 'effervescent';
-  const tablet: Tablet = tablets ? { activeMg: read('tabletMg'), massG: read('tabletG') } : { activeMg: 1000, massG: 1 };
-  if (tablet.activeMg / 1000 > tablet.massG) problems.push({ path: 'tabletG', message: `A tablet of ${tablet.massG} g cannot hold ${tablet.activeMg} mg: weigh ten of them.` });
+  const tablet: Tablet = tablets
+    ? { activeMg: read('tabletMg'), massG: read('tabletG') }
+    : { activeMg: 1000, massG: 1 };
+  if (tablet.activeMg / 1000 > tablet.massG)
+    problems.push({
+      path: 'tabletG',
+      message: `A tablet of ${tablet.massG} g cannot hold ${tablet.activeMg} mg: weigh ten of them.`,
+    });
   const lines = readLines(form);
   problems.push(...(lines.ok ? tooMuchLiquid(lines.value) : lines.problems));
   const volume = volumeOf(form, read, lines.ok ? lines.value : null);
@@ -139,10 +151,17 @@ function tooMuchLiquid(lines: readonly KeyedLine[]): Problem[] {
 }
 
 /** The volume that a sheet is scaled to. */
-function volumeOf(form: WorkbenchForm, read: (field: NumberField) => number, lines: readonly KeyedLine[] | null): Result<number> {
+function volumeOf(
+  form: WorkbenchForm,
+  read: (field: NumberField) => number,
+  lines: readonly KeyedLine[] | null,
+): Result<number> {
   const checked = (volumeMl: number, path: string): Result<number> => {
     if (volumeMl >= LEAST_ML && volumeMl <= MOST_ML) return success(volumeMl);
-    return failure({ path, message: `That comes to ${Number(volumeMl.toPrecision(3))} ml, and a sheet is made for ${LEAST_ML} to ${MOST_ML} ml.` });
+    return failure({
+      path,
+      message: `That comes to ${Number(volumeMl.toPrecision(3))} ml, and a sheet is made for ${LEAST_ML} to ${MOST_ML} ml.`,
+    });
   };
   switch (form.scaleTo) {
     case 'tank': {
@@ -157,15 +176,28 @@ function volumeOf(form: WorkbenchForm, read: (field: NumberField) => number, lin
       const have = read('scarcestHave');
       if (lines === null || Number.isNaN(have)) return failure();
       const line = lines.find(({ key }) => key === form.scarcestKey);
-      if (line === undefined) return failure({ path: 'scarcestKey', message: 'Choose the ingredient that there is least of.' });
+      if (line === undefined)
+        return failure({ path: 'scarcestKey', message: 'Choose the ingredient that there is least of.' });
       const perL = amountPerL(line.line);
-      if (perL === 0) return failure({ path: 'scarcestKey', message: `There is no ${lineName(line.line)} in this recipe, so it cannot be what is scarce: choose another, or give its amount per litre.` });
+      if (perL === 0)
+        return failure({
+          path: 'scarcestKey',
+          message: `There is no ${lineName(line.line)} in this recipe, so it cannot be what is scarce: choose another, or give its amount per litre.`,
+        });
       return checked((have / perL) * 1000, 'scarcestHave');
     }
   }
 }
 
-function sheetOf(form: WorkbenchForm, lines: readonly KeyedLine[], volumeMl: number, waters: { targetC: number; hotC: number; coldC: number; roomC: number }, jugC: number, tablet: Tablet, kit: Kit): Sheet {
+function sheetOf(
+  form: WorkbenchForm,
+  lines: readonly KeyedLine[],
+  volumeMl: number,
+  waters: { targetC: number; hotC: number; coldC: number; roomC: number },
+  jugC: number,
+  tablet: Tablet,
+  kit: Kit,
+): Sheet {
   const rows = lines.map((line) => rowOf(line, volumeMl, form, tablet, kit));
   const parts = rows.map(({ part }) => part);
   const composition = compositionOf(parts, volumeMl);
@@ -176,7 +208,17 @@ function sheetOf(form: WorkbenchForm, lines: readonly KeyedLine[], volumeMl: num
   const { targetC, roomC } = waters;
   const { thermometerStepC, thermometerLowC, thermometerHighC } = kit;
   return {
-    batch: { recipeName: form.name.trim() || 'Brew without a name', use: form.use, volumeMl, targetC, roomC, parts, water: water.plan, scaleStepG: kit.scaleStepG, cylinderStepMl: kit.cylinderStepMl },
+    batch: {
+      recipeName: form.name.trim() || 'Brew without a name',
+      use: form.use,
+      volumeMl,
+      targetC,
+      roomC,
+      parts,
+      water: water.plan,
+      scaleStepG: kit.scaleStepG,
+      cylinderStepMl: kit.cylinderStepMl,
+    },
     rows: rows.map((row) => ({ ...row, undissolved: lacking.find(({ key }) => key === row.part.key) ?? null })),
     composition,
     solution,
@@ -186,7 +228,11 @@ function sheetOf(form: WorkbenchForm, lines: readonly KeyedLine[], volumeMl: num
     developer: form.use === 'film-developer' ? estimableDeveloper(composition) : null,
     stopped: stoppedOf(form, composition, solution?.ph ?? null),
     water,
-    thermometer: thermometerTrouble(targetC, { stepC: thermometerStepC, lowC: thermometerLowC, highC: thermometerHighC }),
+    thermometer: thermometerTrouble(targetC, {
+      stepC: thermometerStepC,
+      lowC: thermometerLowC,
+      highC: thermometerHighC,
+    }),
     waiting: waitingFor(jugC, targetC, roomC, volumeMl),
   };
 }
@@ -199,11 +245,38 @@ function rowOf({ key, line }: KeyedLine, volumeMl: number, form: WorkbenchForm, 
   const base = { key, actual: null } as const;
   switch (line.kind) {
     case 'concentrate':
-      return measured({ ...base, name: line.name, unit: 'ml', target: amount, makeup: { kind: 'concentrate', familyId: line.familyId } }, null, form, kit);
+      return measured(
+        {
+          ...base,
+          name: line.name,
+          unit: 'ml',
+          target: amount,
+          makeup: { kind: 'concentrate', familyId: line.familyId },
+        },
+        null,
+        form,
+        kit,
+      );
     case 'packet':
-      return measured({ ...base, name: line.name, unit: 'g', target: amount, makeup: { kind: 'packet', familyId: line.familyId, packetG: line.packetG ?? 0, makesMl: line.makesMl } }, null, form, kit);
+      return measured(
+        {
+          ...base,
+          name: line.name,
+          unit: 'g',
+          target: amount,
+          makeup: { kind: 'packet', familyId: line.familyId, packetG: line.packetG ?? 0, makesMl: line.makesMl },
+        },
+        null,
+        form,
+        kit,
+      );
     case 'own':
-      return measured({ ...base, name: line.name, unit: line.unit, target: amount, makeup: { kind: 'own' } }, null, form, kit);
+      return measured(
+        { ...base, name: line.name, unit: line.unit, target: amount, makeup: { kind: 'own' } },
+        null,
+        form,
+        kit,
+      );
     case 'substance':
       return substanceRow(base, line.substanceId, amount, form, tablet, kit);
   }
@@ -211,10 +284,22 @@ function rowOf({ key, line }: KeyedLine, volumeMl: number, form: WorkbenchForm, 
 
 type Base = { key: string; actual: null };
 
-function substanceRow(base: Base, id: SubstanceId, amount: number, form: WorkbenchForm, tablet: Tablet, kit: Kit): WorkedRow {
+function substanceRow(
+  base: Base,
+  id: SubstanceId,
+  amount: number,
+  form: WorkbenchForm,
+  tablet: Tablet,
+  kit: Kit,
+): WorkedRow {
   const weigh = (substanceId: SubstanceId, target: number): WorkedRow => {
     const { name, unit } = substances[substanceId];
-    return measured({ ...base, name, unit, target, makeup: { kind: 'substance', substanceId } }, substanceId, form, kit);
+    return measured(
+      { ...base, name, unit, target, makeup: { kind: 'substance', substanceId } },
+      substanceId,
+      form,
+      kit,
+    );
   };
   if (id === 'soda-anhydrous') {
     if (form.sodaForm === 'oven') return { ...weigh(id, amount), ovenBakingG: bakingSodaForOven(amount) };
@@ -236,11 +321,25 @@ function substanceRow(base: Base, id: SubstanceId, amount: number, form: Workben
     lnSd: count === 0 ? 0 : TABLET_LN_SD,
     makeup: { kind: 'tablets', ...tablet, effervescent },
   };
-  return { part, shown: count, decimals: 1, spoons: null, coarse: null, undissolved: null, ovenBakingG: null, tabletsEatSodaG: effervescent ? sodaEatenByTablets(tabletContents(count, tablet, true)) : null };
+  return {
+    part,
+    shown: count,
+    decimals: 1,
+    spoons: null,
+    coarse: null,
+    undissolved: null,
+    ovenBakingG: null,
+    tabletsEatSodaG: effervescent ? sodaEatenByTablets(tabletContents(count, tablet, true)) : null,
+  };
 }
 
 /** A row that is weighed, spooned or measured by volume. */
-function measured(part: Omit<BrewPart, 'how' | 'lnSd'>, id: SubstanceId | null, form: WorkbenchForm, kit: Kit): WorkedRow {
+function measured(
+  part: Omit<BrewPart, 'how' | 'lnSd'>,
+  id: SubstanceId | null,
+  form: WorkbenchForm,
+  kit: Kit,
+): WorkedRow {
   const { target, unit } = part;
   const step = unit === 'ml' ? kit.cylinderStepMl : kit.scaleStepG;
   const spoons = id === null || unit === 'ml' ? null : inSpoons(id, target, kit.spoons);
@@ -266,7 +365,14 @@ const STOCK_STRENGTHS = [10, 1];
 function wayOut(targetG: number, kit: Kit, id: SubstanceId): WayOut | null {
   const { solubilityGPer100Ml } = substanceOf(id);
   const ways = STOCK_STRENGTHS.map((per100MlG) => ({ per100MlG, takeMl: (targetG / per100MlG) * 100 }));
-  return ways.find(({ per100MlG, takeMl }) => !tooCoarse(per100MlG, kit.scaleStepG) && !tooCoarse(takeMl, kit.cylinderStepMl) && per100MlG <= (solubilityGPer100Ml ?? Infinity)) ?? null;
+  return (
+    ways.find(
+      ({ per100MlG, takeMl }) =>
+        !tooCoarse(per100MlG, kit.scaleStepG) &&
+        !tooCoarse(takeMl, kit.cylinderStepMl) &&
+        per100MlG <= (solubilityGPer100Ml ?? Infinity),
+    ) ?? null
+  );
 }
 
 /** Soda is looked for up to here, g/l, and this finely. */

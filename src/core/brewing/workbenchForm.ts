@@ -6,7 +6,7 @@ import type { Developer } from './composition';
 import { recipeUseIds, type Recipe, type RecipeLine } from './recipe';
 import { organicAgents } from '../chemistry/organicAgents';
 import { developerFamilies } from '../chemistry/developerFamilies';
-import { typed } from '../units/typed';
+import { typed } from '../schema/typed';
 
 /** What lies in the cupboard as soda: one of the look-alikes, or baking soda that went through the oven. */
 export const sodaChoices = [...sodaFormIds, 'oven'] as const;
@@ -87,9 +87,26 @@ export function lineFormOf(line: RecipeLine, key: string): LineForm {
       return { ...emptyLine, key, kind: 'substance', substanceId: line.substanceId, name, unit, perL: line.perL };
     }
     case 'concentrate':
-      return { ...emptyLine, key, kind: 'concentrate', name: line.name, unit: 'ml', familyId: line.familyId ?? '', concentrateParts: line.parts.concentrate, waterParts: line.parts.water };
+      return {
+        ...emptyLine,
+        key,
+        kind: 'concentrate',
+        name: line.name,
+        unit: 'ml',
+        familyId: line.familyId ?? '',
+        concentrateParts: line.parts.concentrate,
+        waterParts: line.parts.water,
+      };
     case 'packet':
-      return { ...emptyLine, key, kind: 'packet', name: line.name, familyId: line.familyId ?? '', packetG: line.packetG ?? '', makesMl: line.makesMl };
+      return {
+        ...emptyLine,
+        key,
+        kind: 'packet',
+        name: line.name,
+        familyId: line.familyId ?? '',
+        packetG: line.packetG ?? '',
+        makesMl: line.makesMl,
+      };
     case 'own':
       return { ...emptyLine, key, kind: 'own', name: line.name, unit: line.unit, perL: line.perL };
   }
@@ -105,7 +122,10 @@ export function lineForName(name: string, key: string): LineForm {
   const substanceId = substanceByName(name);
   if (substanceId === null) return { ...emptyLine, key, kind: 'own', name: name.trim() };
   const { agentId } = substanceOf(substanceId);
-  return { ...lineFormOf({ kind: 'substance', substanceId, perL: 0 }, key), perL: agentId === null ? '' : organicAgents[agentId].usualPerL };
+  return {
+    ...lineFormOf({ kind: 'substance', substanceId, perL: 0 }, key),
+    perL: agentId === null ? '' : organicAgents[agentId].usualPerL,
+  };
 }
 
 /** What a name can stand for that is no substance. */
@@ -119,8 +139,20 @@ export type OtherKind = 'own' | 'concentrate' | 'packet';
  * @param familyId class of developer that the estimator follows; empty for any other bath
  */
 export function lineOfKind(name: string, kind: OtherKind, key: string, familyId = ''): LineForm {
-  const parts = familyId in developerFamilies ? developerFamilies[familyId as keyof typeof developerFamilies].referenceParts : { concentrate: 1, water: 9 };
-  return { ...emptyLine, key, kind, name: name.trim(), unit: kind === 'concentrate' ? 'ml' : 'g', familyId, concentrateParts: parts.concentrate, waterParts: parts.water };
+  const parts =
+    familyId in developerFamilies
+      ? developerFamilies[familyId as keyof typeof developerFamilies].referenceParts
+      : { concentrate: 1, water: 9 };
+  return {
+    ...emptyLine,
+    key,
+    kind,
+    name: name.trim(),
+    unit: kind === 'concentrate' ? 'ml' : 'g',
+    familyId,
+    concentrateParts: parts.concentrate,
+    waterParts: parts.water,
+  };
 }
 
 /** A key for one more line, which no other has. */
@@ -184,13 +216,29 @@ export function initialWorkbench(recipe: Recipe, sheetFor: SheetFor | null): Wor
  * @param recipe the recipe as it is now
  * @param sheetFor the roll that the address names; null for none
  */
-export function reopenedWorkbench(before: WorkbenchForm | null, recipe: Recipe, sheetFor: SheetFor | null): WorkbenchForm {
+export function reopenedWorkbench(
+  before: WorkbenchForm | null,
+  recipe: Recipe,
+  sheetFor: SheetFor | null,
+): WorkbenchForm {
   const fresh = initialWorkbench(recipe, sheetFor);
   if (before === null) return fresh;
   const { name, use, note, lines, scarcestKey, from, openedFor, rollId, coverMl, bottleMl, scaleTo, targetC } = fresh;
   const tank = sheetFor === null || (openedFor === before.openedFor && from === before.from) ? {} : { rollId, coverMl };
   // A recipe that has changed since brings its own lines; the kitchen around it stays as typed.
-  if (before.from !== from) return { ...before, name, use, note, lines, scarcestKey, from, openedFor, ...tank, ...(sheetFor === null ? {} : { bottleMl, scaleTo, targetC }) };
+  if (before.from !== from)
+    return {
+      ...before,
+      name,
+      use,
+      note,
+      lines,
+      scarcestKey,
+      from,
+      openedFor,
+      ...tank,
+      ...(sheetFor === null ? {} : { bottleMl, scaleTo, targetC }),
+    };
   return { ...before, openedFor, ...tank };
 }
 
@@ -206,23 +254,50 @@ export function fingerprint(recipe: Recipe): string {
  * @param bromideGPerL potassium bromide, g/l
  */
 export function recipeOfDeveloper(name: string, developer: Developer, bromideGPerL: number): Recipe {
-  const bromide: RecipeLine[] = bromideGPerL > 0 ? [{ kind: 'substance', substanceId: 'bromide', perL: bromideGPerL }] : [];
-  return { name: name.slice(0, 120), use: 'film-developer', note: '', lines: [...developerLines(developer), ...bromide] };
+  const bromide: RecipeLine[] =
+    bromideGPerL > 0 ? [{ kind: 'substance', substanceId: 'bromide', perL: bromideGPerL }] : [];
+  return {
+    name: name.slice(0, 120),
+    use: 'film-developer',
+    note: '',
+    lines: [...developerLines(developer), ...bromide],
+  };
 }
 
 function developerLines(developer: Developer): RecipeLine[] {
   switch (developer.kind) {
     case 'concentrate':
-      return [{ kind: 'concentrate', name: developerFamilies[developer.familyId].name, familyId: developer.familyId, parts: developer.parts }];
+      return [
+        {
+          kind: 'concentrate',
+          name: developerFamilies[developer.familyId].name,
+          familyId: developer.familyId,
+          parts: developer.parts,
+        },
+      ];
     case 'one-bath':
-      return ['First part of the kit', 'Second part of the kit'].map((name) => ({ kind: 'packet', name, familyId: 'one-bath', packetG: null, makesMl: 1000 }));
+      return ['First part of the kit', 'Second part of the kit'].map((name) => ({
+        kind: 'packet',
+        name,
+        familyId: 'one-bath',
+        packetG: null,
+        makesMl: 1000,
+      }));
     case 'improvised': {
       const { agents, sodaGPerL, ascorbicGPerL, others } = developer;
       const main: RecipeLine[] = [
         { kind: 'substance', substanceId: 'soda-anhydrous', perL: sodaGPerL },
         { kind: 'substance', substanceId: 'ascorbic-acid', perL: ascorbicGPerL },
-        ...agents.map(({ agentId, amountPerL }): RecipeLine => ({ kind: 'substance', substanceId: agentId, perL: amountPerL })),
-        ...others.map(({ substanceId, amountPerL }): RecipeLine => ({ kind: 'substance', substanceId, perL: amountPerL })),
+        ...agents.map(({ agentId, amountPerL }): RecipeLine => ({
+          kind: 'substance',
+          substanceId: agentId,
+          perL: amountPerL,
+        })),
+        ...others.map(({ substanceId, amountPerL }): RecipeLine => ({
+          kind: 'substance',
+          substanceId,
+          perL: amountPerL,
+        })),
       ];
       return main.filter((line) => line.kind !== 'substance' || line.perL > 0);
     }

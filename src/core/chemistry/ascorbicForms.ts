@@ -62,7 +62,10 @@ export function tabletContents(count: number, tablet: Tablet, effervescent: bool
  * @param contents what the tablets brought
  * @returns moles of carbonate that stay, and moles of sodium, which stay whole. Source: stoichiometry; that all the gas leaves is our choice.
  */
-export function afterFizz({ ascorbicG, citricG, bicarbonateG }: TabletContents): { carbonateMol: number; sodiumMol: number } {
+export function afterFizz({ ascorbicG, citricG, bicarbonateG }: TabletContents): {
+  carbonateMol: number;
+  sodiumMol: number;
+} {
   const sodiumMol = molesIn('baking-soda', bicarbonateG);
   const protonsMol = 3 * molesIn('citric-acid', citricG) + molesIn('ascorbic-acid', ascorbicG);
   return { carbonateMol: Math.max(0, sodiumMol - protonsMol), sodiumMol };

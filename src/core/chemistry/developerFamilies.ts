@@ -29,7 +29,15 @@ function developer(
   leastConcentrateMl: number | null = null,
   alkaline = false,
 ): DeveloperFamily {
-  return { name, referenceParts: { concentrate, water }, timeFactor, dilutionExponent, q10, leastConcentrateMl, alkaline };
+  return {
+    name,
+    referenceParts: { concentrate, water },
+    timeFactor,
+    dilutionExponent,
+    q10,
+    leastConcentrateMl,
+    alkaline,
+  };
 }
 
 /**

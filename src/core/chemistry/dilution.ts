@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result';
+import { failure, success, type Result } from '../schema/result';
 
 /** A dilution in parts: 1+9 is one part of concentrate and nine of water. */
 export interface Parts {
@@ -25,7 +25,10 @@ export function concentrateFraction(parts: Parts): number {
  */
 export function dilute(parts: Parts, totalMl: number): Result<{ concentrateMl: number; waterMl: number }> {
   if (!(parts.concentrate > 0) || !(parts.water >= 0)) {
-    return failure({ path: 'concentrateParts', message: 'A dilution needs more than 0 parts of concentrate and 0 or more parts of water.' });
+    return failure({
+      path: 'concentrateParts',
+      message: 'A dilution needs more than 0 parts of concentrate and 0 or more parts of water.',
+    });
   }
   if (!(totalMl > 0)) return failure({ path: 'totalMl', message: 'The total volume must be more than 0 ml.' });
   const concentrateMl = concentrateFraction(parts) * totalMl;

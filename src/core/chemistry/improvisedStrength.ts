@@ -42,7 +42,8 @@ export function improvisedRate(
     ascorbicGPerL: REFERENCE_COFFEE_BREW.ascorbicGPerL,
   };
   const phenolic = phenolicAgent(strength) / phenolicAgent(reference);
-  const ascorbic = (strength.ascorbicGPerL + ASCORBIC_FLOOR_G_PER_L) / (reference.ascorbicGPerL + ASCORBIC_FLOOR_G_PER_L);
+  const ascorbic =
+    (strength.ascorbicGPerL + ASCORBIC_FLOOR_G_PER_L) / (reference.ascorbicGPerL + ASCORBIC_FLOOR_G_PER_L);
   return phenolic ** agentExponent * ascorbic ** ascorbicExponent;
 }
 

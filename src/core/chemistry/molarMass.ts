@@ -33,7 +33,10 @@ function massOfPart(part: string, formula: string): number {
   let mass = 0;
   let read = 0;
   for (const [text, group, groupCount, element, count] of part.matchAll(token)) {
-    mass += group === undefined ? atomicMass(element ?? '', formula) * Number(count || 1) : massOfPart(group, formula) * Number(groupCount || 1);
+    mass +=
+      group === undefined
+        ? atomicMass(element ?? '', formula) * Number(count || 1)
+        : massOfPart(group, formula) * Number(groupCount || 1);
     read += text.length;
   }
   if (read === 0 || read !== part.length) throw new RangeError(`“${formula}” does not read as a formula.`);

@@ -9,7 +9,9 @@ const parts = (text: string): string => {
 };
 const other = (text: string): string | null => {
   const read = readDilution(text, usual);
-  return read.ok && read.value.other !== null ? `${read.value.other.parts.concentrate}+${read.value.other.parts.water}` : null;
+  return read.ok && read.value.other !== null
+    ? `${read.value.other.parts.concentrate}+${read.value.other.parts.water}`
+    : null;
 };
 
 describe('dilutions as people write them', () => {

@@ -10,10 +10,26 @@ export interface SodaForm {
 
 /** The look-alikes. Source for telling them: common practice, no source; densities of a spoon differ too little to help. */
 export const sodaForms = {
-  anhydrous: { name: 'Washing soda, anhydrous', substanceId: 'soda-anhydrous', tell: 'A fine dry powder, also called soda ash. A spoonful grows warm in a little water and cakes.' },
-  monohydrate: { name: 'Washing soda, monohydrate', substanceId: 'soda-monohydrate', tell: 'A free-flowing powder; the label names one water. It does not cake when it gets damp.' },
-  crystals: { name: 'Soda crystals', substanceId: 'soda-crystals', tell: 'Clear lumps like coarse salt that turn white and floury in dry air. They melt in their own water when warmed and cool a glass of water.' },
-  baking: { name: 'Baking soda', substanceId: 'baking-soda', tell: 'From the baking shelf; tastes mild, where washing soda feels slippery and burns. It fizzes with vinegar as the others do, so that proves nothing.' },
+  anhydrous: {
+    name: 'Washing soda, anhydrous',
+    substanceId: 'soda-anhydrous',
+    tell: 'A fine dry powder, also called soda ash. A spoonful grows warm in a little water and cakes.',
+  },
+  monohydrate: {
+    name: 'Washing soda, monohydrate',
+    substanceId: 'soda-monohydrate',
+    tell: 'A free-flowing powder; the label names one water. It does not cake when it gets damp.',
+  },
+  crystals: {
+    name: 'Soda crystals',
+    substanceId: 'soda-crystals',
+    tell: 'Clear lumps like coarse salt that turn white and floury in dry air. They melt in their own water when warmed and cool a glass of water.',
+  },
+  baking: {
+    name: 'Baking soda',
+    substanceId: 'baking-soda',
+    tell: 'From the baking shelf; tastes mild, where washing soda feels slippery and burns. It fizzes with vinegar as the others do, so that proves nothing.',
+  },
 } as const satisfies Record<string, SodaForm>;
 
 export type SodaFormId = keyof typeof sodaForms;
@@ -56,4 +72,5 @@ export function bakingSodaForOven(sodaG: number): number {
 }
 
 /** How to heat it. Source: common practice, no source; decomposition sets in above about 80 °C and is quick at 200 °C. */
-export const OVEN_RECIPE = 'Spread it thin on a tray and give it 200 °C for an hour, stirring once. Weigh it: it is done when it weighs 0.63 of what went in and no longer loses weight. Let it cool, and close the jar.';
+export const OVEN_RECIPE =
+  'Spread it thin on a tray and give it 200 °C for an hour, stirring once. Weigh it: it is done when it weighs 0.63 of what went in and no longer loses weight. Let it cool, and close the jar.';

@@ -74,14 +74,24 @@ describe('enthalpies of solution', () => {
     ['ammonium-chloride', -132.51 - 167.159 + 314.43, 0.2],
     ['bromide', -252.38 - 121.55 + 393.8, 0.2],
     ['salt', sodium - 167.159 + 411.15, 0.2],
-  ])('%s', (id, expected, within) => expect(Math.abs((substanceOf(id).heatKJPerMol ?? 0) - expected)).toBeLessThan(within));
+  ])('%s', (id, expected, within) =>
+    expect(Math.abs((substanceOf(id).heatKJPerMol ?? 0) - expected)).toBeLessThan(within),
+  );
 
   test('54 g of soda free 13.6 kJ; 200 g of thiosulfate take 38.2 kJ (worked by hand)', () => {
-    expect(dissolvingHeat([{ substanceId: 'soda-anhydrous', amount: 54 }]).heatJ).toBeCloseTo((54 / 105.988) * 26700, 0);
+    expect(dissolvingHeat([{ substanceId: 'soda-anhydrous', amount: 54 }]).heatJ).toBeCloseTo(
+      (54 / 105.988) * 26700,
+      0,
+    );
     expect(dissolvingHeat([{ substanceId: 'thiosulfate', amount: 200 }]).heatJ / 1000).toBeCloseTo(-38.2, 1);
   });
   test('what has no tabulated heat is named, coffee is not', () => {
-    expect(dissolvingHeat([{ substanceId: 'citric-acid', amount: 15 }, { substanceId: 'instant-coffee', amount: 40 }]).unknown).toEqual(['citric-acid']);
+    expect(
+      dissolvingHeat([
+        { substanceId: 'citric-acid', amount: 15 },
+        { substanceId: 'instant-coffee', amount: 40 },
+      ]).unknown,
+    ).toEqual(['citric-acid']);
   });
 });
 
@@ -106,14 +116,18 @@ describe('level spoons', () => {
   });
   test('what spoons say they hold is what they hold, within an eighth of a teaspoon of the wish', () => {
     fc.assert(
-      fc.property(fc.constantFrom<SubstanceId>('soda-anhydrous', 'ascorbic-acid', 'bromide', 'instant-coffee'), fc.double({ min: 0, max: 200, noNaN: true }), (id, massG) => {
-        const spoons = inSpoons(id, massG, 'metric');
-        if (spoons === null) throw new Error('no spoon');
-        expect(spoonsToG(id, spoons, 'metric')).toBeCloseTo(spoons.massG, 9);
-        const perTeaspoon = spoonsToG(id, { tablespoons: 0, teaspoons: 1 }, 'metric') ?? 0;
-        expect(Math.abs(spoons.massG - massG)).toBeLessThanOrEqual(perTeaspoon / 8 + 1e-6);
-        expect(spoons.teaspoons).toBeLessThan(3);
-      }),
+      fc.property(
+        fc.constantFrom<SubstanceId>('soda-anhydrous', 'ascorbic-acid', 'bromide', 'instant-coffee'),
+        fc.double({ min: 0, max: 200, noNaN: true }),
+        (id, massG) => {
+          const spoons = inSpoons(id, massG, 'metric');
+          if (spoons === null) throw new Error('no spoon');
+          expect(spoonsToG(id, spoons, 'metric')).toBeCloseTo(spoons.massG, 9);
+          const perTeaspoon = spoonsToG(id, { tablespoons: 0, teaspoons: 1 }, 'metric') ?? 0;
+          expect(Math.abs(spoons.massG - massG)).toBeLessThanOrEqual(perTeaspoon / 8 + 1e-6);
+          expect(spoons.teaspoons).toBeLessThan(3);
+        },
+      ),
     );
   });
   test('nobody spoons a concentrate or lye', () => expect(inSpoons('hydroxide', 3, 'us')).toBeNull());
@@ -138,10 +152,29 @@ describe('tablets', () => {
     expect(sodaEatenByTablets({ ...contents, bicarbonateG: 0 })).toBeCloseTo(0.3 * 105.988, 3);
   });
   test('effervescent tablets leave less alkali than powder, and never more sodium than they brought', () => {
-    const powder = phOf(compositionOf(sampleParts([['soda-anhydrous', 27], ['ascorbic-acid', 8], ['instant-coffee', 20]]), 500));
-    const [soda, , coffee] = sampleParts([['soda-anhydrous', 27], ['ascorbic-acid', 8], ['instant-coffee', 20]]);
+    const powder = phOf(
+      compositionOf(
+        sampleParts([
+          ['soda-anhydrous', 27],
+          ['ascorbic-acid', 8],
+          ['instant-coffee', 20],
+        ]),
+        500,
+      ),
+    );
+    const [soda, , coffee] = sampleParts([
+      ['soda-anhydrous', 27],
+      ['ascorbic-acid', 8],
+      ['instant-coffee', 20],
+    ]);
     if (soda === undefined || coffee === undefined) throw new Error('lost');
-    const fizzing = { ...coffee, key: 'tablets', unit: 'tablets' as const, target: 8, makeup: { kind: 'tablets' as const, ...tablet, effervescent: true } };
+    const fizzing = {
+      ...coffee,
+      key: 'tablets',
+      unit: 'tablets' as const,
+      target: 8,
+      makeup: { kind: 'tablets' as const, ...tablet, effervescent: true },
+    };
     const tablets = compositionOf([soda, fizzing, coffee], 500);
     expect(tablets.ascorbicGPerL).toBeCloseTo(16, 9);
     expect(phOf(tablets)?.ph ?? 99).toBeLessThan(powder?.ph ?? 0);
@@ -151,7 +184,16 @@ describe('tablets', () => {
 describe('titration of ascorbic acid with soda, worked by hand: each mole of soda takes up one proton of the acid', () => {
   // Ascorbic acid 0.05 mol/l, whose first proton is gone once there is as much soda; what is left is a carbonate buffer.
   const ascorbicG = 0.05 * 176.124;
-  const at = (moles: number) => phOf(compositionOf(sampleParts([['ascorbic-acid', ascorbicG], ['soda-anhydrous', moles * 105.988]]), 1000)) ?? { ph: 0, ionicStrength: 0 };
+  const at = (moles: number) =>
+    phOf(
+      compositionOf(
+        sampleParts([
+          ['ascorbic-acid', ascorbicG],
+          ['soda-anhydrous', moles * 105.988],
+        ]),
+        1000,
+      ),
+    ) ?? { ph: 0, ionicStrength: 0 };
   const [, pK2 = 0] = acidSystems.carbonic.pKas;
   test('a quarter of a mole a mole, half neutralised: at the acid’s own pKa', () => {
     const { ph, ionicStrength } = at(0.0125);
@@ -170,7 +212,10 @@ describe('titration of ascorbic acid with soda, worked by hand: each mole of sod
 describe('pH standards through the recipe’s own way (NIST/IUPAC, 25 °C; see ph.reference.test.ts)', () => {
   const kgPerL = 0.99705;
   test('0.025 m baking soda and washing soda: 10.012', () => {
-    const parts = sampleParts([['baking-soda', 0.025 * kgPerL * 84.007], ['soda-anhydrous', 0.025 * kgPerL * 105.988]]);
+    const parts = sampleParts([
+      ['baking-soda', 0.025 * kgPerL * 84.007],
+      ['soda-anhydrous', 0.025 * kgPerL * 105.988],
+    ]);
     expect(Math.abs((phOf(compositionOf(parts, 1000))?.ph ?? 0) - 10.012)).toBeLessThan(0.03);
   });
   test('0.01 m borax: 9.180', () => {

@@ -92,12 +92,23 @@ function substance(name: string, { spoonG, ...row }: Row): Substance {
 }
 
 /** An organic agent of the kitchen: its name and unit come from the table of agents. */
-function agent(agentId: OrganicAgentId, row: Pick<Row, 'alsoCalled' | 'order' | 'goingIn' | 'traits'> & { teaspoon?: Substance['teaspoon'] }): Substance {
+function agent(
+  agentId: OrganicAgentId,
+  row: Pick<Row, 'alsoCalled' | 'order' | 'goingIn' | 'traits'> & { teaspoon?: Substance['teaspoon'] },
+): Substance {
   const { teaspoon = null, ...rest } = row;
-  return { ...substance(organicAgents[agentId].name, { ...rest, unit: organicAgents[agentId].unit }), agentId, teaspoon };
+  return {
+    ...substance(organicAgents[agentId].name, { ...rest, unit: organicAgents[agentId].unit }),
+    agentId,
+    teaspoon,
+  };
 }
 
-const carbonateOf = (moles: number): Dissolved => ({ acids: { carbonic: moles }, strongCharge: 2 * moles, strongIons: 2 * moles });
+const carbonateOf = (moles: number): Dissolved => ({
+  acids: { carbonic: moles },
+  strongCharge: 2 * moles,
+  strongIons: 2 * moles,
+});
 
 /**
  * Everything that Aetas knows by name. Heats of solution: CRC Handbook, from memory where the science text marks them so.
@@ -266,13 +277,48 @@ export const substances = {
     order: 50,
     goingIn: 'Stir until no grain is left on the bottom.',
   }),
-  'ground-coffee': agent('ground-coffee', { alsoCalled: ['filter coffee'], traits: ['kitchen', 'infusion'], order: 10, goingIn: 'Brew it hot in a part of the water for 10 minutes, strain it, and let it cool.' }),
-  'black-tea': agent('black-tea', { alsoCalled: ['tea'], traits: ['kitchen', 'infusion'], order: 10, goingIn: 'Steep the leaf in hot water for 15 minutes, strain it, and let it cool.' }),
-  'green-tea': agent('green-tea', { alsoCalled: [], traits: ['kitchen', 'infusion'], order: 10, goingIn: 'Steep the leaf in hot water for 15 minutes, strain it, and let it cool.' }),
-  'red-wine': agent('red-wine', { alsoCalled: ['wine'], traits: ['kitchen', 'acid', 'sealed'], order: 12, goingIn: 'It takes the place of water.' }),
-  'dark-beer': agent('dark-beer', { alsoCalled: ['beer', 'stout'], traits: ['kitchen', 'sealed'], order: 12, goingIn: 'Stir it flat first, in a jug of twice its volume: it foams over when soda goes in.' }),
-  herb: agent('herb', { alsoCalled: ['rosemary', 'mint', 'thyme', 'nettle'], traits: ['kitchen', 'infusion'], order: 10, goingIn: 'Steep it under a lid in hot water for 30 minutes, strain it, and let it cool.' }),
-  wood: agent('wood', { alsoCalled: ['bark'], traits: ['kitchen', 'infusion'], order: 10, goingIn: 'Simmer the chips in water for an hour, strain them, and let it cool.' }),
+  'ground-coffee': agent('ground-coffee', {
+    alsoCalled: ['filter coffee'],
+    traits: ['kitchen', 'infusion'],
+    order: 10,
+    goingIn: 'Brew it hot in a part of the water for 10 minutes, strain it, and let it cool.',
+  }),
+  'black-tea': agent('black-tea', {
+    alsoCalled: ['tea'],
+    traits: ['kitchen', 'infusion'],
+    order: 10,
+    goingIn: 'Steep the leaf in hot water for 15 minutes, strain it, and let it cool.',
+  }),
+  'green-tea': agent('green-tea', {
+    alsoCalled: [],
+    traits: ['kitchen', 'infusion'],
+    order: 10,
+    goingIn: 'Steep the leaf in hot water for 15 minutes, strain it, and let it cool.',
+  }),
+  'red-wine': agent('red-wine', {
+    alsoCalled: ['wine'],
+    traits: ['kitchen', 'acid', 'sealed'],
+    order: 12,
+    goingIn: 'It takes the place of water.',
+  }),
+  'dark-beer': agent('dark-beer', {
+    alsoCalled: ['beer', 'stout'],
+    traits: ['kitchen', 'sealed'],
+    order: 12,
+    goingIn: 'Stir it flat first, in a jug of twice its volume: it foams over when soda goes in.',
+  }),
+  herb: agent('herb', {
+    alsoCalled: ['rosemary', 'mint', 'thyme', 'nettle'],
+    traits: ['kitchen', 'infusion'],
+    order: 10,
+    goingIn: 'Steep it under a lid in hot water for 30 minutes, strain it, and let it cool.',
+  }),
+  wood: agent('wood', {
+    alsoCalled: ['bark'],
+    traits: ['kitchen', 'infusion'],
+    order: 10,
+    goingIn: 'Simmer the chips in water for an hour, strain them, and let it cool.',
+  }),
   salt: substance('Table salt, without iodine', {
     alsoCalled: ['salt', 'sodium chloride'],
     formula: 'NaCl',
@@ -293,14 +339,23 @@ export const substances = {
     order: 70,
     goingIn: 'Clear vinegar only.',
   }),
-  'wetting-agent': substance('Wetting agent', { alsoCalled: ['rinse aid'], unit: 'ml', order: 90, goingIn: 'Stir slowly: foam dries as spots.' }),
+  'wetting-agent': substance('Wetting agent', {
+    alsoCalled: ['rinse aid'],
+    unit: 'ml',
+    order: 90,
+    goingIn: 'Stir slowly: foam dries as spots.',
+  }),
 } as const satisfies Record<string, Substance>;
 
 export type SubstanceId = keyof typeof substances;
 export const substanceIds = Object.keys(substances) as [SubstanceId, ...SubstanceId[]];
 
 /** Short names where the first words of the long one would mislead. */
-const shortNames: Partial<Record<SubstanceId, string>> = { herb: 'herb', wood: 'wood or bark', 'soda-monohydrate': 'washing soda, monohydrate' };
+const shortNames: Partial<Record<SubstanceId, string>> = {
+  herb: 'herb',
+  wood: 'wood or bark',
+  'soda-monohydrate': 'washing soda, monohydrate',
+};
 
 /**
  * A substance within a sentence: its name up to the comma, in small letters.
@@ -335,5 +390,10 @@ export function molesIn(id: SubstanceId, amount: number): number {
  */
 export function substanceByName(name: string): SubstanceId | null {
   const plain = name.trim().toLowerCase();
-  return substanceIds.find((id) => substances[id].name.toLowerCase() === plain || (substances[id].alsoCalled as readonly string[]).includes(plain)) ?? null;
+  return (
+    substanceIds.find(
+      (id) =>
+        substances[id].name.toLowerCase() === plain || (substances[id].alsoCalled as readonly string[]).includes(plain),
+    ) ?? null
+  );
 }

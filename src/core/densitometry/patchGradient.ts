@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result';
+import { failure, success, type Result } from '../schema/result';
 import { LOG_EXPOSURE_PER_STOP } from '../units/stops';
 
 /** Stops between the darkest and the lightest tone of an ordinary scene that still show detail. Source: common practice, no source. */
@@ -14,9 +14,14 @@ export const SCENE_STOPS = 7;
  * @example patchGradient(0.4, 1.6, 7) // 0.569
  */
 export function patchGradient(shadowD: number, highlightD: number, stopsBetween: number): Result<number> {
-  if (!(stopsBetween > 0)) return failure({ path: 'stopsBetween', message: 'Stops between the two tones: give a number above 0.' });
+  if (!(stopsBetween > 0))
+    return failure({ path: 'stopsBetween', message: 'Stops between the two tones: give a number above 0.' });
   if (highlightD < shadowD) {
-    return failure({ path: 'highlightD', message: 'The denser tone is thinner than the thin one: on a negative, bright parts of the scene are dense. Exchange the two.' });
+    return failure({
+      path: 'highlightD',
+      message:
+        'The denser tone is thinner than the thin one: on a negative, bright parts of the scene are dense. Exchange the two.',
+    });
   }
   return success((highlightD - shadowD) / (stopsBetween * LOG_EXPOSURE_PER_STOP));
 }

@@ -82,8 +82,20 @@ test('noise is even between 0 and 1, and normal with unit width', () => {
 });
 
 describe('what an instrument can show', () => {
-  test.each([[13.37, 0.5, 13.5], [0.04, 0.1, 0], [27.04, 0.1, 27], [1234, 50, 1250]])('%d on steps of %d is %d', (value, step, shown) => expect(toStep(value, step)).toBe(shown));
-  test.each([[1, 0], [0.5, 1], [0.1, 1], [0.05, 2], [5, 0], [0.001, 3]])('a step of %d needs %d digits', (step, digits) => expect(decimalsOf(step)).toBe(digits));
+  test.each([
+    [13.37, 0.5, 13.5],
+    [0.04, 0.1, 0],
+    [27.04, 0.1, 27],
+    [1234, 50, 1250],
+  ])('%d on steps of %d is %d', (value, step, shown) => expect(toStep(value, step)).toBe(shown));
+  test.each([
+    [1, 0],
+    [0.5, 1],
+    [0.1, 1],
+    [0.05, 2],
+    [5, 0],
+    [0.001, 3],
+  ])('a step of %d needs %d digits', (step, digits) => expect(decimalsOf(step)).toBe(digits));
   test('an amount is rounded to the step, unless that would make another recipe of it', () => {
     expect(asShown(16.2, 1)).toEqual({ shown: 16, decimals: 0 });
     expect(asShown(7.84, 5)).toEqual({ shown: 7.84, decimals: 1 });
@@ -101,6 +113,8 @@ describe('what an instrument can show', () => {
   });
   test('the kit has ranges with sentences', () => {
     expect(kitSchema.safeParse(ordinaryKit).success).toBe(true);
-    expect(kitSchema.safeParse({ ...ordinaryKit, scaleStepG: 0 }).error?.issues[0]?.message).toMatch(/Step of the scale: give a number from 0.001/);
+    expect(kitSchema.safeParse({ ...ordinaryKit, scaleStepG: 0 }).error?.issues[0]?.message).toMatch(
+      /Step of the scale: give a number from 0.001/,
+    );
   });
 });

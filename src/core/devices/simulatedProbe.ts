@@ -38,7 +38,10 @@ export class SimulatedProbe implements Probe {
   /** True temperature of the jug, °C. Source: Newton's law of cooling. */
   jugAt(nowMs: number): number {
     const { startC, roomC, volumeMl, filledMs } = this.jug;
-    return driftTemperature({ startC, ambientC: roomC, timeConstantMin: tankTimeConstant(volumeMl) }, Math.max(0, nowMs - filledMs) / 60_000);
+    return driftTemperature(
+      { startC, ambientC: roomC, timeConstantMin: tankTimeConstant(volumeMl) },
+      Math.max(0, nowMs - filledMs) / 60_000,
+    );
   }
 
   read(nowMs: number): Reading {
@@ -46,6 +49,10 @@ export class SimulatedProbe implements Probe {
     const lag = Math.exp(-Math.max(0, nowMs - this.dippedMs) / LAG_MS);
     const tipC = trueC + (this.jug.roomC - trueC) * lag;
     const noiseC = seededNormal(this.seed, Math.floor(nowMs / NOISE_TICK_MS)) * NOISE_C;
-    return { value: toStep(tipC + noiseC, this.step), stable: Math.abs(tipC - trueC) < Math.max(this.step, 0.1) / 2, atMs: nowMs };
+    return {
+      value: toStep(tipC + noiseC, this.step),
+      stable: Math.abs(tipC - trueC) < Math.max(this.step, 0.1) / 2,
+      atMs: nowMs,
+    };
   }
 }

@@ -33,7 +33,11 @@ export function ageFilm(conditions: Conditions, deviations: Deviations): AgedFil
   const ageLossStops = speedLoss(film.speedLossStopsPerYear * faster * Math.exp(deviations.lnSpeedLossRate), age);
   return {
     freshMaximumGradient,
-    maximumGradient: gradientAfterAge(freshMaximumGradient, film.gradientLossPerYear * faster * Math.exp(deviations.lnGradientLossRate), age),
+    maximumGradient: gradientAfterAge(
+      freshMaximumGradient,
+      film.gradientLossPerYear * faster * Math.exp(deviations.lnGradientLossRate),
+      age,
+    ),
     fogAtFreshTimeD: ageFog(fogRate, age, film.maximumDensityD, conditions.radiationD) * fogFactor,
     emulsionLossStops: ageLossStops + speedLossStops,
     imageLossStops: ageLossStops + latentImageLoss(conditions.latentRoomYears),

@@ -9,7 +9,14 @@ import { ageRoll } from '../films/rollDating';
 import { stockFamilies } from '../films/stockFamilies';
 import type { StockFamily } from '../films/stockFamilySchema';
 import { xrayFog } from '../films/xrayFog';
-import { ONE_BATH_COMPLETION, ONE_BATH_MIN_PER_FILM_AND_LITRE, ONE_BATH_Q10, ONE_BATH_TIMES, ONE_BATH_TIME_LN_SD, oneBathTime } from '../kinetics/oneBath';
+import {
+  ONE_BATH_COMPLETION,
+  ONE_BATH_MIN_PER_FILM_AND_LITRE,
+  ONE_BATH_Q10,
+  ONE_BATH_TIMES,
+  ONE_BATH_TIME_LN_SD,
+  oneBathTime,
+} from '../kinetics/oneBath';
 import { BASE_GRADIENT, targetGradient } from '../kinetics/targets';
 import { agitationSchools } from '../schedule/agitationSchools';
 import { tankTimeConstant, type Drift } from '../thermal/drift';
@@ -91,12 +98,17 @@ export function resolveConditions(setting: SituationInput): Conditions {
     drift:
       setting.ambientC === undefined
         ? null
-        : { startC: setting.temperatureC, ambientC: setting.ambientC, timeConstantMin: tankTimeConstant(setting.wear.volumeMl) },
+        : {
+            startC: setting.temperatureC,
+            ambientC: setting.ambientC,
+            timeConstantMin: tankTimeConstant(setting.wear.volumeMl),
+          },
     agitation: { rateFactor: developer.kind === 'one-bath' ? 1 : school.rateFactor, lnSd: school.rateLnSd },
     ageRoomYears: ageing.roomYears,
     ageLnSd: ageing.lnSd,
     latentRoomYears: effectiveAge(setting.age.sinceExposure),
-    radiationD: radiationFog(setting.film.iso, ageing.calendarYears) + xrayFog(setting.film.iso, setting.age.xrayPasses),
+    radiationD:
+      radiationFog(setting.film.iso, ageing.calendarYears) + xrayFog(setting.film.iso, setting.age.xrayPasses),
   };
 }
 
@@ -122,10 +134,21 @@ function resolveAge(age: SituationInput['age']): { roomYears: number; lnSd: numb
   };
 }
 
-type DeveloperConditions = Pick<Conditions, 'baseTimeMin' | 'lnSd' | 'baseTemperatureC' | 'dilution' | 'strength' | 'oneBath' | 'q10'>;
+type DeveloperConditions = Pick<
+  Conditions,
+  'baseTimeMin' | 'lnSd' | 'baseTemperatureC' | 'dilution' | 'strength' | 'oneBath' | 'q10'
+>;
 
-function developerConditions({ developer, temperatureC, wear, mixingLnSd }: SituationInput, film: StockFamily): DeveloperConditions {
-  const spreads = { stock: STOCK_LN_SD, developer: DEVELOPER_LN_SD, pair: PAIR_LN_SD, mixing: mixingLnSd ?? MIXING_LN_SD[developer.kind] };
+function developerConditions(
+  { developer, temperatureC, wear, mixingLnSd }: SituationInput,
+  film: StockFamily,
+): DeveloperConditions {
+  const spreads = {
+    stock: STOCK_LN_SD,
+    developer: DEVELOPER_LN_SD,
+    pair: PAIR_LN_SD,
+    mixing: mixingLnSd ?? MIXING_LN_SD[developer.kind],
+  };
   const none = { dilution: null, strength: null, oneBath: null };
   switch (developer.kind) {
     case 'concentrate': {
@@ -140,7 +163,9 @@ function developerConditions({ developer, temperatureC, wear, mixingLnSd }: Situ
       };
     }
     case 'improvised': {
-      const onlyCoffee = developer.agents.every((agent) => agent.agentId === 'instant-coffee' || agent.amountPerL === 0);
+      const onlyCoffee = developer.agents.every(
+        (agent) => agent.agentId === 'instant-coffee' || agent.amountPerL === 0,
+      );
       return {
         ...none,
         baseTimeMin: film.referenceTimeMin * COFFEE_TIME_FACTOR,
@@ -162,7 +187,10 @@ function developerConditions({ developer, temperatureC, wear, mixingLnSd }: Situ
         baseTimeMin: ONE_BATH_TIMES[0].timeMin,
         lnSd: { ...spreads, stock: 0, developer: ONE_BATH_TIME_LN_SD, pair: 0 },
         baseTemperatureC: ONE_BATH_TIMES[0].temperatureC,
-        oneBath: { freshTimeMin, usedTimeMin: freshTimeMin + ONE_BATH_MIN_PER_FILM_AND_LITRE * wear.films * (1000 / wear.volumeMl) },
+        oneBath: {
+          freshTimeMin,
+          usedTimeMin: freshTimeMin + ONE_BATH_MIN_PER_FILM_AND_LITRE * wear.films * (1000 / wear.volumeMl),
+        },
         q10: ONE_BATH_Q10,
       };
     }

@@ -1,6 +1,11 @@
 import { brewAgeRate, brewUseRate, BREW_HALF_LIFE_H } from '../chemistry/brewWear';
 import { dilutionRate } from '../chemistry/dilution';
-import { AGENT_EXPONENT, ALKALINITY_EXPONENT, ASCORBIC_EXPONENT, improvisedRate } from '../chemistry/improvisedStrength';
+import {
+  AGENT_EXPONENT,
+  ALKALINITY_EXPONENT,
+  ASCORBIC_EXPONENT,
+  improvisedRate,
+} from '../chemistry/improvisedStrength';
 import { restrainer } from '../chemistry/restrainer';
 import { averageGradient } from '../kinetics/averageGradient';
 import { REACHABLE_SHARE, developmentTime } from '../kinetics/developmentTime';
@@ -41,13 +46,16 @@ export class Development {
    */
   constructor(conditions: Conditions, deviations: Deviations) {
     this.aged = ageFilm(conditions, deviations);
-    this.baseTimeMin = conditions.baseTimeMin * Math.exp(deviations.lnStock + deviations.lnDeveloper + deviations.lnPair);
+    this.baseTimeMin =
+      conditions.baseTimeMin * Math.exp(deviations.lnStock + deviations.lnDeveloper + deviations.lnPair);
     const rates = rateFactors(conditions, deviations);
     this.rates = rates;
     const rate = rates.dilution * rates.strength * rates.wear * rates.temperature * rates.agitation * rates.age;
     const largest = this.aged.freshMaximumGradient;
     this.baseGradient =
-      conditions.oneBath === null ? Math.min(conditions.baseGradient, REACHABLE_SHARE * largest) : ONE_BATH_COMPLETION * largest;
+      conditions.oneBath === null
+        ? Math.min(conditions.baseGradient, REACHABLE_SHARE * largest)
+        : ONE_BATH_COMPLETION * largest;
     const induction = Math.min(LARGEST_INDUCTION, INDUCTION_SHARE * Math.exp(deviations.lnInduction));
     const base = rateConstant(this.baseTimeMin, this.baseGradient, largest, induction);
     this.ratePerMin = base.ratePerMin * rate;
@@ -108,9 +116,16 @@ function driftOf({ drift }: Conditions, deviations: Deviations): Drift | null {
 
 function rateFactors(conditions: Conditions, deviations: Deviations): Record<RateRow, number> {
   const { dilution, strength, wear, oneBath } = conditions;
-  const temperature = temperatureRate(conditions.temperatureC + deviations.thermometerC, conditions.q10 * Math.exp(deviations.lnQ10), conditions.baseTemperatureC);
+  const temperature = temperatureRate(
+    conditions.temperatureC + deviations.thermometerC,
+    conditions.q10 * Math.exp(deviations.lnQ10),
+    conditions.baseTemperatureC,
+  );
   return {
-    dilution: dilution === null ? 1 : dilutionRate(dilution.parts, dilution.reference, dilution.exponent + deviations.dilutionExponent),
+    dilution:
+      dilution === null
+        ? 1
+        : dilutionRate(dilution.parts, dilution.reference, dilution.exponent + deviations.dilutionExponent),
     strength:
       (strength === null
         ? 1
@@ -118,13 +133,16 @@ function rateFactors(conditions: Conditions, deviations: Deviations): Record<Rat
             { ...strength, coffeeEquivalentGPerL: strength.coffeeEquivalentGPerL * Math.exp(deviations.lnPotency) },
             AGENT_EXPONENT.mean + deviations.agentExponent,
             ASCORBIC_EXPONENT.mean + deviations.ascorbicExponent,
-          ) * Math.exp((ALKALINITY_EXPONENT.mean + deviations.alkalinityExponent) * strength.phShift)) * Math.exp(deviations.lnMixing),
-    wear: oneBath !== null ? oneBath.freshTimeMin / oneBath.usedTimeMin : conditions.wears ? wearRate(wear, deviations) : 1,
+          ) * Math.exp((ALKALINITY_EXPONENT.mean + deviations.alkalinityExponent) * strength.phShift)) *
+      Math.exp(deviations.lnMixing),
+    wear:
+      oneBath !== null ? oneBath.freshTimeMin / oneBath.usedTimeMin : conditions.wears ? wearRate(wear, deviations) : 1,
     // A one-bath's times at three temperatures are common practice; the doubt about its Q10 moves them around the first.
     temperature:
       oneBath === null
         ? temperature
-        : (conditions.baseTimeMin / oneBath.freshTimeMin) * (temperature / temperatureRate(conditions.temperatureC, conditions.q10, conditions.baseTemperatureC)),
+        : (conditions.baseTimeMin / oneBath.freshTimeMin) *
+          (temperature / temperatureRate(conditions.temperatureC, conditions.q10, conditions.baseTemperatureC)),
     agitation: conditions.agitation.rateFactor * Math.exp(deviations.lnAgitation + deviations.lnRun),
     age: restrainer(conditions.bromideGPerL).rateFactor * Math.exp(deviations.lnAgedRate),
   };

@@ -17,7 +17,10 @@ describe('properties of every estimate', () => {
     fc.assert(
       fc.property(anyRequest, (request) => {
         const answer = estimate(request);
-        const product = answer.ledger.reduce((running, row) => (row.ratio === null ? row.timeMin : running * row.ratio), 1);
+        const product = answer.ledger.reduce(
+          (running, row) => (row.ratio === null ? row.timeMin : running * row.ratio),
+          1,
+        );
         expect(product / answer.timeMin).toBeCloseTo(1, 9);
         expect(answer.ledger.reduce((sum, row) => sum + row.varianceShare, 0)).toBeCloseTo(1, 9);
         expect(answer.band.lowMin).toBeLessThanOrEqual(answer.timeMin);
@@ -49,24 +52,42 @@ describe('properties of every estimate', () => {
 });
 
 describe('each condition moves the time as its relation says', () => {
-  test('temperature by Arrhenius', () => expect(time({ temperatureC: 24 }) / time()).toBeCloseTo(1 / temperatureRate(24, 2.2), 9));
-  test('agitation by its rate factor', () => expect(time({ agitationId: 'continuous' }) / time()).toBeCloseTo(1 / 1.18, 9));
+  test('temperature by Arrhenius', () =>
+    expect(time({ temperatureC: 24 }) / time()).toBeCloseTo(1 / temperatureRate(24, 2.2), 9));
+  test('agitation by its rate factor', () =>
+    expect(time({ agitationId: 'continuous' }) / time()).toBeCloseTo(1 / 1.18, 9));
   test('bromide by a sixth for each gram', () => expect(time({ bromideGPerL: 2 }) / time()).toBeCloseTo(1 + 2 / 6, 9));
   test('less coffee takes longer, and more ascorbic acid shorter', () => {
-    const brew = (coffee: number, ascorbicGPerL: number) => ({ developer: { kind: 'improvised' as const, agents: [{ agentId: 'instant-coffee' as const, amountPerL: coffee }], ascorbicGPerL, sodaGPerL: 54 } });
+    const brew = (coffee: number, ascorbicGPerL: number) => ({
+      developer: {
+        kind: 'improvised' as const,
+        agents: [{ agentId: 'instant-coffee' as const, amountPerL: coffee }],
+        ascorbicGPerL,
+        sodaGPerL: 54,
+      },
+    });
     expect(time(brew(20, 16))).toBeGreaterThan(time());
     expect(time(brew(40, 24))).toBeLessThan(time());
   });
   test('what else is dissolved moves it through pH alone: acid slows, borax hardly moves, bromide salt in the list not at all', () => {
     const brew = (others: { substanceId: 'citric-acid' | 'borax' | 'hydroxide' | 'salt'; amountPerL: number }[]) => ({
-      developer: { kind: 'improvised' as const, agents: [{ agentId: 'instant-coffee' as const, amountPerL: 40 }], ascorbicGPerL: 16, sodaGPerL: 54, others },
+      developer: {
+        kind: 'improvised' as const,
+        agents: [{ agentId: 'instant-coffee' as const, amountPerL: 40 }],
+        ascorbicGPerL: 16,
+        sodaGPerL: 54,
+        others,
+      },
     });
     expect(time(brew([{ substanceId: 'citric-acid', amountPerL: 20 }]))).toBeGreaterThan(1.05 * time());
     expect(time(brew([{ substanceId: 'hydroxide', amountPerL: 4 }]))).toBeLessThan(time());
     expect(time(brew([{ substanceId: 'salt', amountPerL: 5 }])) / time()).toBeCloseTo(1, 2);
     const answer = estimate(sampleRequest(brew([{ substanceId: 'citric-acid', amountPerL: 20 }])));
     expect(answer.ph).toBeLessThan(estimate(sampleRequest()).ph ?? 0);
-    expect(answer.timeMin / time()).toBeCloseTo(Math.exp(0.55 * ((estimate(sampleRequest()).ph ?? 0) - (answer.ph ?? 0))), 6);
+    expect(answer.timeMin / time()).toBeCloseTo(
+      Math.exp(0.55 * ((estimate(sampleRequest()).ph ?? 0) - (answer.ph ?? 0))),
+      6,
+    );
   });
   test('a push takes longer and a pull shorter', () => {
     expect(time({ target: { purpose: 'scan', pushStops: 1 } })).toBeGreaterThan(time());
@@ -80,15 +101,24 @@ describe('each condition moves the time as its relation says', () => {
     expect(known.ledger[0]).toMatchObject({ id: 'base', source: 'user' });
   });
   test('a known time at another temperature is carried over by Arrhenius', () => {
-    expect(time({ knownTime: { timeMin: 10, temperatureC: 24, source: 'leaflet' } })).toBeCloseTo(10 * temperatureRate(24, 2.2), 1);
+    expect(time({ knownTime: { timeMin: 10, temperatureC: 24, source: 'leaflet' } })).toBeCloseTo(
+      10 * temperatureRate(24, 2.2),
+      1,
+    );
   });
 });
 
 describe('honesty of the band', () => {
   const lnSd = (part: Partial<EstimateRequestInput>): number => estimate(sampleRequest(part)).lnSd;
   test('unknown age and storage widen it', () => {
-    const known: EstimateRequestInput['age'] = { storage: [{ years: 30, temperatureC: 21, temperatureSdC: 1 }], yearsSd: 0 };
-    const unknown: EstimateRequestInput['age'] = { storage: [{ years: 30, temperatureC: 19, temperatureSdC: 6 }], yearsSd: 15 };
+    const known: EstimateRequestInput['age'] = {
+      storage: [{ years: 30, temperatureC: 21, temperatureSdC: 1 }],
+      yearsSd: 0,
+    };
+    const unknown: EstimateRequestInput['age'] = {
+      storage: [{ years: 30, temperatureC: 19, temperatureSdC: 6 }],
+      yearsSd: 15,
+    };
     expect(lnSd({ age: known })).toBeGreaterThan(lnSd({}));
     expect(lnSd({ age: unknown })).toBeGreaterThan(lnSd({ age: known }));
   });
@@ -99,18 +129,34 @@ describe('honesty of the band', () => {
     expect(estimate(sampleRequest({ mixingLnSd: 0.2 })).timeMin).toBeCloseTo(time(), 9);
   });
   test('beer is much less sure than coffee, stand than turning', () => {
-    const beer: EstimateRequestInput['developer'] = { kind: 'improvised', agents: [{ agentId: 'dark-beer', amountPerL: 900 }], ascorbicGPerL: 16, sodaGPerL: 54 };
+    const beer: EstimateRequestInput['developer'] = {
+      kind: 'improvised',
+      agents: [{ agentId: 'dark-beer', amountPerL: 900 }],
+      ascorbicGPerL: 16,
+      sodaGPerL: 54,
+    };
     expect(lnSd({ developer: beer })).toBeGreaterThan(2 * lnSd({}));
     expect(lnSd({ agitationId: 'stand' })).toBeGreaterThan(lnSd({}));
   });
   test('soda far from the recipe widens it, since the exponent of pH is in doubt', () => {
-    const brew = (sodaGPerL: number): EstimateRequestInput['developer'] => ({ kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: 40 }], ascorbicGPerL: 16, sodaGPerL });
+    const brew = (sodaGPerL: number): EstimateRequestInput['developer'] => ({
+      kind: 'improvised',
+      agents: [{ agentId: 'instant-coffee', amountPerL: 40 }],
+      ascorbicGPerL: 16,
+      sodaGPerL,
+    });
     expect(lnSd({ developer: brew(20) })).toBeGreaterThan(lnSd({ developer: brew(50) }));
   });
 });
 
 /** Where a stay was, without when. */
-function place({ temperatureC, temperatureSdC, humid }: { temperatureC: number; temperatureSdC: number; humid: boolean } = { temperatureC: 21, temperatureSdC: 0, humid: false }) {
+function place(
+  { temperatureC, temperatureSdC, humid }: { temperatureC: number; temperatureSdC: number; humid: boolean } = {
+    temperatureC: 21,
+    temperatureSdC: 0,
+    humid: false,
+  },
+) {
   return { temperatureC, temperatureSdC, humid };
 }
 
@@ -151,15 +197,36 @@ describe('old film', () => {
       { temperatureC: 30, temperatureSdC: 3, humid: true, untilYear: null },
     ];
     // Made in 1977, fresh for three years: 18 years in the cellar, then 28 under a humid roof.
-    const dated = estimate(sampleRequest({ age: { dated: { made: [{ year: 1977, weight: 1 }], stays, nowYear: 2026 } }, strategy: { id: 'extend' } }));
-    const plain = estimate(sampleRequest({ age: { storage: [{ years: 18, ...place(stays[0]) }, { years: 28, ...place(stays[1]) }] }, strategy: { id: 'extend' } }));
+    const dated = estimate(
+      sampleRequest({
+        age: { dated: { made: [{ year: 1977, weight: 1 }], stays, nowYear: 2026 } },
+        strategy: { id: 'extend' },
+      }),
+    );
+    const plain = estimate(
+      sampleRequest({
+        age: {
+          storage: [
+            { years: 18, ...place(stays[0]) },
+            { years: 28, ...place(stays[1]) },
+          ],
+        },
+        strategy: { id: 'extend' },
+      }),
+    );
     expect(dated.timeMin).toBeCloseTo(plain.timeMin, 9);
     expect(dated.lnSd).toBeCloseTo(plain.lnSd, 9);
     expect(dated.exposureIndex).toEqual(plain.exposureIndex);
   });
   test('two possible years lie between each of them, and leave a wider band than either', () => {
     const stays = [{ temperatureC: 21, temperatureSdC: 1, humid: false, untilYear: null }];
-    const of = (...years: number[]) => estimate(sampleRequest({ age: { dated: { made: years.map((year) => ({ year, weight: 1 / years.length })), stays, nowYear: 2026 } }, strategy: { id: 'extend' } }));
+    const of = (...years: number[]) =>
+      estimate(
+        sampleRequest({
+          age: { dated: { made: years.map((year) => ({ year, weight: 1 / years.length })), stays, nowYear: 2026 } },
+          strategy: { id: 'extend' },
+        }),
+      );
     const [old, young, either] = [of(1960), of(1990), of(1960, 1990)];
     expect(either.imageLossStops.value).toBeLessThan(old.imageLossStops.value);
     expect(either.imageLossStops.value).toBeGreaterThan(young.imageLossStops.value);
@@ -167,7 +234,12 @@ describe('old film', () => {
     expect(width(either)).toBeGreaterThan(Math.max(width(old), width(young)));
   });
   test('an unreachable target is said so, with the best there is', () => {
-    const answer = estimate(sampleRequest({ film: { familyId: 'colour-negative-current', iso: 200 }, target: { purpose: 'diffusion', pushStops: 3 } }));
+    const answer = estimate(
+      sampleRequest({
+        film: { familyId: 'colour-negative-current', iso: 200 },
+        target: { purpose: 'diffusion', pushStops: 3 },
+      }),
+    );
     expect(answer.gradient.reachable).toBe(false);
     expect(answer.gradient.bestReachable).toBeCloseTo(0.97 * 0.9, 9);
     expect(Number.isFinite(answer.timeMin)).toBe(true);
@@ -194,11 +266,42 @@ describe('bad input', () => {
     ['a text', { ...coffeeRequest, temperatureC: 'warm' }, 'temperatureC', /give a number/],
     ['an unknown family', { ...coffeeRequest, film: { familyId: 'moon', iso: 100 } }, 'film.familyId', /choose one of/],
     ['too much bromide', { ...coffeeRequest, bromideGPerL: 9 }, 'bromideGPerL', /0 to 2 g\/l/],
-    ['no agent', { ...coffeeRequest, developer: { kind: 'improvised', agents: [], ascorbicGPerL: 16, sodaGPerL: 54 } }, 'developer.agents', /no coffee, tea/],
-    ['too little soda', { ...coffeeRequest, developer: { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: 40 }], ascorbicGPerL: 16, sodaGPerL: 10 } }, 'developer.sodaGPerL', /use up 14 g\/l/],
-    ['no water and no concentrate', { ...coffeeRequest, developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 0, water: 0 } } }, 'developer.parts.concentrate', /0\.1 to 100/],
+    [
+      'no agent',
+      { ...coffeeRequest, developer: { kind: 'improvised', agents: [], ascorbicGPerL: 16, sodaGPerL: 54 } },
+      'developer.agents',
+      /no coffee, tea/,
+    ],
+    [
+      'too little soda',
+      {
+        ...coffeeRequest,
+        developer: {
+          kind: 'improvised',
+          agents: [{ agentId: 'instant-coffee', amountPerL: 40 }],
+          ascorbicGPerL: 16,
+          sodaGPerL: 10,
+        },
+      },
+      'developer.sodaGPerL',
+      /use up 14 g\/l/,
+    ],
+    [
+      'no water and no concentrate',
+      {
+        ...coffeeRequest,
+        developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 0, water: 0 } },
+      },
+      'developer.parts.concentrate',
+      /0\.1 to 100/,
+    ],
     ['an unknown field', { ...coffeeRequest, colour: 'red' }, '', /colour/],
-    ['a bad year deep inside', { ...coffeeRequest, age: { storage: [{ years: -4, temperatureC: 20 }] } }, 'age.storage[0].years', /0 to 150/],
+    [
+      'a bad year deep inside',
+      { ...coffeeRequest, age: { storage: [{ years: -4, temperatureC: 20 }] } },
+      'age.storage[0].years',
+      /0 to 150/,
+    ],
   ])('%s names its path', (_what, input, path, sentence) => {
     const found = problems(input);
     expect(found.map((problem) => problem.path)).toContain(path);

@@ -1,7 +1,7 @@
 import { REFERENCE_BREW_PH } from '../chemistry/ph/brewPh';
-import { failure, success, type Result } from '../result';
-import { problemsFromZod } from '../problemsFromZod';
-import { planCautions } from '../safety/planCautions';
+import { failure, success, type Result } from '../schema/result';
+import { problemsFromZod } from '../schema/problemsFromZod';
+import { planCautions } from './planCautions';
 import { speedAfterLoss } from '../units/stops';
 import { Z80 } from './band';
 import { resolveWanted, type SourceMark, type Wanted } from './conditions';
@@ -10,7 +10,7 @@ import { ledgerRowIds, parameters, type LedgerRowId } from './parameters';
 import { piecesOf, settingOf } from './pieces';
 import { deviationsOf, draws, posteriorFor, slopes, timesCovariance, type Posterior } from './posterior';
 import { predict, type Prediction } from './predict';
-import { sampleQuantile } from './quasiRandom';
+import { sampleQuantile } from '../inference/quasiRandom';
 import { estimateRequestSchema, type EstimateRequest, type EstimateRequestInput } from './request';
 import type { Estimate, LedgerRow, Range } from './result';
 import { pairKey } from './situation';
@@ -62,7 +62,9 @@ export function estimate(request: EstimateRequest, fit: Fit = fitOf(request)): E
 
 /** The fit of a request's own evidence. */
 export function fitOf(request: EstimateRequest): Fit {
-  return request.evidence.length === 0 && request.knownTime === undefined ? noEvidence : fitEvidence(piecesOf(request), pairKey(request));
+  return request.evidence.length === 0 && request.knownTime === undefined
+    ? noEvidence
+    : fitEvidence(piecesOf(request), pairKey(request));
 }
 
 /** The estimate together with what it was made from; see `estimate`. */
@@ -71,7 +73,9 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
   const posterior = posteriorFor(settingOf(request), fit);
   const { conditions } = posterior.situation;
   const prediction = predict(conditions, wanted, deviationsOf(posterior.situation, posterior.mean));
-  const lnTimeSlopes = slopes(posterior, (deviations) => Math.log(timeWanted(predict(conditions, wanted, deviations), wanted)));
+  const lnTimeSlopes = slopes(posterior, (deviations) =>
+    Math.log(timeWanted(predict(conditions, wanted, deviations), wanted)),
+  );
   const drawn = draws(posterior, lnTimeSlopes);
   const films = drawn.map((z) => predict(conditions, wanted, deviationsOf(posterior.situation, z)));
   const { timeMin } = prediction;
@@ -81,7 +85,11 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
   const highMin = Math.max(timeMin, sampleQuantile(times, 0.9));
   const around = (value: number, of: (film: Prediction) => number): Range => {
     const values = sorted(films, of);
-    return { value, low: Math.min(value, sampleQuantile(values, 0.1)), high: Math.max(value, sampleQuantile(values, 0.9)) };
+    return {
+      value,
+      low: Math.min(value, sampleQuantile(values, 0.1)),
+      high: Math.max(value, sampleQuantile(values, 0.9)),
+    };
   };
   const { emulsionLossStops, imageLossStops } = prediction.film.aged;
   const ages = sorted(drawn, (z) => conditions.ageRoomYears * Math.exp(deviationsOf(posterior.situation, z).lnAge));
@@ -101,9 +109,13 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
       met: prediction.reach.reachable && prediction.extension.met,
       capped: prediction.extension.capped,
     },
-    baseFogD: around(prediction.film.baseFogAt(timeMin), ({ film }) => Math.min(conditions.film.maximumDensityD, film.baseFogAt(timeMin))),
+    baseFogD: around(prediction.film.baseFogAt(timeMin), ({ film }) =>
+      Math.min(conditions.film.maximumDensityD, film.baseFogAt(timeMin)),
+    ),
     imageLossStops: around(imageLossStops, ({ film }) => film.aged.imageLossStops),
-    exposureIndex: around(speedAfterLoss(conditions.iso, emulsionLossStops), ({ film }) => speedAfterLoss(conditions.iso, film.aged.emulsionLossStops)),
+    exposureIndex: around(speedAfterLoss(conditions.iso, emulsionLossStops), ({ film }) =>
+      speedAfterLoss(conditions.iso, film.aged.emulsionLossStops),
+    ),
     effectiveAge: {
       value: conditions.ageRoomYears * Math.exp(deviationsOf(posterior.situation, posterior.mean).lnAge),
       low: sampleQuantile(ages, 0.1),
@@ -143,9 +155,18 @@ function rowSource(id: LedgerRowId, knownBase: boolean): SourceMark {
  * The rows of the ledger. An unknown's share of the variance is its slope times its covariance with ln(time); unknowns that
  * evidence ties together can have a negative share, which counts as none.
  */
-function ledger(request: EstimateRequest, fit: Fit, posterior: Posterior, prediction: Prediction, lnTimeSlopes: Float64Array): LedgerRow[] {
+function ledger(
+  request: EstimateRequest,
+  fit: Fit,
+  posterior: Posterior,
+  prediction: Prediction,
+  lnTimeSlopes: Float64Array,
+): LedgerRow[] {
   const moved = timesCovariance(posterior, lnTimeSlopes);
-  const shares = posterior.situation.unknowns.map(({ id }, index) => ({ row: parameters[id].row, share: Math.max(0, (lnTimeSlopes[index] ?? 0) * (moved[index] ?? 0)) }));
+  const shares = posterior.situation.unknowns.map(({ id }, index) => ({
+    row: parameters[id].row,
+    share: Math.max(0, (lnTimeSlopes[index] ?? 0) * (moved[index] ?? 0)),
+  }));
   const total = shares.reduce((sum, { share }) => sum + share, 0);
   const knownBase = fit.released.has(pairKey(request));
   let timeMin = prediction.film.baseTimeMin;

@@ -11,16 +11,30 @@ import type { EstimateRequestInput } from './request';
 import { estimateSchema } from './result';
 
 const old: Partial<EstimateRequestInput> = { age: roomYears(25), strategy: { id: 'extend', liftCap: true } };
-const withEvidence = (evidence: EvidenceInput[], part: Partial<EstimateRequestInput> = old) => sampleRequest({ ...part, evidence });
-const clip = (gradient: number, id = 'clip', timeMin = 12): EvidenceInput => ({ kind: 'clip', id, timeMin, gradient, baseFogD: 0.45, method: 'densities' });
+const withEvidence = (evidence: EvidenceInput[], part: Partial<EstimateRequestInput> = old) =>
+  sampleRequest({ ...part, evidence });
+const clip = (gradient: number, id = 'clip', timeMin = 12): EvidenceInput => ({
+  kind: 'clip',
+  id,
+  timeMin,
+  gradient,
+  baseFogD: 0.45,
+  method: 'densities',
+});
 
 describe('properties with evidence', () => {
   test('the ledger multiplies out, shares add up to one, the band holds the time, all is finite', () => {
     fc.assert(
       fc.property(anyRequest, fc.array(anyEvidence, { maxLength: 4 }), (request, evidence) => {
-        const answer = estimate({ ...request, evidence: evidence.map((piece, index) => ({ ...piece, id: `${index}` })) });
+        const answer = estimate({
+          ...request,
+          evidence: evidence.map((piece, index) => ({ ...piece, id: `${index}` })),
+        });
         expect(estimateSchema.safeParse(answer).error?.issues ?? []).toEqual([]);
-        const product = answer.ledger.reduce((running, row) => (row.ratio === null ? row.timeMin : running * row.ratio), 1);
+        const product = answer.ledger.reduce(
+          (running, row) => (row.ratio === null ? row.timeMin : running * row.ratio),
+          1,
+        );
         expect(Math.abs(product / answer.timeMin - 1)).toBeLessThan(1e-9);
         expect(answer.ledger.reduce((sum, row) => sum + row.varianceShare, 0)).toBeCloseTo(1, 9);
         expect(answer.band.lowMin).toBeLessThanOrEqual(answer.timeMin);
@@ -30,8 +44,15 @@ describe('properties with evidence', () => {
     );
   });
   test('the order of the pieces does not matter', () => {
-    const pieces = [clip(0.4, 'a'), clip(0.5, 'b', 15), { kind: 'chart', id: 'c', timeMin: 11, source: 'leaflet' } as const];
-    expect(estimate(withEvidence([...pieces].reverse())).timeMin).toBeCloseTo(estimate(withEvidence(pieces)).timeMin, 5);
+    const pieces = [
+      clip(0.4, 'a'),
+      clip(0.5, 'b', 15),
+      { kind: 'chart', id: 'c', timeMin: 11, source: 'leaflet' } as const,
+    ];
+    expect(estimate(withEvidence([...pieces].reverse())).timeMin).toBeCloseTo(
+      estimate(withEvidence(pieces)).timeMin,
+      5,
+    );
   });
 });
 
@@ -45,7 +66,8 @@ describe('each kind of evidence', () => {
     expect(thin.lnSd).toBeLessThan(before.lnSd * 0.75);
   });
   test('densities count for more than an eye', () => {
-    const by = (method: 'densities' | 'eye') => estimate(withEvidence([{ kind: 'clip', id: 'c', timeMin: 12, gradient: 0.4, method }])).lnSd;
+    const by = (method: 'densities' | 'eye') =>
+      estimate(withEvidence([{ kind: 'clip', id: 'c', timeMin: 12, gradient: 0.4, method }])).lnSd;
     expect(by('densities')).toBeLessThan(by('eye'));
     expect(by('eye')).toBeLessThan(before.lnSd);
   });
@@ -58,7 +80,8 @@ describe('each kind of evidence', () => {
     expect(drop(usual / 1.5)).toBeLessThan(before.timeMin * 1.5);
   });
   test('a verdict of too soft lengthens the next time', () => {
-    const verdict = (contrast: number) => estimate(withEvidence([{ kind: 'verdict', id: 'v', timeMin: before.timeMin, contrast }])).timeMin;
+    const verdict = (contrast: number) =>
+      estimate(withEvidence([{ kind: 'verdict', id: 'v', timeMin: before.timeMin, contrast }])).timeMin;
     expect(verdict(-2)).toBeGreaterThan(verdict(-1));
     expect(verdict(-1)).toBeGreaterThan(before.timeMin);
     expect(verdict(1)).toBeLessThan(before.timeMin);
@@ -70,7 +93,16 @@ describe('each kind of evidence', () => {
     expect(foggy.imageLossStops.value).toBeGreaterThan(before.imageLossStops.value * 1.2);
   });
   test('a chart time in another developer tells of the film, not of the brew', () => {
-    const inMq: EvidenceInput = { kind: 'chart', id: 'c', timeMin: 12, source: 'leaflet', setting: { developer: { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } }, temperatureC: 20 } };
+    const inMq: EvidenceInput = {
+      kind: 'chart',
+      id: 'c',
+      timeMin: 12,
+      source: 'leaflet',
+      setting: {
+        developer: { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } },
+        temperatureC: 20,
+      },
+    };
     const answer = estimate(withEvidence([inMq]));
     // The chart says 1.5 times the family's time; the stock takes about a third of that, the other developer and the pair the rest.
     expect(answer.timeMin).toBeGreaterThan(before.timeMin * 1.08);
@@ -78,7 +110,18 @@ describe('each kind of evidence', () => {
     expect(answer.lnSd).toBeLessThan(before.lnSd);
   });
   test('what another stock did in the same developer bears on the developer alone', () => {
-    const other: EvidenceInput = { kind: 'verdict', id: 'v', timeMin: 12, contrast: -2, setting: { stockId: 'another', rollId: 'another', film: { familyId: 'pan-cubic-fast', iso: 400 }, age: roomYears(0) } };
+    const other: EvidenceInput = {
+      kind: 'verdict',
+      id: 'v',
+      timeMin: 12,
+      contrast: -2,
+      setting: {
+        stockId: 'another',
+        rollId: 'another',
+        film: { familyId: 'pan-cubic-fast', iso: 400 },
+        age: roomYears(0),
+      },
+    };
     const own: EvidenceInput = { ...other, setting: { rollId: 'another', age: roomYears(0) } };
     const [far, near] = [estimate(withEvidence([other])).timeMin, estimate(withEvidence([own])).timeMin];
     expect(far).toBeGreaterThan(before.timeMin);
@@ -87,7 +130,11 @@ describe('each kind of evidence', () => {
 });
 
 describe('conflicting evidence', () => {
-  const sound = [clip(0.42, 'a', 12), clip(0.46, 'b', 14), { kind: 'chart', id: 'c', timeMin: 13, source: 'leaflet' } as const];
+  const sound = [
+    clip(0.42, 'a', 12),
+    clip(0.46, 'b', 14),
+    { kind: 'chart', id: 'c', timeMin: 13, source: 'leaflet' } as const,
+  ];
   const wild: EvidenceInput = { kind: 'clip', id: 'wild', timeMin: 13, gradient: 1.1, method: 'densities' };
   test('a piece far from everything else is named, above or below, and weighed down', () => {
     const [conflict, ...others] = estimate(withEvidence([...sound, wild])).conflicts;
@@ -105,7 +152,11 @@ describe('conflicting evidence', () => {
 
 describe('what each piece does', () => {
   test('the time without a piece is near the time that is estimated without it', () => {
-    const pieces = [clip(0.4, 'a'), { kind: 'chart', id: 'c', timeMin: 11, source: 'somebody' } as const, clip(0.5, 'b', 15)];
+    const pieces = [
+      clip(0.4, 'a'),
+      { kind: 'chart', id: 'c', timeMin: 11, source: 'somebody' } as const,
+      clip(0.5, 'b', 15),
+    ];
     const effects = evidenceEffects(workOut(withEvidence(pieces)), ['a', 'b', 'nobody']);
     expect(effects.map(({ pieceId }) => pieceId)).toEqual(['a', 'b']);
     for (const { pieceId, timeWithoutMin } of effects) {
@@ -121,7 +172,18 @@ describe('the value of the next test', () => {
     const promised = nextTests(worked).tests.find(({ id }) => id === 'clip');
     const atMin = promised?.atMin ?? 0;
     const expected = worked.prediction.film.netGradientAt(atMin);
-    const taken = estimate(withEvidence([{ kind: 'clip', id: 'c', timeMin: atMin, gradient: expected, baseFogD: worked.prediction.film.baseFogAt(atMin), method: 'densities' }]));
+    const taken = estimate(
+      withEvidence([
+        {
+          kind: 'clip',
+          id: 'c',
+          timeMin: atMin,
+          gradient: expected,
+          baseFogD: worked.prediction.film.baseFogAt(atMin),
+          method: 'densities',
+        },
+      ]),
+    );
     expect(taken.lnSd / (worked.estimate.lnSd * (promised?.widthRatio ?? 1))).toBeCloseTo(1, 1);
   });
   test('tests never widen the band, and come best first', () => {
@@ -153,13 +215,27 @@ describe('bad evidence', () => {
   test.each<[string, unknown, string]>([
     ['an unknown kind', [{ kind: 'dream', id: 'x' }], 'evidence[0].kind'],
     ['a negative time', [{ kind: 'clip', id: 'x', timeMin: -4, gradient: 0.5, method: 'eye' }], 'evidence[0].timeMin'],
-    ['not a number', [{ kind: 'drop', id: 'x', rateRatio: Number.NaN, known: { kind: 'one-bath' } }], 'evidence[0].rateRatio'],
+    [
+      'not a number',
+      [{ kind: 'drop', id: 'x', rateRatio: Number.NaN, known: { kind: 'one-bath' } }],
+      'evidence[0].rateRatio',
+    ],
     ['an absurd grade', [{ kind: 'verdict', id: 'x', timeMin: 10, contrast: 9 }], 'evidence[0].contrast'],
-    ['a bad temperature deep inside', [{ kind: 'chart', id: 'x', timeMin: 10, source: 'own', setting: { temperatureC: 90 } }], 'evidence[0].setting.temperatureC'],
+    [
+      'a bad temperature deep inside',
+      [{ kind: 'chart', id: 'x', timeMin: 10, source: 'own', setting: { temperatureC: 90 } }],
+      'evidence[0].setting.temperatureC',
+    ],
     ['no list', 'clip', 'evidence'],
   ])('%s names its path', (_what, evidence, path) => expect(problems(evidence)).toContain(path));
   test('contradictions of any size leave finite numbers', () => {
-    const extremes = withEvidence([clip(0, 'a', 60), clip(5, 'b', 0.5), { kind: 'drop', id: 'c', rateRatio: 100, known: { kind: 'one-bath' } }, { kind: 'chart', id: 'd', timeMin: 180, source: 'own' }, { kind: 'chart', id: 'e', timeMin: 0.5, source: 'own' }]);
+    const extremes = withEvidence([
+      clip(0, 'a', 60),
+      clip(5, 'b', 0.5),
+      { kind: 'drop', id: 'c', rateRatio: 100, known: { kind: 'one-bath' } },
+      { kind: 'chart', id: 'd', timeMin: 180, source: 'own' },
+      { kind: 'chart', id: 'e', timeMin: 0.5, source: 'own' },
+    ]);
     const answer = estimate(extremes);
     expect(estimateSchema.safeParse(answer).success).toBe(true);
     expect(fitOf(extremes).conflicts.length).toBeGreaterThan(0);
@@ -177,6 +253,8 @@ describe('how a brew was measured', () => {
         { kind: 'verdict', id: 'measured', timeMin: 13, contrast: 0, setting: { brewId: 'third', mixingLnSd: 0.05 } },
       ],
     });
-    expect(Object.fromEntries(piecesOf(request).map(({ evidence, setting }) => [evidence.id, setting.mixingLnSd]))).toEqual({ 'known time': undefined, same: 0.2, other: undefined, measured: 0.05 });
+    expect(
+      Object.fromEntries(piecesOf(request).map(({ evidence, setting }) => [evidence.id, setting.mixingLnSd])),
+    ).toEqual({ 'known time': undefined, same: 0.2, other: undefined, measured: 0.05 });
   });
 });

@@ -43,7 +43,8 @@ function timeWithout({ fit, posterior, wanted }: Worked, rows: readonly Observed
     for (let a = 0; a < keys.length; a++) {
       shift[a] = (shift[a] ?? 0) + ((shared[a] ?? 0) * weight * residualNow) / left;
       const line = covariance[a] as Float64Array;
-      for (let b = 0; b < keys.length; b++) line[b] = (line[b] ?? 0) + (weight * (shared[a] ?? 0) * (shared[b] ?? 0)) / left;
+      for (let b = 0; b < keys.length; b++)
+        line[b] = (line[b] ?? 0) + (weight * (shared[a] ?? 0) * (shared[b] ?? 0)) / left;
     }
   }
   const z = Float64Array.from(mean, (value, index) => value + (shift[index] ?? 0));

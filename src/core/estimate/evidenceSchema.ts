@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { chartSourceIds } from './chartSources';
 import { developerSchema, situationShape } from './situationSchema';
 import { targetSchema } from './targetSchema';
-import { oneOf, within } from './within';
+import { oneOf, within } from '../schema/within';
 
 /** How a reading was taken: with a densitometer or light table, or by eye against patches. */
 export const readingMethods = ['densities', 'eye'] as const;
@@ -31,7 +31,12 @@ const timeMin = within('Time', 0.1, 300, 'min');
 const baseFogD = within('Base + fog', 0, 4, 'D');
 
 /** A time from a chart, for this film when fresh. */
-const chartSchema = z.strictObject({ ...common, kind: z.literal('chart'), timeMin: within('Chart time', 0.5, 180, 'min'), source: oneOf('Source of the chart time', chartSourceIds) });
+const chartSchema = z.strictObject({
+  ...common,
+  kind: z.literal('chart'),
+  timeMin: within('Chart time', 0.5, 180, 'min'),
+  source: oneOf('Source of the chart time', chartSourceIds),
+});
 
 /** Two strips of one leader: the brew against a known developer, in open light. */
 const dropSchema = z.strictObject({
@@ -56,7 +61,13 @@ const clipSchema = z.strictObject({
 });
 
 /** Base + fog of a leader or a clip. */
-const fogSchema = z.strictObject({ ...common, kind: z.literal('fog'), timeMin, baseFogD, method: oneOf('Reading', readingMethods) });
+const fogSchema = z.strictObject({
+  ...common,
+  kind: z.literal('fog'),
+  timeMin,
+  baseFogD,
+  method: oneOf('Reading', readingMethods),
+});
 
 /** The judgement of a run. */
 const verdictEvidenceSchema = z.strictObject({
@@ -71,7 +82,11 @@ const verdictEvidenceSchema = z.strictObject({
 });
 
 /** Anything that moves the estimate. */
-export const evidenceSchema = z.discriminatedUnion('kind', [chartSchema, dropSchema, clipSchema, fogSchema, verdictEvidenceSchema], 'Evidence: its kind is one of chart, drop, clip, fog, verdict.');
+export const evidenceSchema = z.discriminatedUnion(
+  'kind',
+  [chartSchema, dropSchema, clipSchema, fogSchema, verdictEvidenceSchema],
+  'Evidence: its kind is one of chart, drop, clip, fog, verdict.',
+);
 
 export type Evidence = z.infer<typeof evidenceSchema>;
 export type EvidenceInput = z.input<typeof evidenceSchema>;

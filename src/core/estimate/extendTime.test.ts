@@ -9,13 +9,16 @@ describe('the limit of Extend', () => {
     [2, 13],
     [5, 15],
     [-1, 10],
-  ])('%d stops lost on 10 min: at most %d min', (stops, limit) => expect(extensionLimit(10, stops, false)).toBeCloseTo(limit, 9));
+  ])('%d stops lost on 10 min: at most %d min', (stops, limit) =>
+    expect(extensionLimit(10, stops, false)).toBeCloseTo(limit, 9),
+  );
   test('lifted, it is far away', () => expect(extensionLimit(10, 0, true)).toBe(80));
 });
 
 describe('the first time at which a rising and falling net gradient meets a target', () => {
   const hill = (top: number, peak: number) => (t: number) => top - ((t - peak) / 10) ** 2;
-  test('met from the start', () => expect(extendTime(hill(1, 10), 0.5, 10, 20)).toEqual({ timeMin: 10, met: true, capped: false }));
+  test('met from the start', () =>
+    expect(extendTime(hill(1, 10), 0.5, 10, 20)).toEqual({ timeMin: 10, met: true, capped: false }));
   test('met on the way up, not on the way down', () => {
     const answer = extendTime(hill(1, 20), 0.91, 10, 30);
     expect(answer).toMatchObject({ met: true, capped: false });
@@ -31,12 +34,18 @@ describe('the first time at which a rising and falling net gradient meets a targ
   });
   test('the answer never leaves its limits (property)', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.2, max: 2, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), fc.double({ min: 0.1, max: 2, noNaN: true }), fc.double({ min: 1, max: 3, noNaN: true }), (top, peak, target, stretch) => {
-        const { timeMin, met } = extendTime(hill(top, peak), target, 10, 10 * stretch);
-        expect(timeMin).toBeGreaterThanOrEqual(10);
-        expect(timeMin).toBeLessThanOrEqual(10 * stretch + 1e-9);
-        if (met) expect(hill(top, peak)(timeMin)).toBeGreaterThanOrEqual(target - 1e-6);
-      }),
+      fc.property(
+        fc.double({ min: 0.2, max: 2, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.double({ min: 0.1, max: 2, noNaN: true }),
+        fc.double({ min: 1, max: 3, noNaN: true }),
+        (top, peak, target, stretch) => {
+          const { timeMin, met } = extendTime(hill(top, peak), target, 10, 10 * stretch);
+          expect(timeMin).toBeGreaterThanOrEqual(10);
+          expect(timeMin).toBeLessThanOrEqual(10 * stretch + 1e-9);
+          if (met) expect(hill(top, peak)(timeMin)).toBeGreaterThanOrEqual(target - 1e-6);
+        },
+      ),
     );
   });
 });

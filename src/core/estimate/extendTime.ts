@@ -36,7 +36,12 @@ export function extensionLimit(freshTimeMin: number, lossStops: number, liftCap:
  * @param freshTimeMin earliest time, min
  * @param limitMin latest time, min
  */
-export function extendTime(net: (timeMin: number) => number, target: number, freshTimeMin: number, limitMin: number): Extension {
+export function extendTime(
+  net: (timeMin: number) => number,
+  target: number,
+  freshTimeMin: number,
+  limitMin: number,
+): Extension {
   if (net(freshTimeMin) >= target) return { timeMin: freshTimeMin, met: true, capped: false };
   const topMin = net(limitMin) >= target ? limitMin : peakTime(net, freshTimeMin, limitMin);
   if (net(topMin) < target) return { timeMin: topMin, met: false, capped: topMin > limitMin * (1 - 1e-6) };

@@ -1,8 +1,8 @@
-import { elementAt, zeroVector, type Arrow, type ArrowVector, type Place, type SparseRow } from './arrow';
+import { elementAt, zeroVector, type Arrow, type ArrowVector, type Place, type SparseRow } from '../inference/arrow';
 import { Development } from './development';
-import { gaussNewton, type Fitted, type LeastSquares } from './gaussNewton';
+import { gaussNewton, type Fitted, type LeastSquares } from '../inference/gaussNewton';
 import { observationsOf, type Measure, type Observation, type Piece } from './observations';
-import { privatePlace } from './privateBlock';
+import { privatePlace } from '../inference/privateBlock';
 import { noDeviations, type Deviations, type ParameterId } from './parameters';
 import type { Situation } from './situation';
 
@@ -63,7 +63,9 @@ export function fitEvidence(pieces: readonly Piece[], about: string | null = nul
   const { observations, released } = observationsOf(pieces, about);
   const places = placesOf(observations);
   const problem = leastSquares(observations, places);
-  const readings = observations.flatMap(({ pieceId, readings: own }) => own.map(({ measure }) => ({ pieceId, measure })));
+  const readings = observations.flatMap(({ pieceId, readings: own }) =>
+    own.map(({ measure }) => ({ pieceId, measure })),
+  );
   let weights = readings.map(() => 1);
   let fitted = gaussNewton(problem, weights, zeroVector(problem.shape));
   let distances = distancesOf(fitted, weights);
@@ -156,7 +158,15 @@ function placesOf(observations: readonly Observation[]): Places {
 }
 
 /** Parameters that only quicken (+) or slow (−) development, each by its whole deviation in ln(rate). */
-const paceSign: Partial<Record<ParameterId, 1 | -1>> = { lnStock: -1, lnDeveloper: -1, lnPair: -1, lnMixing: 1, lnAgitation: 1, lnRun: 1, lnAgedRate: 1 };
+const paceSign: Partial<Record<ParameterId, 1 | -1>> = {
+  lnStock: -1,
+  lnDeveloper: -1,
+  lnPair: -1,
+  lnMixing: 1,
+  lnAgitation: 1,
+  lnRun: 1,
+  lnAgedRate: 1,
+};
 
 /** An observation with the places of its unknowns. */
 interface Located {
@@ -201,19 +211,25 @@ function leastSquares(observations: readonly Observation[], { of, shape }: Place
 }
 
 /** Residuals of one observation, and on demand their slopes by forward differences: each unknown moves only what it enters. */
-function residualsOf({ observation, unknowns }: Located, z: ArrowVector, withSlopes: boolean): { residuals: number[]; slopes: Float64Array[] } {
+function residualsOf(
+  { observation, unknowns }: Located,
+  z: ArrowVector,
+  withSlopes: boolean,
+): { residuals: number[]; slopes: Float64Array[] } {
   const { situations, readings } = observation;
   const deviations = situations.map(() => noDeviations());
   for (const { place, enters } of unknowns) {
     const value = elementAt(z, place);
     for (const { situation, id, sd } of enters) (deviations[situation] as Deviations)[id] = sd * value;
   }
-  const develop = (index: number): Development => new Development((situations[index] as Situation).conditions, deviations[index] as Deviations);
+  const develop = (index: number): Development =>
+    new Development((situations[index] as Situation).conditions, deviations[index] as Deviations);
   const films = situations.map((_, index) => develop(index));
   const residuals = readings.map((reading) => (reading.model(films) - reading.observed) / reading.sd);
   if (!withSlopes) return { residuals, slopes: [] };
   const slopes = readings.map(() => new Float64Array(unknowns.length));
-  const slopesOf = (moved: readonly Development[]): number[] => readings.map((reading, r) => ((reading.model(moved) - reading.observed) / reading.sd - (residuals[r] ?? 0)) / STEP);
+  const slopesOf = (moved: readonly Development[]): number[] =>
+    readings.map((reading, r) => ((reading.model(moved) - reading.observed) / reading.sd - (residuals[r] ?? 0)) / STEP);
   const paceSlopes = (situation: number, id: ParameterId, sign: number): number[] => {
     const own = deviations[situation] as Deviations;
     const before = own[id];

@@ -1,7 +1,7 @@
 import { Development } from './development';
 import type { Worked } from './estimate';
 import { deviationsOf } from './posterior';
-import { sampleQuantile } from './quasiRandom';
+import { sampleQuantile } from '../inference/quasiRandom';
 
 /** Net gradient against time, with its 80 % band. */
 export interface GradientCurve {
@@ -24,7 +24,9 @@ const DRAWN_SHARE = 2;
  */
 export function gradientCurve({ posterior, prediction, draws }: Worked, lastMin: number, points = 41): GradientCurve {
   const { situation } = posterior;
-  const films = draws.filter((_, index) => index % DRAWN_SHARE === 0).map((z) => new Development(situation.conditions, deviationsOf(situation, z)));
+  const films = draws
+    .filter((_, index) => index % DRAWN_SHARE === 0)
+    .map((z) => new Development(situation.conditions, deviationsOf(situation, z)));
   const timesMin = Array.from({ length: points }, (_, index) => (lastMin * index) / (points - 1));
   const net = timesMin.map((timeMin) => prediction.film.netGradientAt(timeMin));
   const spread = timesMin.map((timeMin) => Float64Array.from(films.map((film) => film.netGradientAt(timeMin))).sort());

@@ -66,7 +66,15 @@ describe('fresh film', () => {
     ],
     [
       'slow film in half the coffee with a quarter more ascorbic acid, by the powers 0.8 and 0.25, floors and pH',
-      { film: { familyId: 'pan-cubic-slow', iso: 50 }, developer: { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: 20 }], ascorbicGPerL: 20, sodaGPerL: 54 } },
+      {
+        film: { familyId: 'pan-cubic-slow', iso: 50 },
+        developer: {
+          kind: 'improvised',
+          agents: [{ agentId: 'instant-coffee', amountPerL: 20 }],
+          ascorbicGPerL: 20,
+          sodaGPerL: 54,
+        },
+      },
       (7 * 1.6) / ((21 / 40.8) ** 0.8 * (20.5 / 16.5) ** 0.25 * phFactor(20, 20, 54)),
     ],
   ])('%s', (_what, part, expected) => expect(minutes(part) / expected).toBeCloseTo(1, 6));
@@ -75,7 +83,16 @@ describe('fresh film', () => {
 /** The factor of pH takes the program's own pH, which other tests hold against buffers; here its exponent is held, 0.55 a unit. */
 function phFactor(coffeeGPerL: number, ascorbicGPerL: number, sodaGPerL: number): number {
   const ph = (coffee: number, acid: number, soda: number): number =>
-    estimate(sampleRequest({ developer: { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: coffee }], ascorbicGPerL: acid, sodaGPerL: soda } })).ph ?? Number.NaN;
+    estimate(
+      sampleRequest({
+        developer: {
+          kind: 'improvised',
+          agents: [{ agentId: 'instant-coffee', amountPerL: coffee }],
+          ascorbicGPerL: acid,
+          sodaGPerL: soda,
+        },
+      }),
+    ).ph ?? Number.NaN;
   return Math.exp(0.55 * (ph(coffeeGPerL, ascorbicGPerL, sodaGPerL) - ph(40, 16, 54)));
 }
 
@@ -87,9 +104,15 @@ describe('old film in metol–hydroquinone borax at 20 °C', () => {
   const largest = largestFresh * Math.exp(-0.004 * years);
   const gradient = (t: number): number => largest * (1 - Math.exp(-ratePerMin * (t - inductionMin)));
   const ageFogD = (maximumD / 2) * (1 - Math.exp((-0.01 * years * 2) / maximumD)) + (0.02 * years) / 10;
-  const fogD = (t: number): number => (ageFogD * (1 - Math.exp(-0.5 * ratePerMin * t))) / (1 - Math.exp(-0.5 * ratePerMin * baseMin));
+  const fogD = (t: number): number =>
+    (ageFogD * (1 - Math.exp(-0.5 * ratePerMin * t))) / (1 - Math.exp(-0.5 * ratePerMin * baseMin));
   const net = (t: number): number => gradient(t) * (1 - fogD(t) / maximumD);
-  const request = (part: Partial<EstimateRequestInput>) => sampleRequest({ developer: { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } }, age: roomYears(years), ...part });
+  const request = (part: Partial<EstimateRequestInput>) =>
+    sampleRequest({
+      developer: { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } },
+      age: roomYears(years),
+      ...part,
+    });
 
   test('Hold: the fresh time, with gradient, fog and speed as age leaves them', () => {
     const answer = estimate(request({}));

@@ -19,6 +19,10 @@ export function fitWith(request: EstimateRequest, learned: readonly Piece[], mut
 }
 
 /** Estimates a request with what was learned elsewhere; see `fitWith`. */
-export function estimateWith(request: EstimateRequest, learned: readonly Piece[], muted: readonly string[] = []): Estimate {
+export function estimateWith(
+  request: EstimateRequest,
+  learned: readonly Piece[],
+  muted: readonly string[] = [],
+): Estimate {
   return estimate(request, fitWith(request, learned, muted));
 }

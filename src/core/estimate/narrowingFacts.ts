@@ -26,13 +26,29 @@ const WORTH = 0.99;
  * @param fit evidence
  * @returns facts worth asking for, the best first; empty where nothing about the roll is in doubt
  */
-export function narrowingFacts(request: EstimateRequest, now: Pick<Estimate, 'timeMin' | 'lnSd'>, fit: Fit): NarrowingFact[] {
+export function narrowingFacts(
+  request: EstimateRequest,
+  now: Pick<Estimate, 'timeMin' | 'lnSd'>,
+  fit: Fit,
+): NarrowingFact[] {
   const { dated } = request.age;
   if (dated === undefined) return [];
   const meanYear = Math.round(dated.made.reduce((sum, { year, weight }) => sum + year * weight, 0));
   const variants: [NarrowingFact['id'], EstimateRequest['age']][] = [
     ['date', { ...request.age, dated: { ...dated, made: [{ year: meanYear, weight: 1 }] } }],
-    ['storage', { ...request.age, dated: { ...dated, stays: dated.stays.map((stay) => ({ ...stay, temperatureSdC: Math.min(stay.temperatureSdC, KNOWN_STORAGE_SD_C) })) } }],
+    [
+      'storage',
+      {
+        ...request.age,
+        dated: {
+          ...dated,
+          stays: dated.stays.map((stay) => ({
+            ...stay,
+            temperatureSdC: Math.min(stay.temperatureSdC, KNOWN_STORAGE_SD_C),
+          })),
+        },
+      },
+    ],
   ];
   return variants
     .map(([id, age]): NarrowingFact => {

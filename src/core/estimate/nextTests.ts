@@ -32,7 +32,11 @@ export const CLIP_SHARE = 0.9;
 const WORTH_RATIO = 0.9;
 
 /** Known developer of a drop test when nothing else is said: the one that family times are stated in. */
-export const USUAL_KNOWN_DEVELOPER: SituationInput['developer'] = { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } };
+export const USUAL_KNOWN_DEVELOPER: SituationInput['developer'] = {
+  kind: 'concentrate',
+  familyId: 'mq-borax',
+  parts: { concentrate: 1, water: 0 },
+};
 
 /**
  * The value of every test that is still possible: the band of ln(time) after the information that it would add.
@@ -43,15 +47,38 @@ export function nextTests(worked: Worked): NextTests {
   const { request, estimate } = worked;
   const { timeMin } = estimate;
   const setting = settingOf(request);
-  const reading = (id: NextTest['id'], method: 'densities' | 'eye', atMin: number): { id: NextTest['id']; atMin: number; piece: Piece } => ({
+  const reading = (
+    id: NextTest['id'],
+    method: 'densities' | 'eye',
+    atMin: number,
+  ): { id: NextTest['id']; atMin: number; piece: Piece } => ({
     id,
     atMin,
-    piece: { evidence: { kind: 'clip', id: `next ${id}`, timeMin: atMin, gradient: 0, baseFogD: 0, method, setting: {} }, setting },
+    piece: {
+      evidence: { kind: 'clip', id: `next ${id}`, timeMin: atMin, gradient: 0, baseFogD: 0, method, setting: {} },
+      setting,
+    },
   });
   const candidates: { id: NextTest['id']; atMin: number | null; piece: Piece }[] = [
     ...(request.developer.kind === 'one-bath'
       ? []
-      : [{ id: 'drop' as const, atMin: null, piece: { evidence: { kind: 'drop' as const, id: 'next drop', rateRatio: 1, lnSd: 0, known: USUAL_KNOWN_DEVELOPER, setting: {} }, setting } }]),
+      : [
+          {
+            id: 'drop' as const,
+            atMin: null,
+            piece: {
+              evidence: {
+                kind: 'drop' as const,
+                id: 'next drop',
+                rateRatio: 1,
+                lnSd: 0,
+                known: USUAL_KNOWN_DEVELOPER,
+                setting: {},
+              },
+              setting,
+            },
+          },
+        ]),
     reading('clip', 'densities', timeMin * CLIP_SHARE),
     reading('clip-by-eye', 'eye', timeMin * CLIP_SHARE),
     reading('roll', 'densities', timeMin),
@@ -70,7 +97,12 @@ export function nextTests(worked: Worked): NextTests {
 
 function lnVariance({ posterior, slopes }: Worked): number {
   const keys = posterior.situation.unknowns;
-  return keys.reduce((sum, _, i) => sum + keys.reduce((inner, _key, j) => inner + (slopes[i] ?? 0) * (slopes[j] ?? 0) * posterior.covariance.get(i, j), 0), 0);
+  return keys.reduce(
+    (sum, _, i) =>
+      sum +
+      keys.reduce((inner, _key, j) => inner + (slopes[i] ?? 0) * (slopes[j] ?? 0) * posterior.covariance.get(i, j), 0),
+    0,
+  );
 }
 
 /** Step of the finite differences, in standard deviations of the prior. */
@@ -81,7 +113,9 @@ const STEP = 1e-2;
  */
 function varianceAfter({ posterior, slopes, fit }: Worked, observations: readonly Observation[]): number {
   const timeKeys = posterior.situation.unknowns.map(({ key }) => key);
-  const rows = observations.flatMap((observation) => observation.readings.map((reading) => ({ sd: reading.sd, slopes: linearRow(observation, reading, fit.meanOf) })));
+  const rows = observations.flatMap((observation) =>
+    observation.readings.map((reading) => ({ sd: reading.sd, slopes: linearRow(observation, reading, fit.meanOf) })),
+  );
   const keys = [...new Set([...timeKeys, ...rows.flatMap((row) => [...row.slopes.keys()])])];
   // What happens in one run only is new in the run to come.
   const size = keys.length;
@@ -96,20 +130,24 @@ function varianceAfter({ posterior, slopes, fit }: Worked, observations: readonl
       for (let b = 0; b < size; b++) line[b] = (line[b] ?? 0) - ((shared[a] ?? 0) * (shared[b] ?? 0)) / variance;
     }
   }
-  return covariance.reduce((sum, line, a) => sum + (time[a] ?? 0) * line.reduce((inner, value, b) => inner + value * (time[b] ?? 0), 0), 0);
+  return covariance.reduce(
+    (sum, line, a) => sum + (time[a] ?? 0) * line.reduce((inner, value, b) => inner + value * (time[b] ?? 0), 0),
+    0,
+  );
 }
 
 function linearRow(observation: Observation, reading: Reading, meanOf: (key: string) => number): Map<string, number> {
   const at = (bumped: string | null): number =>
     reading.model(
-      observation.situations.map((situation) =>
-        new Development(
-          situation.conditions,
-          deviationsOf(
-            situation,
-            situation.unknowns.map(({ key }) => meanOf(key) + (key === bumped ? STEP : 0)),
+      observation.situations.map(
+        (situation) =>
+          new Development(
+            situation.conditions,
+            deviationsOf(
+              situation,
+              situation.unknowns.map(({ key }) => meanOf(key) + (key === bumped ? STEP : 0)),
+            ),
           ),
-        ),
       ),
     );
   const centre = at(null);

@@ -50,8 +50,12 @@ const LEAST_GRADIENT = 0.02;
  *   pairs tell of their stock and their developer as far as both are known.
  * @returns one observation for each piece, and the pairs that a chart time decides
  */
-export function observationsOf(pieces: readonly Piece[], about: string | null = null): { observations: Observation[]; released: Set<string> } {
-  const decided = about !== null && pieces.some(({ evidence, setting }) => evidence.kind === 'chart' && pairKey(setting) === about);
+export function observationsOf(
+  pieces: readonly Piece[],
+  about: string | null = null,
+): { observations: Observation[]; released: Set<string> } {
+  const decided =
+    about !== null && pieces.some(({ evidence, setting }) => evidence.kind === 'chart' && pairKey(setting) === about);
   const released = new Set(decided ? [about] : []);
   return { observations: pieces.map((piece) => observe(piece, released)), released };
 }
@@ -64,12 +68,34 @@ function seen(situation: Situation): Situation {
 function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): Observation {
   const situation = seen(situationOf(setting, evidence.id, released));
   const alone = (readings: Reading[]): Observation => ({ pieceId: evidence.id, situations: [situation], readings });
-  const reading = (measure: Measure, observed: number, sd: number, model: (film: Development) => number): Reading => ({ measure, observed, sd, model: ([film]) => model(film as Development) });
+  const reading = (measure: Measure, observed: number, sd: number, model: (film: Development) => number): Reading => ({
+    measure,
+    observed,
+    sd,
+    model: ([film]) => model(film as Development),
+  });
   switch (evidence.kind) {
     case 'chart':
-      return alone([reading('chart', Math.log(evidence.timeMin), chartSources[evidence.source].lnSd, (film) => Math.log(film.clockTime(film.freshTimeAt(film.baseGradient))))]);
+      return alone([
+        reading('chart', Math.log(evidence.timeMin), chartSources[evidence.source].lnSd, (film) =>
+          Math.log(film.clockTime(film.freshTimeAt(film.baseGradient))),
+        ),
+      ]);
     case 'drop': {
-      const known = seen(situationOf({ ...setting, developer: evidence.known, bromideGPerL: 0, mixingLnSd: undefined, wear: { ...setting.wear, ageH: 0, films: 0 }, brewId: `${evidence.id}: known developer` }, evidence.id, released));
+      const known = seen(
+        situationOf(
+          {
+            ...setting,
+            developer: evidence.known,
+            bromideGPerL: 0,
+            mixingLnSd: undefined,
+            wear: { ...setting.wear, ageH: 0, films: 0 },
+            brewId: `${evidence.id}: known developer`,
+          },
+          evidence.id,
+          released,
+        ),
+      );
       return {
         pieceId: evidence.id,
         situations: [situation, known],
@@ -85,16 +111,26 @@ function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): O
     }
     case 'clip':
       return alone([
-        reading('gradient', evidence.gradient, GRADIENT_SD[evidence.method], (film) => film.netGradientAt(evidence.timeMin)),
-        ...(evidence.baseFogD === null ? [] : [reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => film.baseFogAt(evidence.timeMin))]),
+        reading('gradient', evidence.gradient, GRADIENT_SD[evidence.method], (film) =>
+          film.netGradientAt(evidence.timeMin),
+        ),
+        ...(evidence.baseFogD === null
+          ? []
+          : [reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => film.baseFogAt(evidence.timeMin))]),
       ]);
     case 'fog':
-      return alone([reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => film.baseFogAt(evidence.timeMin))]);
+      return alone([
+        reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => film.baseFogAt(evidence.timeMin)),
+      ]);
     case 'verdict': {
       const aim = targetGradient(evidence.target.purpose, evidence.target.pushStops);
       return alone([
-        reading('contrast', Math.log(aim) + LN_GRADIENT_PER_GRADE * evidence.contrast, GRADE_LN_SD, (film) => Math.log(Math.max(LEAST_GRADIENT, film.netGradientAt(evidence.timeMin)))),
-        ...(evidence.fogD === null ? [] : [reading('fog', evidence.fogD, FOG_SD_D.eye, (film) => film.fogAt(evidence.timeMin))]),
+        reading('contrast', Math.log(aim) + LN_GRADIENT_PER_GRADE * evidence.contrast, GRADE_LN_SD, (film) =>
+          Math.log(Math.max(LEAST_GRADIENT, film.netGradientAt(evidence.timeMin))),
+        ),
+        ...(evidence.fogD === null
+          ? []
+          : [reading('fog', evidence.fogD, FOG_SD_D.eye, (film) => film.fogAt(evidence.timeMin))]),
       ]);
     }
   }

@@ -7,7 +7,17 @@ import { TANK_TIME_CONSTANT_LN_SD } from '../thermal/drift';
 import type { Conditions } from './conditions';
 
 /** The rows of the ledger, in the order in which conditions are switched on. */
-export const ledgerRowIds = ['base', 'dilution', 'strength', 'wear', 'temperature', 'agitation', 'age', 'strategy', 'target'] as const;
+export const ledgerRowIds = [
+  'base',
+  'dilution',
+  'strength',
+  'wear',
+  'temperature',
+  'agitation',
+  'age',
+  'strategy',
+  'target',
+] as const;
 
 export type LedgerRowId = (typeof ledgerRowIds)[number];
 
@@ -46,7 +56,10 @@ interface Parameter {
   sd: (conditions: Conditions) => number;
 }
 
-const aged = (sd: number) => (c: Conditions): number => (c.ageRoomYears > 0 ? sd : 0);
+const aged =
+  (sd: number) =>
+  (c: Conditions): number =>
+    c.ageRoomYears > 0 ? sd : 0;
 
 /** Every parameter of the model. A deviation of 0 is the prior mean; names that start with ln are natural logs. */
 export const parameters = {
@@ -54,13 +67,29 @@ export const parameters = {
   lnDeveloper: { row: 'base', scope: 'developer', sd: (c) => c.lnSd.developer },
   lnPair: { row: 'base', scope: 'pair', sd: (c) => c.lnSd.pair },
   lnInduction: { row: 'base', scope: 'pair', sd: () => INDUCTION_LN_SD },
-  dilutionExponent: { row: 'dilution', scope: 'developer', sd: (c) => (c.dilution === null ? 0 : DILUTION_EXPONENT_SD) },
+  dilutionExponent: {
+    row: 'dilution',
+    scope: 'developer',
+    sd: (c) => (c.dilution === null ? 0 : DILUTION_EXPONENT_SD),
+  },
   lnPotency: { row: 'strength', scope: 'developer', sd: (c) => c.strength?.potencyLnSd ?? 0 },
   agentExponent: { row: 'strength', scope: 'developer', sd: (c) => (c.strength === null ? 0 : AGENT_EXPONENT.sd) },
-  ascorbicExponent: { row: 'strength', scope: 'developer', sd: (c) => (c.strength === null ? 0 : ASCORBIC_EXPONENT.sd) },
-  alkalinityExponent: { row: 'strength', scope: 'developer', sd: (c) => (c.strength === null ? 0 : ALKALINITY_EXPONENT.sd) },
+  ascorbicExponent: {
+    row: 'strength',
+    scope: 'developer',
+    sd: (c) => (c.strength === null ? 0 : ASCORBIC_EXPONENT.sd),
+  },
+  alkalinityExponent: {
+    row: 'strength',
+    scope: 'developer',
+    sd: (c) => (c.strength === null ? 0 : ALKALINITY_EXPONENT.sd),
+  },
   lnMixing: { row: 'strength', scope: 'brew', sd: (c) => c.lnSd.mixing },
-  lnHalfLife: { row: 'wear', scope: 'developer', sd: (c) => (c.wears && c.wear.ageH > BREW_GRACE_H ? BREW_HALF_LIFE_LN_SD : 0) },
+  lnHalfLife: {
+    row: 'wear',
+    scope: 'developer',
+    sd: (c) => (c.wears && c.wear.ageH > BREW_GRACE_H ? BREW_HALF_LIFE_LN_SD : 0),
+  },
   useShare: { row: 'wear', scope: 'developer', sd: (c) => (c.wears && c.wear.films > 0 ? USE_LN_SD_SHARE : 0) },
   lnQ10: { row: 'temperature', scope: 'developer', sd: () => Q10_LN_SD },
   thermometerC: { row: 'temperature', scope: 'bench', sd: () => THERMOMETER_SD_C },

@@ -4,8 +4,34 @@ import type { SituationInput } from './situationSchema';
 
 /** The setting of a request itself. */
 export function settingOf(request: EstimateRequest): SituationInput {
-  const { film, age, developer, bromideGPerL, wear, mixingLnSd, temperatureC, ambientC, agitationId, stockId, rollId, brewId } = request;
-  return { film, age, developer, bromideGPerL, wear, mixingLnSd, temperatureC, ambientC, agitationId, stockId, rollId, brewId };
+  const {
+    film,
+    age,
+    developer,
+    bromideGPerL,
+    wear,
+    mixingLnSd,
+    temperatureC,
+    ambientC,
+    agitationId,
+    stockId,
+    rollId,
+    brewId,
+  } = request;
+  return {
+    film,
+    age,
+    developer,
+    bromideGPerL,
+    wear,
+    mixingLnSd,
+    temperatureC,
+    ambientC,
+    agitationId,
+    stockId,
+    rollId,
+    brewId,
+  };
 }
 
 /**
@@ -15,7 +41,10 @@ export function settingOf(request: EstimateRequest): SituationInput {
  */
 export function piecesOf(request: EstimateRequest): Piece[] {
   const setting = settingOf(request);
-  const pieces = request.evidence.map((evidence): Piece => ({ evidence, setting: { ...setting, ...otherBrew(evidence.setting), ...evidence.setting } }));
+  const pieces = request.evidence.map((evidence): Piece => ({
+    evidence,
+    setting: { ...setting, ...otherBrew(evidence.setting), ...evidence.setting },
+  }));
   const { knownTime } = request;
   if (knownTime === undefined) return pieces;
   const { developer } = request;
@@ -24,7 +53,10 @@ export function piecesOf(request: EstimateRequest): Piece[] {
       evidence: { kind: 'chart', id: KNOWN_TIME_ID, timeMin: knownTime.timeMin, source: knownTime.source, setting: {} },
       setting: {
         ...setting,
-        developer: developer.kind === 'concentrate' && knownTime.parts !== undefined ? { ...developer, parts: knownTime.parts } : developer,
+        developer:
+          developer.kind === 'concentrate' && knownTime.parts !== undefined
+            ? { ...developer, parts: knownTime.parts }
+            : developer,
         temperatureC: knownTime.temperatureC,
         ambientC: undefined,
         bromideGPerL: 0,

@@ -1,7 +1,7 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import type { Fit } from './fit';
 import { noDeviations, type Deviations } from './parameters';
-import { normalPoints, strata, DRAWS } from './quasiRandom';
+import { normalPoints, strata, DRAWS } from '../inference/quasiRandom';
 import { situationOf, type Situation } from './situation';
 import type { SituationInput } from './situationSchema';
 
@@ -50,7 +50,10 @@ export function deviationsOf({ unknowns }: Situation, z: ArrayLike<number>): Dev
  * @param posterior what is known
  * @param of the quantity
  */
-export function slopes({ situation, mean, covariance }: Posterior, of: (deviations: Deviations) => number): Float64Array {
+export function slopes(
+  { situation, mean, covariance }: Posterior,
+  of: (deviations: Deviations) => number,
+): Float64Array {
   const z = Float64Array.from(mean);
   return Float64Array.from(mean, (centre, index) => {
     const width = Math.sqrt(covariance.get(index, index));
@@ -65,7 +68,9 @@ export function slopes({ situation, mean, covariance }: Posterior, of: (deviatio
 
 /** Covariance times a vector. */
 export function timesCovariance({ covariance }: Posterior, vector: Float64Array): Float64Array {
-  return Float64Array.from(vector, (_, row) => vector.reduce((sum, value, column) => sum + covariance.get(row, column) * value, 0));
+  return Float64Array.from(vector, (_, row) =>
+    vector.reduce((sum, value, column) => sum + covariance.get(row, column) * value, 0),
+  );
 }
 
 /**
@@ -77,8 +82,12 @@ export function timesCovariance({ covariance }: Posterior, vector: Float64Array)
 export function draws(posterior: Posterior, along: Float64Array): Float64Array[] {
   const { mean, covariance } = posterior;
   const size = mean.length;
-  const lower = new CholeskyDecomposition(Matrix.add(covariance, Matrix.eye(size, size, 1e-12))).lowerTriangularMatrix.to2DArray();
-  const direction = Float64Array.from(mean, (_, column) => along.reduce((sum, value, row) => sum + (lower[row]?.[column] ?? 0) * value, 0));
+  const lower = new CholeskyDecomposition(
+    Matrix.add(covariance, Matrix.eye(size, size, 1e-12)),
+  ).lowerTriangularMatrix.to2DArray();
+  const direction = Float64Array.from(mean, (_, column) =>
+    along.reduce((sum, value, row) => sum + (lower[row]?.[column] ?? 0) * value, 0),
+  );
   const length = Math.hypot(...direction);
   const unit = direction.map((value) => (length === 0 ? 0 : value / length));
   const points = normalPoints(size);

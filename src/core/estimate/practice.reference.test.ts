@@ -15,7 +15,11 @@ const bands: [what: string, minutes: number[], request: Partial<EstimateRequestI
   [
     'very dilute p-aminophenol, stand',
     [60],
-    { developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 100 } }, agitationId: 'stand', film: { familyId: 'pan-cubic-medium', iso: 125 } },
+    {
+      developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 100 } },
+      agitationId: 'stand',
+      film: { familyId: 'pan-cubic-medium', iso: 125 },
+    },
   ],
   [
     'syrup 15 ml + 485 ml, fast film',
@@ -25,10 +29,17 @@ const bands: [what: string, minutes: number[], request: Partial<EstimateRequestI
   [
     'syrup 9 ml + 291 ml, medium film',
     [5, 6, 7],
-    { developer: { kind: 'concentrate', familyId: 'hydroquinone-syrup', parts: { concentrate: 9, water: 291 } }, film: { familyId: 'pan-cubic-medium', iso: 125 } },
+    {
+      developer: { kind: 'concentrate', familyId: 'hydroquinone-syrup', parts: { concentrate: 9, water: 291 } },
+      film: { familyId: 'pan-cubic-medium', iso: 125 },
+    },
   ],
   ['one-bath at 22 °C, gentle', [6], { developer: { kind: 'one-bath' }, temperatureC: 22, agitationId: 'gentle' }],
-  ['one-bath at 24 °C, continuous', [4], { developer: { kind: 'one-bath' }, temperatureC: 24, agitationId: 'continuous' }],
+  [
+    'one-bath at 24 °C, continuous',
+    [4],
+    { developer: { kind: 'one-bath' }, temperatureC: 24, agitationId: 'continuous' },
+  ],
 ];
 
 describe('common practice lies inside the prior band', () => {

@@ -29,14 +29,20 @@ export function predict(conditions: Conditions, wanted: Wanted, deviations: Devi
   const film = new Development(conditions, deviations);
   const { aged, rates, baseGradient } = film;
   const reach =
-    conditions.oneBath === null ? reachableGradient(wanted.targetGradient, aged.freshMaximumGradient) : { gradient: baseGradient, reachable: true };
+    conditions.oneBath === null
+      ? reachableGradient(wanted.targetGradient, aged.freshMaximumGradient)
+      : { gradient: baseGradient, reachable: true };
 
   const strategyTime = (gradient: number): Extension & { isothermalMin: number; freshMin: number } => {
     const freshMin = film.freshTimeAt(gradient);
     const freshClock = film.clockTime(freshMin);
     const at = timeByStrategy(film, wanted, gradient, freshClock);
     // Without drift clock and isothermal time are one, and the ledger needs no detour.
-    return { ...at, freshMin, isothermalMin: conditions.drift === null ? at.timeMin : (freshMin * at.timeMin) / freshClock };
+    return {
+      ...at,
+      freshMin,
+      isothermalMin: conditions.drift === null ? at.timeMin : (freshMin * at.timeMin) / freshClock,
+    };
   };
   const chosen = strategyTime(reach.gradient);
   const atBase = baseGradient === reach.gradient ? chosen : strategyTime(baseGradient);
@@ -70,7 +76,12 @@ function timeByStrategy(film: Development, { strategy }: Wanted, gradient: numbe
     case 'hold':
       return { timeMin: freshMin, met: film.netGradientAt(freshMin) >= gradient * MET, capped: false };
     case 'extend':
-      return extendTime((timeMin) => film.netGradientAt(timeMin), gradient, freshMin, extensionLimit(freshMin, film.aged.imageLossStops, strategy.liftCap));
+      return extendTime(
+        (timeMin) => film.netGradientAt(timeMin),
+        gradient,
+        freshMin,
+        extensionLimit(freshMin, film.aged.imageLossStops, strategy.liftCap),
+      );
     case 'stand': {
       const timeMin = standTime(freshMin);
       return { timeMin, met: film.netGradientAt(timeMin) >= gradient * MET, capped: timeMin !== freshMin };

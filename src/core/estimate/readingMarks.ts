@@ -24,8 +24,25 @@ export function readingMarks({ request, fit, prediction }: Worked, pieces: reado
   return pieces.flatMap(({ evidence, setting }): ReadingMark[] => {
     if (setting.rollId !== request.rollId || (evidence.kind !== 'clip' && evidence.kind !== 'verdict')) return [];
     const situation = situationOf(setting, evidence.id, fit.released);
-    const { ratePerMin } = new Development(situation.conditions, deviationsOf(situation, situation.unknowns.map(({ key }) => fit.meanOf(key))));
-    const gradient = evidence.kind === 'clip' ? evidence.gradient : targetGradient(evidence.target.purpose, evidence.target.pushStops) * Math.exp(LN_GRADIENT_PER_GRADE * evidence.contrast);
-    return [{ pieceId: evidence.id, timeMin: (evidence.timeMin * ratePerMin) / prediction.film.ratePerMin, developedMin: evidence.timeMin, gradient }];
+    const { ratePerMin } = new Development(
+      situation.conditions,
+      deviationsOf(
+        situation,
+        situation.unknowns.map(({ key }) => fit.meanOf(key)),
+      ),
+    );
+    const gradient =
+      evidence.kind === 'clip'
+        ? evidence.gradient
+        : targetGradient(evidence.target.purpose, evidence.target.pushStops) *
+          Math.exp(LN_GRADIENT_PER_GRADE * evidence.contrast);
+    return [
+      {
+        pieceId: evidence.id,
+        timeMin: (evidence.timeMin * ratePerMin) / prediction.film.ratePerMin,
+        developedMin: evidence.timeMin,
+        gradient,
+      },
+    ];
   });
 }

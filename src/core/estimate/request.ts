@@ -1,10 +1,11 @@
 import * as z from 'zod';
 import { chartSourceIds } from './chartSources';
 import { evidenceSchema } from './evidenceSchema';
-import { partsSchema, situationShape } from './situationSchema';
+import { partsSchema } from '../chemistry/partsSchema';
+import { situationShape } from './situationSchema';
 import { strategyIds } from './strategyIds';
 import { targetSchema } from './targetSchema';
-import { oneOf, within } from './within';
+import { oneOf, within } from '../schema/within';
 
 /** What is known of the exposures; it decides which strategy is recommended. */
 export const exposureKnowledge = ['known', 'mixed', 'unknown', 'unexposed'] as const;

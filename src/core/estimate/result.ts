@@ -55,7 +55,15 @@ export const estimateSchema = z.object({
   exposureIndex: rangeSchema,
   effectiveAge: rangeSchema,
   /** Pieces of evidence more than three standard deviations from what everything else says, and what is left of their weight. */
-  conflicts: z.array(z.object({ pieceId: z.string(), measure: z.enum(['chart', 'drop', 'gradient', 'fog', 'contrast']), distanceSd: z.number(), above: z.boolean(), weight: z.number() })),
+  conflicts: z.array(
+    z.object({
+      pieceId: z.string(),
+      measure: z.enum(['chart', 'drop', 'gradient', 'fog', 'contrast']),
+      distanceSd: z.number(),
+      above: z.boolean(),
+      weight: z.number(),
+    }),
+  ),
   cautions: z.array(cautionNoteSchema),
 });
 

@@ -44,7 +44,9 @@ export function pairKey(setting: Pick<SituationInput, 'stockId' | 'developer'>):
 export function situationOf(setting: SituationInput, runId: string, released: ReadonlySet<string>): Situation {
   const resolved = resolveConditions(setting);
   const pair = pairKey(setting);
-  const conditions = released.has(pair) ? { ...resolved, lnSd: { ...resolved.lnSd, pair: RELEASED_PAIR_LN_SD } } : resolved;
+  const conditions = released.has(pair)
+    ? { ...resolved, lnSd: { ...resolved.lnSd, pair: RELEASED_PAIR_LN_SD } }
+    : resolved;
   const owner: Record<Scope, string> = {
     stock: setting.stockId,
     developer: developerKey(setting.developer),

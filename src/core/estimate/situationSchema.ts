@@ -8,19 +8,9 @@ import { sodaForAcid } from '../chemistry/sodaForAcid';
 import { coffeeEquivalent } from '../chemistry/coffeeEquivalent';
 import { stockFamilyIds } from '../films/stockFamilies';
 import { agitationSchoolIds } from '../schedule/agitationSchools';
-import { oneOf, within } from './within';
-
-export const storageSegmentSchema = z.strictObject({
-  years: within('Years in storage', 0, 150, 'years'),
-  temperatureC: within('Storage temperature', -40, 60, '°C'),
-  temperatureSdC: within('Spread of the storage temperature', 0, 20, '°C').default(2),
-  humid: z.boolean('Humid: give true or false.').default(false),
-});
-
-export const partsSchema = z.strictObject({
-  concentrate: within('Parts of concentrate', 0.1, 100),
-  water: within('Parts of water', 0, 1000),
-});
+import { partsSchema } from '../chemistry/partsSchema';
+import { ageSchema } from '../films/ageSchema';
+import { oneOf, within } from '../schema/within';
 
 export const filmSchema = z.strictObject({
   familyId: oneOf('Stock family', stockFamilyIds),
@@ -40,37 +30,6 @@ export const filmSchema = z.strictObject({
     .default({}),
 });
 
-/** A roll whose year is a distribution, carried through its storage. It takes the place of `storage` and `yearsSd`. */
-const datedSchema = z.strictObject({
-  made: z
-    .array(z.strictObject({ year: within('Year of manufacture', 1800, 2200), weight: within('Weight of a year', 0, 1) }))
-    .min(1, 'Years of manufacture: give one at least.')
-    .max(400, 'Years of manufacture: give 400 at most.')
-    .refine((years) => Math.abs(years.reduce((sum, { weight }) => sum + weight, 0) - 1) < 1e-6, 'Years of manufacture: the weights must add up to 1.'),
-  stays: z
-    .array(
-      z.strictObject({
-        temperatureC: within('Storage temperature', -40, 60, '°C'),
-        temperatureSdC: within('Spread of the storage temperature', 0, 20, '°C'),
-        humid: z.boolean('Humid: give true or false.'),
-        untilYear: within('Stay until', 1800, 2200).nullable(),
-      }),
-    )
-    .min(1, 'Stays: give one at least.')
-    .max(50, 'Stays: give 50 at most.'),
-  nowYear: within('This year', 1800, 2200),
-});
-
-export const ageSchema = z.strictObject({
-  storage: z.array(storageSegmentSchema).max(50, 'Storage: give 50 stretches at most.').default([]),
-  yearsSd: within('Doubt about the years', 0, 60, 'years').default(0),
-  /** The years between exposure and now, for a film that was exposed long ago. */
-  sinceExposure: z.array(storageSegmentSchema).max(50, 'Storage since exposure: give 50 stretches at most.').default([]),
-  dated: datedSchema.optional(),
-  /** Passes through an X-ray machine for hand baggage. */
-  xrayPasses: within('X-ray passes', 0, 200).default(0),
-});
-
 const concentrateSchema = z.strictObject({
   kind: z.literal('concentrate'),
   familyId: oneOf('Developer family', developerFamilyIds),
@@ -81,13 +40,23 @@ const concentrateSchema = z.strictObject({
 export const improvisedDeveloperSchema = z.strictObject({
   kind: z.literal('improvised'),
   agents: z
-    .array(z.strictObject({ agentId: oneOf('Organic agent', organicAgentIds), amountPerL: within('Amount per litre', 0, 1000) }))
+    .array(
+      z.strictObject({
+        agentId: oneOf('Organic agent', organicAgentIds),
+        amountPerL: within('Amount per litre', 0, 1000),
+      }),
+    )
     .max(8, 'Organic agents: give 8 at most.'),
   ascorbicGPerL: within('Ascorbic acid', 0, 100, 'g/l'),
   sodaGPerL: within('Washing soda', 0, 200, 'g/l'),
   /** What else is dissolved and bears on pH: citric acid and bicarbonate of tablets, borax, other sodas. */
   others: z
-    .array(z.strictObject({ substanceId: oneOf('Substance', substanceIds), amountPerL: within('Amount per litre', 0, 1000) }))
+    .array(
+      z.strictObject({
+        substanceId: oneOf('Substance', substanceIds),
+        amountPerL: within('Amount per litre', 0, 1000),
+      }),
+    )
     .max(12, 'Other substances: give 12 at most.')
     .default([]),
 });
@@ -99,7 +68,8 @@ const improvisedSchema = improvisedDeveloperSchema.superRefine((brew, context) =
     context.addIssue({
       code: 'custom',
       path: ['agents'],
-      message: 'There is no coffee, tea or other organic agent in this brew. Soda and ascorbic acid alone show only the most over-exposed frames.',
+      message:
+        'There is no coffee, tea or other organic agent in this brew. Soda and ascorbic acid alone show only the most over-exposed frames.',
     });
     return;
   }
@@ -116,9 +86,17 @@ const improvisedSchema = improvisedDeveloperSchema.superRefine((brew, context) =
 /** A one-bath developer-fixer, as mixed from its kit. */
 const oneBathSchema = z.strictObject({ kind: z.literal('one-bath') });
 
-export const developerSchema = z.discriminatedUnion('kind', [concentrateSchema, improvisedSchema, oneBathSchema], 'Developer: give a concentrate, an improvised brew or a one-bath.');
+export const developerSchema = z.discriminatedUnion(
+  'kind',
+  [concentrateSchema, improvisedSchema, oneBathSchema],
+  'Developer: give a concentrate, an improvised brew or a one-bath.',
+);
 
-const nameSchema = (what: string) => z.string(`${what}: give a text.`).min(1, `${what}: give at least one letter.`).max(200, `${what}: give 200 letters at most.`);
+const nameSchema = (what: string) =>
+  z
+    .string(`${what}: give a text.`)
+    .min(1, `${what}: give at least one letter.`)
+    .max(200, `${what}: give 200 letters at most.`);
 
 /** Everything that decides how a film develops: what estimates and evidence are about. */
 export const situationShape = {

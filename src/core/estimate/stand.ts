@@ -40,7 +40,10 @@ export function standDeveloper(developer: EstimateRequest['developer']): Estimat
       const usual = concentrateFraction(developerFamilies[developer.familyId].referenceParts);
       if (isThin(concentrateFraction(developer.parts), usual)) return developer;
       const { concentrate } = developer.parts;
-      return { ...developer, parts: { concentrate, water: Math.ceil(concentrate * (STAND_DILUTION / usual - 1) - 1e-9) } };
+      return {
+        ...developer,
+        parts: { concentrate, water: Math.ceil(concentrate * (STAND_DILUTION / usual - 1) - 1e-9) },
+      };
     }
     case 'improvised':
       if (isThin(coffeeEquivalent(developer.agents), REFERENCE_COFFEE_BREW.coffeeGPerL)) return developer;

@@ -11,7 +11,11 @@ const compare = (part: Partial<EstimateRequestInput>) => {
   const fit = fitOf(request);
   return compareStrategies(request, workOut(request, fit), fit);
 };
-const aminophenol = (water: number): EstimateRequestInput['developer'] => ({ kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water } });
+const aminophenol = (water: number): EstimateRequestInput['developer'] => ({
+  kind: 'concentrate',
+  familyId: 'p-aminophenol',
+  parts: { concentrate: 1, water },
+});
 
 describe('the recommendation', () => {
   test.each<[string, Partial<EstimateRequestInput>, string, string]>([
@@ -19,7 +23,12 @@ describe('the recommendation', () => {
     ['old film of known exposure is extended', { age: roomYears(15) }, 'extend', 'win-back'],
     ['unknown exposures stand', { age: roomYears(15), exposure: 'unknown' }, 'stand', 'mixed-exposures'],
     ['mixed exposures stand', { exposure: 'mixed' }, 'stand', 'mixed-exposures'],
-    ['heavy fog is held, whatever the exposures', { film: { familyId: 'pan-cubic-very-fast', iso: 1600 }, age: roomYears(60), exposure: 'unknown' }, 'hold', 'heavy-fog'],
+    [
+      'heavy fog is held, whatever the exposures',
+      { film: { familyId: 'pan-cubic-very-fast', iso: 1600 }, age: roomYears(60), exposure: 'unknown' },
+      'hold',
+      'heavy-fog',
+    ],
     ['a one-bath runs to its end', { developer: { kind: 'one-bath' }, exposure: 'unknown' }, 'hold', 'one-bath'],
   ])('%s', (_what, part, recommended, reason) => expect(compare(part)).toMatchObject({ recommended, reason }));
 });
@@ -52,7 +61,11 @@ describe('standing', () => {
     expect([20, 60, 200].map(standTime)).toEqual([45, 60, 75]);
   });
   test('a developer that is thin enough stays, and thinning twice changes nothing', () => {
-    const thin = standDeveloper({ kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 100 } });
+    const thin = standDeveloper({
+      kind: 'concentrate',
+      familyId: 'p-aminophenol',
+      parts: { concentrate: 1, water: 100 },
+    });
     expect(thin).toMatchObject({ parts: { water: 100 } });
     const brew = standDeveloper(sampleRequest().developer);
     expect(standDeveloper(brew)).toEqual(brew);
@@ -60,7 +73,8 @@ describe('standing', () => {
 });
 
 describe('a one-bath', () => {
-  const time = (part: Partial<EstimateRequestInput>) => estimate(sampleRequest({ developer: { kind: 'one-bath' }, agitationId: 'gentle', ...part })).timeMin;
+  const time = (part: Partial<EstimateRequestInput>) =>
+    estimate(sampleRequest({ developer: { kind: 'one-bath' }, agitationId: 'gentle', ...part })).timeMin;
   // Source: common practice, no source.
   test.each([
     [21.5, 6],
@@ -68,8 +82,14 @@ describe('a one-bath', () => {
     [27, 3],
   ])('at %d °C: %d min', (temperatureC, minutes) => expect(time({ temperatureC })).toBeCloseTo(minutes, 6));
   test('each film through a litre takes 15 s more', () => {
-    expect(time({ temperatureC: 24, wear: { films: 4, volumeMl: 1000 } }) - time({ temperatureC: 24 })).toBeCloseTo(1, 6);
-    expect(time({ temperatureC: 24, wear: { films: 1, volumeMl: 500 } }) - time({ temperatureC: 24 })).toBeCloseTo(0.5, 6);
+    expect(time({ temperatureC: 24, wear: { films: 4, volumeMl: 1000 } }) - time({ temperatureC: 24 })).toBeCloseTo(
+      1,
+      6,
+    );
+    expect(time({ temperatureC: 24, wear: { films: 1, volumeMl: 500 } }) - time({ temperatureC: 24 })).toBeCloseTo(
+      0.5,
+      6,
+    );
   });
   test('a push does not move its time, and no strategy does', () => {
     expect(time({ temperatureC: 24, target: { purpose: 'scan', pushStops: 2 } })).toBeCloseTo(4, 6);
@@ -88,14 +108,23 @@ describe('a drifting bath', () => {
     const still = estimate(sampleRequest({ temperatureC: 24 }));
     const drifting = estimate(sampleRequest({ temperatureC: 24, ambientC: 16 }));
     expect(drifting.timeMin).toBeGreaterThan(still.timeMin * 1.03);
-    const product = drifting.ledger.reduce((running, row) => (row.ratio === null ? row.timeMin : running * row.ratio), 1);
+    const product = drifting.ledger.reduce(
+      (running, row) => (row.ratio === null ? row.timeMin : running * row.ratio),
+      1,
+    );
     expect(product / drifting.timeMin).toBeCloseTo(1, 9);
   });
-  test('its gradient at the time is the one aimed at', () => expect(estimate(sampleRequest({ temperatureC: 24, ambientC: 16 })).gradient.net).toBeCloseTo(0.58, 6));
+  test('its gradient at the time is the one aimed at', () =>
+    expect(estimate(sampleRequest({ temperatureC: 24, ambientC: 16 })).gradient.net).toBeCloseTo(0.58, 6));
 });
 
 test('a study carries everything that is shown, with the marks of its own readings', () => {
-  const whole = study(sampleRequest({ age: roomYears(20), evidence: [{ kind: 'clip', id: 'c', timeMin: 10, gradient: 0.4, method: 'eye', setting: { temperatureC: 24 } }] }));
+  const whole = study(
+    sampleRequest({
+      age: roomYears(20),
+      evidence: [{ kind: 'clip', id: 'c', timeMin: 10, gradient: 0.4, method: 'eye', setting: { temperatureC: 24 } }],
+    }),
+  );
   expect(whole.effects).toHaveLength(1);
   // Four degrees warmer counts for more time on a curve at 20 °C.
   expect(whole.marks[0]?.timeMin).toBeGreaterThan(13);

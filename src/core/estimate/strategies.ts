@@ -81,7 +81,12 @@ export function compareStrategies(request: EstimateRequest, worked: Worked, fit:
     };
   });
   const hold = outlooks[0] as StrategyOutlook;
-  return { outlooks, ...recommend(request, hold.baseFogD, worked), logH: LOG_H, freshDensities: freshDensities(request, fit) };
+  return {
+    outlooks,
+    ...recommend(request, hold.baseFogD, worked),
+    logH: LOG_H,
+    freshDensities: freshDensities(request, fit),
+  };
 }
 
 /**
@@ -90,14 +95,26 @@ export function compareStrategies(request: EstimateRequest, worked: Worked, fit:
  */
 export function strategyRequest(request: EstimateRequest, id: StrategyId): EstimateRequest {
   const strategy = { ...request.strategy, id };
-  return id === 'stand' ? { ...request, strategy, developer: standDeveloper(request.developer), agitationId: request.developer.kind === 'one-bath' ? request.agitationId : 'stand' } : { ...request, strategy };
+  return id === 'stand'
+    ? {
+        ...request,
+        strategy,
+        developer: standDeveloper(request.developer),
+        agitationId: request.developer.kind === 'one-bath' ? request.agitationId : 'stand',
+      }
+    : { ...request, strategy };
 }
 
-function recommend(request: EstimateRequest, baseFogD: number, worked: Worked): { recommended: StrategyId; reason: StrategyReason } {
+function recommend(
+  request: EstimateRequest,
+  baseFogD: number,
+  worked: Worked,
+): { recommended: StrategyId; reason: StrategyReason } {
   const { conditions } = worked.posterior.situation;
   if (request.developer.kind === 'one-bath') return { recommended: 'hold', reason: 'one-bath' };
   if (baseFogD - conditions.film.freshBaseFogD > HEAVY_FOG_D) return { recommended: 'hold', reason: 'heavy-fog' };
-  if (request.exposure === 'mixed' || request.exposure === 'unknown') return { recommended: 'stand', reason: 'mixed-exposures' };
+  if (request.exposure === 'mixed' || request.exposure === 'unknown')
+    return { recommended: 'stand', reason: 'mixed-exposures' };
   if (conditions.ageRoomYears < HARDLY_OLD_ROOM_YEARS) return { recommended: 'hold', reason: 'fresh' };
   return { recommended: 'extend', reason: 'win-back' };
 }

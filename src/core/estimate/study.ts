@@ -39,13 +39,20 @@ const CURVE_MARGIN = 1.25;
  * @param fit evidence fitted earlier; by default the request's own
  * @param nearest pieces of evidence whose effect is asked for; by default all of the request's own
  */
-export function study(request: EstimateRequest, fit: Fit = fitOf(request), nearest: readonly Piece[] = piecesOf(request)): Study {
+export function study(
+  request: EstimateRequest,
+  fit: Fit = fitOf(request),
+  nearest: readonly Piece[] = piecesOf(request),
+): Study {
   const worked = workOut(request, fit);
   return {
     ...glanceAt(worked, nearest),
     strategies: compareStrategies(request, worked, fit),
     next: nextTests(worked),
-    effects: evidenceEffects(worked, nearest.map(({ evidence }) => evidence.id)),
+    effects: evidenceEffects(
+      worked,
+      nearest.map(({ evidence }) => evidence.id),
+    ),
     missing: narrowingFacts(request, worked.estimate, fit),
   };
 }
@@ -57,5 +64,10 @@ export function glance(request: EstimateRequest, fit: Fit, nearest: readonly Pie
 
 function glanceAt(worked: Worked, nearest: readonly Piece[]): Glance {
   const { request, estimate } = worked;
-  return { request, estimate, curve: gradientCurve(worked, estimate.band.highMin * CURVE_MARGIN), marks: readingMarks(worked, nearest) };
+  return {
+    request,
+    estimate,
+    curve: gradientCurve(worked, estimate.band.highMin * CURVE_MARGIN),
+    marks: readingMarks(worked, nearest),
+  };
 }

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { purposeIds } from '../kinetics/targets';
-import { oneOf, within } from './within';
+import { oneOf, within } from '../schema/within';
 
 /** What the negative is for. */
 export const targetSchema = z.strictObject({

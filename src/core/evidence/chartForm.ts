@@ -2,11 +2,12 @@ import * as z from 'zod';
 import { developerFamilyIds } from '../chemistry/developerFamilies';
 import { chartSourceIds } from '../estimate/chartSources';
 import { CHART_AGITATION } from '../estimate/pieces';
-import { partsSchema, situationShape } from '../estimate/situationSchema';
-import { problemsFromZod } from '../problemsFromZod';
-import { failure, success, type Problem, type Result } from '../result';
+import { partsSchema } from '../chemistry/partsSchema';
+import { situationShape } from '../estimate/situationSchema';
+import { problemsFromZod } from '../schema/problemsFromZod';
+import { failure, success, type Problem, type Result } from '../schema/result';
 import { findingSchema, type Finding, type SettingRecord } from './evidenceRecord';
-import { typed } from '../units/typed';
+import { typed } from '../schema/typed';
 
 /** A time from a chart: for the plan's developer, or for another one. */
 export const chartFormSchema = z.object({
@@ -30,19 +31,47 @@ export function initialChartForm(): ChartForm {
  * @param form what was typed
  * @param plan the plan's setting, for a time in the same developer
  */
-export function readChartForm(form: ChartForm, plan: SettingRecord): Result<{ finding: Finding; setting: SettingRecord }> {
+export function readChartForm(
+  form: ChartForm,
+  plan: SettingRecord,
+): Result<{ finding: Finding; setting: SettingRecord }> {
   const problems: Problem[] = [];
   const finding = findingSchema.safeParse({ kind: 'chart', timeMin: form.timeMin, source: form.source });
   if (!finding.success) problems.push(...problemsFromZod(finding.error.issues));
   const temperature = situationShape.temperatureC.safeParse(form.temperatureC);
-  if (!temperature.success) problems.push(...problemsFromZod(temperature.error.issues).map((problem) => ({ ...problem, path: 'temperatureC' })));
-  const parts = form.developer === 'same' ? null : partsSchema.safeParse({ concentrate: form.concentrateParts, water: form.waterParts });
-  if (parts !== null && !parts.success) problems.push(...problemsFromZod(parts.error.issues).map((p) => ({ ...p, path: p.path === 'water' ? 'waterParts' : 'concentrateParts' })));
+  if (!temperature.success)
+    problems.push(
+      ...problemsFromZod(temperature.error.issues).map((problem) => ({ ...problem, path: 'temperatureC' })),
+    );
+  const parts =
+    form.developer === 'same'
+      ? null
+      : partsSchema.safeParse({ concentrate: form.concentrateParts, water: form.waterParts });
+  if (parts !== null && !parts.success)
+    problems.push(
+      ...problemsFromZod(parts.error.issues).map((p) => ({
+        ...p,
+        path: p.path === 'water' ? 'waterParts' : 'concentrateParts',
+      })),
+    );
   if (!finding.success || !temperature.success || parts?.success === false) return failure(...problems);
-  const developer: SettingRecord['developer'] = form.developer === 'same' || parts === null ? plan.developer : { kind: 'concentrate', familyId: form.developer, parts: parts.data };
+  const developer: SettingRecord['developer'] =
+    form.developer === 'same' || parts === null
+      ? plan.developer
+      : { kind: 'concentrate', familyId: form.developer, parts: parts.data };
   return success({
     finding: finding.data,
     // A chart speaks of fresh brew without bromide, moved once a minute, at a temperature that holds.
-    setting: { ...plan, developer, temperatureC: temperature.data, ambientC: null, bromideGPerL: 0, wear: { ...plan.wear, ageH: 0, films: 0 }, agitationId: CHART_AGITATION, brewId: null, mixingLnSd: null },
+    setting: {
+      ...plan,
+      developer,
+      temperatureC: temperature.data,
+      ambientC: null,
+      bromideGPerL: 0,
+      wear: { ...plan.wear, ageH: 0, films: 0 },
+      agitationId: CHART_AGITATION,
+      brewId: null,
+      mixingLnSd: null,
+    },
   });
 }

@@ -1,10 +1,10 @@
 import * as z from 'zod';
 import { SCENE_STOPS, patchGradient } from '../densitometry/patchGradient';
 import { readingMethods } from '../estimate/evidenceSchema';
-import { problemsFromZod } from '../problemsFromZod';
-import { failure, success, type Result } from '../result';
+import { problemsFromZod } from '../schema/problemsFromZod';
+import { failure, success, type Result } from '../schema/result';
 import { findingSchema, type Finding } from './evidenceRecord';
-import { typed } from '../units/typed';
+import { typed } from '../schema/typed';
 
 /** A clip that was developed: for how long, and what it reads. */
 export const clipFormSchema = z.object({
@@ -20,7 +20,14 @@ export type ClipForm = z.infer<typeof clipFormSchema>;
 
 /** A clip test as it first opens. */
 export function initialClipForm(timeMin: number): ClipForm {
-  return { timeMin: Math.round(timeMin * 4) / 4, method: 'eye', baseFogD: '', shadowD: '', highlightD: '', stopsBetween: SCENE_STOPS };
+  return {
+    timeMin: Math.round(timeMin * 4) / 4,
+    method: 'eye',
+    baseFogD: '',
+    shadowD: '',
+    highlightD: '',
+    stopsBetween: SCENE_STOPS,
+  };
 }
 
 /** Reads a clip as a finding, or says what is wrong. */
@@ -31,6 +38,11 @@ export function readClipForm(form: ClipForm): Result<Finding> {
   if (data.kind !== 'clip') return success(data);
   const gradient = patchGradient(data.shadowD, data.highlightD, data.stopsBetween);
   if (!gradient.ok) return gradient;
-  if (data.shadowD < data.baseFogD) return failure({ path: 'shadowD', message: 'The thin tone is thinner than base and fog, which no part of a negative can be. Exchange the two, or read them again.' });
+  if (data.shadowD < data.baseFogD)
+    return failure({
+      path: 'shadowD',
+      message:
+        'The thin tone is thinner than base and fog, which no part of a negative can be. Exchange the two, or read them again.',
+    });
   return success(data);
 }

@@ -1,11 +1,11 @@
 import * as z from 'zod';
 import { developerFamilies, developerFamilyIds } from '../chemistry/developerFamilies';
-import { partsSchema } from '../estimate/situationSchema';
-import { problemsFromZod } from '../problemsFromZod';
-import { failure, success, type Result } from '../result';
+import { partsSchema } from '../chemistry/partsSchema';
+import { problemsFromZod } from '../schema/problemsFromZod';
+import { failure, success, type Result } from '../schema/result';
 import { stripPairSchema } from './dropTest';
 import { findingSchema, type Finding } from './evidenceRecord';
-import { typed } from '../units/typed';
+import { typed } from '../schema/typed';
 
 const instantMs = z.number().nullable();
 
@@ -30,7 +30,9 @@ export function initialDropForm(): DropForm {
 }
 
 /** A known developer at its usual dilution. */
-export function withFamily(familyId: DropForm['familyId']): Pick<DropForm, 'familyId' | 'concentrateParts' | 'waterParts'> {
+export function withFamily(
+  familyId: DropForm['familyId'],
+): Pick<DropForm, 'familyId' | 'concentrateParts' | 'waterParts'> {
   const { concentrate, water } = developerFamilies[familyId].referenceParts;
   return { familyId, concentrateParts: concentrate, waterParts: water };
 }
@@ -47,13 +49,28 @@ export function stopClock(form: DropForm, which: 'brewMs' | 'knownMs', nowMs: nu
   const stopped = { brewMs: form.brewMs, knownMs: form.knownMs, [which]: nowMs };
   if (stopped.brewMs === null || stopped.knownMs === null) return { [which]: nowMs };
   const tookS = (atMs: number): number => Math.round((atMs - (form.startMs ?? atMs)) / 100) / 10;
-  return { pairs: [...form.pairs, { brewS: tookS(stopped.brewMs), knownS: tookS(stopped.knownMs) }], startMs: null, brewMs: null, knownMs: null };
+  return {
+    pairs: [...form.pairs, { brewS: tookS(stopped.brewMs), knownS: tookS(stopped.knownMs) }],
+    startMs: null,
+    brewMs: null,
+    knownMs: null,
+  };
 }
 
 /** Reads a drop test as a finding, or says what is wrong. */
 export function readDropForm(form: DropForm): Result<Finding> {
   const parts = partsSchema.safeParse({ concentrate: form.concentrateParts, water: form.waterParts });
-  if (!parts.success) return failure(...problemsFromZod(parts.error.issues).map((p) => ({ ...p, path: p.path === 'water' ? 'waterParts' : 'concentrateParts' })));
-  const read = findingSchema.safeParse({ kind: 'drop', pairs: form.pairs, known: { kind: 'concentrate', familyId: form.familyId, parts: parts.data } });
+  if (!parts.success)
+    return failure(
+      ...problemsFromZod(parts.error.issues).map((p) => ({
+        ...p,
+        path: p.path === 'water' ? 'waterParts' : 'concentrateParts',
+      })),
+    );
+  const read = findingSchema.safeParse({
+    kind: 'drop',
+    pairs: form.pairs,
+    known: { kind: 'concentrate', familyId: form.familyId, parts: parts.data },
+  });
   return read.success ? success(read.data) : failure(...problemsFromZod(read.error.issues));
 }

@@ -2,7 +2,10 @@ import * as z from 'zod';
 
 /** Longest time that a strip is watched, s. */
 const LONGEST_S = 3600;
-const seconds = z.number('Time of a strip: give seconds.').min(0.5, 'Time of a strip: give half a second or more.').max(LONGEST_S, 'Time of a strip: give an hour or less.');
+const seconds = z
+  .number('Time of a strip: give seconds.')
+  .min(0.5, 'Time of a strip: give half a second or more.')
+  .max(LONGEST_S, 'Time of a strip: give an hour or less.');
 
 /** Two strips of the same leader, each timed until it is as dark as the reference. */
 export const stripPairSchema = z.strictObject({ brewS: seconds, knownS: seconds });

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { chartSourceIds } from '../estimate/chartSources';
 import { readingMethods } from '../estimate/evidenceSchema';
 import { situationShape } from '../estimate/situationSchema';
-import { within } from '../estimate/within';
+import { within } from '../schema/within';
 import { stripPairSchema } from './dropTest';
 
 /** In what something was developed: a copy, so that later changes to a plan do not change what was found. */
@@ -25,8 +25,16 @@ const density = (what: string) => within(what, 0, 4, 'D');
 
 /** What was found, as it was written down. */
 export const findingSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('chart'), timeMin: within('Chart time', 0.5, 180, 'min'), source: z.enum(chartSourceIds) }),
-  z.strictObject({ kind: z.literal('drop'), pairs: z.array(stripPairSchema).min(1, 'Time one pair of strips at least.').max(20), known: situationShape.developer }),
+  z.strictObject({
+    kind: z.literal('chart'),
+    timeMin: within('Chart time', 0.5, 180, 'min'),
+    source: z.enum(chartSourceIds),
+  }),
+  z.strictObject({
+    kind: z.literal('drop'),
+    pairs: z.array(stripPairSchema).min(1, 'Time one pair of strips at least.').max(20),
+    known: situationShape.developer,
+  }),
   z.strictObject({
     kind: z.literal('clip'),
     timeMin: minutes,
@@ -36,7 +44,12 @@ export const findingSchema = z.discriminatedUnion('kind', [
     highlightD: density('Dense tone'),
     stopsBetween: within('Stops between the two tones', 0.5, 15, 'stops'),
   }),
-  z.strictObject({ kind: z.literal('fog'), timeMin: minutes, method: z.enum(readingMethods), baseFogD: density('Base + fog') }),
+  z.strictObject({
+    kind: z.literal('fog'),
+    timeMin: minutes,
+    method: z.enum(readingMethods),
+    baseFogD: density('Base + fog'),
+  }),
 ]);
 
 export type Finding = z.infer<typeof findingSchema>;

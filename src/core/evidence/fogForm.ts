@@ -1,9 +1,9 @@
 import * as z from 'zod';
 import { readingMethods } from '../estimate/evidenceSchema';
-import { problemsFromZod } from '../problemsFromZod';
-import { failure, success, type Result } from '../result';
+import { problemsFromZod } from '../schema/problemsFromZod';
+import { failure, success, type Result } from '../schema/result';
 import { findingSchema, type Finding } from './evidenceRecord';
-import { typed } from '../units/typed';
+import { typed } from '../schema/typed';
 
 /** Base + fog of a piece of leader that was developed. */
 export const fogFormSchema = z.object({ timeMin: typed, method: z.enum(readingMethods), baseFogD: typed });

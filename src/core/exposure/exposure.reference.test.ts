@@ -1,7 +1,7 @@
 import { linearRegression, linearRegressionLine } from 'simple-statistics';
 import { describe, expect, test } from 'vitest';
 import { stockFamilyIds } from '../films/stockFamilies';
-import { emptyExposureForm, readExposure } from './exposureForm';
+import { emptyExposureForm, readExposure } from '../plan/exposureForm';
 import { filterFactor, filters } from './filters';
 import { longExposure } from './longExposure';
 import { correctedTime, fitExponent, usualExponent } from './reciprocity';
@@ -13,19 +13,26 @@ describe('reciprocity, p-model (common practice: t^1.3 beyond a second)', () => 
     [2, 2.46],
     [10, 19.95],
     [60, 204.9],
-  ])('%d s metered is %d s at p = 1.3', (metered, corrected) => expect(correctedTime(metered, 1.3)).toBeCloseTo(corrected, 1));
+  ])('%d s metered is %d s at p = 1.3', (metered, corrected) =>
+    expect(correctedTime(metered, 1.3)).toBeCloseTo(corrected, 1),
+  );
   test('continuous at a second, and never shorter than metered', () => {
     expect(correctedTime(1.0001, 1.3)).toBeCloseTo(1, 3);
     for (const id of stockFamilyIds) expect(usualExponent(id)).toBeGreaterThanOrEqual(1);
   });
   test('worked example: 10 s right at 20 s and 100 s right at 400 s give p = 1.301', () => {
-    const fit = fitExponent([{ meteredS: 10, rightS: 20 }, { meteredS: 100, rightS: 400 }]);
+    const fit = fitExponent([
+      { meteredS: 10, rightS: 20 },
+      { meteredS: 100, rightS: 400 },
+    ]);
     expect(fit.ok && fit.value).toBeCloseTo(1.301, 3);
   });
   test('exact frames give their exponent back, as a statistics library’s line in log–log does', () => {
     const frames = [2, 8, 30, 120].map((meteredS) => ({ meteredS, rightS: meteredS ** 1.27 }));
     const fit = fitExponent(frames);
-    const line = linearRegressionLine(linearRegression(frames.map(({ meteredS, rightS }) => [Math.log(meteredS), Math.log(rightS)])));
+    const line = linearRegressionLine(
+      linearRegression(frames.map(({ meteredS, rightS }) => [Math.log(meteredS), Math.log(rightS)])),
+    );
     expect(fit.ok && fit.value).toBeCloseTo(1.27, 10);
     expect(fit.ok && fit.value).toBeCloseTo(line(1) - line(0), 10);
   });

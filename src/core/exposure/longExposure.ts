@@ -34,7 +34,13 @@ export interface LongExposureAnswer {
  * Source: a stop is a factor of two; power law of reciprocity.
  * @example longExposure({ meteredS: 1, meterIndex: 400, filmIndex: 100, filterStops: 1, exponent: 1.3 }) // 4 s, 8 s, 14.9 s
  */
-export function longExposure({ meteredS, meterIndex, filmIndex, filterStops, exponent }: LongExposure): LongExposureAnswer {
+export function longExposure({
+  meteredS,
+  meterIndex,
+  filmIndex,
+  filterStops,
+  exponent,
+}: LongExposure): LongExposureAnswer {
   const forIndexS = meteredS * (meterIndex / filmIndex);
   const forFilterS = forIndexS * filterFactor(filterStops);
   const exposeS = correctedTime(forFilterS, exponent);

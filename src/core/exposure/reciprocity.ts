@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result';
+import { failure, success, type Result } from '../schema/result';
 import type { StockFamilyId } from '../films/stockFamilies';
 
 /** Metered time from which reciprocity fails, s. Source: common practice, no source. */
@@ -53,10 +53,16 @@ export interface ReciprocityFrame {
  */
 export function fitExponent(frames: readonly ReciprocityFrame[]): Result<number> {
   const used = frames.filter(({ meteredS, rightS }) => meteredS > RECIPROCITY_FROM_S && rightS > 0);
-  if (used.length === 0) return failure({ path: 'frames', message: 'Give a frame that was metered at more than one second.' });
+  if (used.length === 0)
+    return failure({ path: 'frames', message: 'Give a frame that was metered at more than one second.' });
   const xy = used.reduce((sum, { meteredS, rightS }) => sum + Math.log(meteredS) * Math.log(rightS), 0);
   const xx = used.reduce((sum, { meteredS }) => sum + Math.log(meteredS) ** 2, 0);
   const exponent = xy / xx;
-  if (exponent < 1) return failure({ path: 'frames', message: 'By these frames long exposures would need less light than metered. Swap metered and right time, or look at the frames again.' });
+  if (exponent < 1)
+    return failure({
+      path: 'frames',
+      message:
+        'By these frames long exposures would need less light than metered. Swap metered and right time, or look at the frames again.',
+    });
   return success(exponent);
 }

@@ -14,7 +14,11 @@ const room = (years: number) => [{ years, temperatureC: 21, humid: false }];
 describe('storage', () => {
   test.each([-18, 4, 12, 21, 30])('%d °C against the Arrhenius closed form', (temperatureC) => {
     const E = activationEnergy(AGEING_Q10);
-    const closedForm: number = evaluate('exp(E / R * (1 / 294.15 - 1 / (T + 273.15)))', { E, R: GAS_CONSTANT, T: temperatureC });
+    const closedForm: number = evaluate('exp(E / R * (1 / 294.15 - 1 / (T + 273.15)))', {
+      E,
+      R: GAS_CONSTANT,
+      T: temperatureC,
+    });
     expect(storageFactor(temperatureC, false)).toBeCloseTo(closedForm, 12);
   });
   test('hand-worked: E = 67.7 kJ/mol makes a year at 11 °C worth 0.377 of one at 21 °C', () => {
@@ -29,11 +33,17 @@ describe('storage', () => {
     const years = fc.double({ min: 0, max: 120, noNaN: true });
     const temperature = fc.double({ min: -30, max: 45, noNaN: true });
     fc.assert(
-      fc.property(years, years, temperature, fc.double({ min: 0, max: 20, noNaN: true }), (a, more, temperatureC, warmer) => {
-        const of = (y: number, t: number) => effectiveAge([{ years: y, temperatureC: t, humid: false }]);
-        expect(of(a + more, temperatureC)).toBeGreaterThanOrEqual(of(a, temperatureC));
-        expect(of(a, temperatureC + warmer)).toBeGreaterThanOrEqual(of(a, temperatureC));
-      }),
+      fc.property(
+        years,
+        years,
+        temperature,
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        (a, more, temperatureC, warmer) => {
+          const of = (y: number, t: number) => effectiveAge([{ years: y, temperatureC: t, humid: false }]);
+          expect(of(a + more, temperatureC)).toBeGreaterThanOrEqual(of(a, temperatureC));
+          expect(of(a, temperatureC + warmer)).toBeGreaterThanOrEqual(of(a, temperatureC));
+        },
+      ),
     );
   });
   test('doubt about the age: relative years and temperature add in quadrature', () => {

@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result';
+import { failure, success, type Result } from '../schema/result';
 
 /** Squares of the code in two rows of six, left to right with the spool's long end to the left; true is bare metal. */
 export type CassetteSquares = readonly boolean[];
@@ -53,18 +53,32 @@ const bit = (on: boolean | undefined): number => (on ? 1 : 0);
  * @example readCassette([1,1,1,0,1,0, 1,0,0,1,1,1].map(Boolean)) // ISO 200, 36 exposures, +3 −1
  */
 export function readCassette(squares: CassetteSquares): Result<CassetteReading> {
-  if (squares.length !== SQUARES) return failure({ path: 'squares', message: `The code has ${SQUARES} squares, two rows of six.` });
+  if (squares.length !== SQUARES)
+    return failure({ path: 'squares', message: `The code has ${SQUARES} squares, two rows of six.` });
   if (!GROUND.every((index) => squares[index])) {
-    return failure({ path: 'squares', message: 'The first square of each row is always bare metal. Turn the cassette so that the long end of the spool points to the left.' });
+    return failure({
+      path: 'squares',
+      message:
+        'The first square of each row is always bare metal. Turn the cassette so that the long end of the spool points to the left.',
+    });
   }
   const third = bit(squares[4]) + 2 * bit(squares[5]);
-  if (third === 0) return failure({ path: 'squares', message: 'In the upper row, one of the last two squares is always bare. Look again under slanting light.' });
+  if (third === 0)
+    return failure({
+      path: 'squares',
+      message: 'In the upper row, one of the last two squares is always bare. Look again under slanting light.',
+    });
   const stop = bit(squares[1]) + 2 * bit(squares[2]) + 4 * bit(squares[3]);
   const thirdIndex = third === 1 ? 0 : third === 2 ? 1 : 2;
   const iso = STOP_SPEEDS[stop]?.[thirdIndex];
   const toleranceStops = TOLERANCES[bit(squares[10]) + 2 * bit(squares[11])];
-  if (iso === undefined || toleranceStops === undefined) return failure({ path: 'squares', message: 'This pattern says no speed.' });
-  return success({ iso, exposures: EXPOSURES[bit(squares[7]) + 2 * bit(squares[8]) + 4 * bit(squares[9])] ?? null, toleranceStops });
+  if (iso === undefined || toleranceStops === undefined)
+    return failure({ path: 'squares', message: 'This pattern says no speed.' });
+  return success({
+    iso,
+    exposures: EXPOSURES[bit(squares[7]) + 2 * bit(squares[8]) + 4 * bit(squares[9])] ?? null,
+    toleranceStops,
+  });
 }
 
 /**
@@ -78,9 +92,13 @@ export function writeCassette(reading: CassetteReading): Result<boolean[]> {
   if (stop < 0) return failure({ path: 'iso', message: `The code has no pattern for ISO ${reading.iso}.` });
   const third = (STOP_SPEEDS[stop] as readonly number[]).indexOf(reading.iso) + 1;
   const length = EXPOSURES.findIndex((exposures) => exposures === reading.exposures);
-  if (length < 0) return failure({ path: 'exposures', message: `The code has no pattern for ${reading.exposures} exposures.` });
-  const tolerance = TOLERANCES.findIndex(({ over, under }) => over === reading.toleranceStops.over && under === reading.toleranceStops.under);
+  if (length < 0)
+    return failure({ path: 'exposures', message: `The code has no pattern for ${reading.exposures} exposures.` });
+  const tolerance = TOLERANCES.findIndex(
+    ({ over, under }) => over === reading.toleranceStops.over && under === reading.toleranceStops.under,
+  );
   if (tolerance < 0) return failure({ path: 'toleranceStops', message: 'The code has no pattern for this tolerance.' });
-  const bits = (value: number, count: number): boolean[] => Array.from({ length: count }, (_, index) => ((value >> index) & 1) === 1);
+  const bits = (value: number, count: number): boolean[] =>
+    Array.from({ length: count }, (_, index) => ((value >> index) & 1) === 1);
   return success([true, ...bits(stop, 3), ...bits(third, 2), true, ...bits(length, 3), ...bits(tolerance, 2)]);
 }

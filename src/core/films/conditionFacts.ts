@@ -2,11 +2,26 @@ import type { Condition } from './condition';
 
 /** Signs of decay on a roll, what they change, in the imperative. Source: common practice, no source. */
 export const conditionSigns = {
-  vinegar: { name: 'Smells of vinegar', advice: 'The acetate base decays. Keep it apart from other film, develop soon, ventilate.' },
-  shrunken: { name: 'Shrunken', advice: 'It may not run in the reel: load without force, or see-saw it. No sharp steps of temperature.' },
-  brittle: { name: 'Brittle', advice: 'Let it lie a day in a humid box before loading; pre-soak 6 minutes; never bend it back.' },
-  mould: { name: 'Mould', advice: 'Gloves and mask. Do not wipe it dry; the gelatin under it dissolves easily, so stay at 20 °C or below.' },
-  'stuck-paper': { name: 'Backing paper sticks', advice: 'Do not pull. Pre-soak 6 minutes or longer until it floats off.' },
+  vinegar: {
+    name: 'Smells of vinegar',
+    advice: 'The acetate base decays. Keep it apart from other film, develop soon, ventilate.',
+  },
+  shrunken: {
+    name: 'Shrunken',
+    advice: 'It may not run in the reel: load without force, or see-saw it. No sharp steps of temperature.',
+  },
+  brittle: {
+    name: 'Brittle',
+    advice: 'Let it lie a day in a humid box before loading; pre-soak 6 minutes; never bend it back.',
+  },
+  mould: {
+    name: 'Mould',
+    advice: 'Gloves and mask. Do not wipe it dry; the gelatin under it dissolves easily, so stay at 20 °C or below.',
+  },
+  'stuck-paper': {
+    name: 'Backing paper sticks',
+    advice: 'Do not pull. Pre-soak 6 minutes or longer until it floats off.',
+  },
 } as const;
 
 export type ConditionSign = keyof typeof conditionSigns;

@@ -50,7 +50,10 @@ export function effectiveAge(segments: readonly StorageSegment[]): number {
  * @param yearsSd standard deviation of the calendar years, years
  * @returns sd of ln(effective age); 0 for a film without age
  */
-export function effectiveAgeLnSd(segments: readonly (StorageSegment & { temperatureSdC: number })[], yearsSd: number): number {
+export function effectiveAgeLnSd(
+  segments: readonly (StorageSegment & { temperatureSdC: number })[],
+  yearsSd: number,
+): number {
   const total = effectiveAge(segments);
   const years = segments.reduce((sum, segment) => sum + segment.years, 0);
   if (total < LEAST_AGE_ROOM_YEARS) return 0;
@@ -63,5 +66,9 @@ export function effectiveAgeLnSd(segments: readonly (StorageSegment & { temperat
 
 /** Half the change of ln(storage factor) over ± 1 sd of the temperature. */
 function lnSdOfFactor(temperatureC: number, temperatureSdC: number): number {
-  return Math.log(storageFactor(temperatureC + temperatureSdC, false) / storageFactor(temperatureC - temperatureSdC, false)) / 2;
+  return (
+    Math.log(
+      storageFactor(temperatureC + temperatureSdC, false) / storageFactor(temperatureC - temperatureSdC, false),
+    ) / 2
+  );
 }

@@ -73,12 +73,17 @@ export interface RollAgeing {
  * @param nowYear this year
  * @returns the ageing of the roll
  */
-export function ageRoll(distribution: readonly YearWeight[], stays: readonly StorageStay[], nowYear: number): RollAgeing {
+export function ageRoll(
+  distribution: readonly YearWeight[],
+  stays: readonly StorageStay[],
+  nowYear: number,
+): RollAgeing {
   const ages = distribution.map(({ year, weight }) => {
     const from = year + FRESH_YEARS;
     return { weight, years: Math.max(0, nowYear - from), roomYears: historyRoomYears(stays, from, nowYear) };
   });
-  const mean = (of: (age: (typeof ages)[number]) => number): number => ages.reduce((sum, age) => sum + age.weight * of(age), 0);
+  const mean = (of: (age: (typeof ages)[number]) => number): number =>
+    ages.reduce((sum, age) => sum + age.weight * of(age), 0);
   const years = mean((age) => age.years);
   const roomYears = mean((age) => age.roomYears);
   const yearsSd = Math.sqrt(Math.max(0, mean((age) => age.years ** 2) - years ** 2));
@@ -102,6 +107,9 @@ export function ageRoll(distribution: readonly YearWeight[], stays: readonly Sto
     yearsSd,
     roomYears,
     roomYearsLnSd: Math.sqrt(fromTemperature ** 2 + fromYears),
-    parts: parts.map(({ years: partYears, roomYears: partRoomYears }) => ({ years: partYears, roomYears: partRoomYears })),
+    parts: parts.map(({ years: partYears, roomYears: partRoomYears }) => ({
+      years: partYears,
+      roomYears: partRoomYears,
+    })),
   };
 }

@@ -9,7 +9,12 @@ export const userHintSchema = z.discriminatedUnion('kind', [
   /** Years in which the camera, the place or the owner was in use; the film was exposed then. */
   z.strictObject({ kind: z.literal('use'), what: z.string().max(120), from: year, to: year }),
   /** A story: exposed about then. */
-  z.strictObject({ kind: z.literal('story'), what: z.string().max(120), year, slackYears: z.number().int().min(1).max(40) }),
+  z.strictObject({
+    kind: z.literal('story'),
+    what: z.string().max(120),
+    year,
+    slackYears: z.number().int().min(1).max(40),
+  }),
 ]);
 
 export type UserHint = z.infer<typeof userHintSchema>;

@@ -55,7 +55,12 @@ export function hintYears(hint: UserHint, index: number): YearHint {
  * @param years first and last year of manufacture; an open end lasts until now
  * @param nowYear this year
  */
-export function madeYears(id: string, name: string, years: { from: number; to: number | null }, nowYear: number): YearHint {
+export function madeYears(
+  id: string,
+  name: string,
+  years: { from: number; to: number | null },
+  nowYear: number,
+): YearHint {
   const from = Math.max(FIRST_FILM_YEAR, years.from);
   const to = years.to ?? nowYear;
   return { id, name: `${name}, ${from}–${years.to ?? 'now'}`, from, coreFrom: from, coreTo: to, to };

@@ -12,7 +12,8 @@ export const CLEARING_MULTIPLE = { usual: 2, cautious: 3 } as const;
  */
 export function usualFixMin(familyId: StockFamilyId): number {
   if (familyId.startsWith('pan-tabular')) return 6;
-  if (familyId.startsWith('pan-cubic') || familyId === 'orthochromatic' || familyId === 'cine-monochrome-negative') return 4;
+  if (familyId.startsWith('pan-cubic') || familyId === 'orthochromatic' || familyId === 'cine-monochrome-negative')
+    return 4;
   return 6;
 }
 

@@ -10,7 +10,11 @@ export const stopSchoolSchema = z.object({
 export type StopSchool = z.infer<typeof stopSchoolSchema>;
 
 const acidBath = { name: 'Acid stop', instruction: 'Pour in the stop and keep turning', durationS: 60 };
-const waterChange = (name: string): StopSchool['baths'][number] => ({ name, instruction: 'Fill with water, turn six times, pour out', durationS: 30 });
+const waterChange = (name: string): StopSchool['baths'][number] => ({
+  name,
+  instruction: 'Fill with water, turn six times, pour out',
+  durationS: 30,
+});
 
 /** What follows the developer. Source: common practice, no source. */
 export const stopSchools = {

@@ -10,8 +10,16 @@ export const washSchoolSchema = z.object({
 
 export type WashSchool = z.infer<typeof washSchoolSchema>;
 
-const fillAndDump = (...changes: number[]): WashSchool => ({ name: `Fill and dump ${changes.join('-')}`, changes, runningMin: 0 });
-const running = (runningMin: number): WashSchool => ({ name: `Running water ${runningMin} min`, changes: [], runningMin });
+const fillAndDump = (...changes: number[]): WashSchool => ({
+  name: `Fill and dump ${changes.join('-')}`,
+  changes,
+  runningMin: 0,
+});
+const running = (runningMin: number): WashSchool => ({
+  name: `Running water ${runningMin} min`,
+  changes: [],
+  runningMin,
+});
 
 /** Wash schools. Source: common practice, no source. */
 export const washSchools = {

@@ -1,11 +1,23 @@
 import * as z from 'zod';
 
-export const wettingBathSchema = z.object({ name: z.string(), instruction: z.string(), durationS: z.number().nonnegative() });
+export const wettingBathSchema = z.object({
+  name: z.string(),
+  instruction: z.string(),
+  durationS: z.number().nonnegative(),
+});
 
 /** Last baths. Source: common practice, no source. */
 export const wettingBaths = {
-  agent: { name: 'Wetting agent in distilled water', instruction: 'Let it stand, then lift the reel out without foam', durationS: 60 },
-  soap: { name: 'A drop of dish soap', instruction: 'Let it stand, then lift the reel out without foam', durationS: 60 },
+  agent: {
+    name: 'Wetting agent in distilled water',
+    instruction: 'Let it stand, then lift the reel out without foam',
+    durationS: 60,
+  },
+  soap: {
+    name: 'A drop of dish soap',
+    instruction: 'Let it stand, then lift the reel out without foam',
+    durationS: 60,
+  },
   none: { name: 'None', instruction: '', durationS: 0 },
 } as const satisfies Record<string, z.infer<typeof wettingBathSchema>>;
 

@@ -1,9 +1,9 @@
 import * as z from 'zod';
-import { problemsFromZod } from '../problemsFromZod';
-import { failure, success, type Problem, type Result } from '../result';
+import { problemsFromZod } from '../schema/problemsFromZod';
+import { failure, success, type Problem, type Result } from '../schema/result';
 import { latestVersion, migrate, migrations, type Migration, type RawRecords } from './migrations';
-import { recordSchemas, type Records, type TableName } from './records';
-import { noRecords, tableNames } from './tables';
+import { recordSchemas, type Records, type TableName } from '../records/records';
+import { noRecords, tableNames } from '../records/tables';
 
 /** What the first line of an exported file says it is. */
 export const BACKUP_FORMAT = 'aetas-records';
@@ -37,10 +37,17 @@ export function readBackup(text: string, steps: readonly Migration[] = migration
     json = JSON.parse(text);
   } catch (error) {
     const detail = error instanceof Error ? ` (${error.message})` : '';
-    return failure({ path: '', message: `The file is not JSON, or it was cut off${detail}. Export it again where it came from.` });
+    return failure({
+      path: '',
+      message: `The file is not JSON, or it was cut off${detail}. Export it again where it came from.`,
+    });
   }
   const named = z.object({ format: z.literal(BACKUP_FORMAT) }).safeParse(json);
-  if (!named.success) return failure({ path: 'format', message: `This file was not exported by Aetas: its format is not “${BACKUP_FORMAT}”.` });
+  if (!named.success)
+    return failure({
+      path: 'format',
+      message: `This file was not exported by Aetas: its format is not “${BACKUP_FORMAT}”.`,
+    });
   const head = headSchema.safeParse(json);
   if (!head.success) return failure(...problemsFromZod(head.error.issues));
   const { version, records } = head.data;
@@ -61,7 +68,13 @@ function checkRecords(raw: RawRecords): Result<Records> {
   for (const name of tableNames) {
     const parsed = z.array(recordSchemas[name]).safeParse(raw[name] ?? []);
     if (parsed.success) Object.assign(records, { [name]: parsed.data });
-    else problems.push(...problemsFromZod(parsed.error.issues).map((problem) => ({ ...problem, path: `records.${name}${problem.path}` })));
+    else
+      problems.push(
+        ...problemsFromZod(parsed.error.issues).map((problem) => ({
+          ...problem,
+          path: `records.${name}${problem.path}`,
+        })),
+      );
   }
   if (problems.length === 0) problems.push(...danglingLinks(records), ...doubledIds(records));
   return problems.length === 0 ? success(records) : failure(...problems);
@@ -89,7 +102,12 @@ function danglingLinks(records: Records): Problem[] {
     return records[table].flatMap((record, index) => {
       const value = (record as unknown as Record<string, string | null>)[field];
       if (value === null || value === undefined || known.has(value)) return [];
-      return [{ path: `records.${table}[${index}].${field}`, message: `It points to “${value}”, which is not among the ${target} of this file.` }];
+      return [
+        {
+          path: `records.${table}[${index}].${field}`,
+          message: `It points to “${value}”, which is not among the ${target} of this file.`,
+        },
+      ];
     });
   });
 }

@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result';
+import { failure, success, type Result } from '../schema/result';
 
 /** Kinds of picture that browsers read. */
 export type ImageKind = 'jpeg' | 'png' | 'webp' | 'gif' | 'bmp' | 'avif';
@@ -23,7 +23,11 @@ export function imageKind(bytes: Uint8Array): Result<ImageKind> {
   if (ascii(bytes, 0, 2) === 'BM') return success('bmp');
   if (box === 'ftyp' && brand === 'avif') return success('avif');
   if (box === 'ftyp' && HEIC_BRANDS.includes(brand)) {
-    return failure({ path: 'photo', message: 'This is a HEIC picture, which browsers do not read. Set the telephone to “most compatible”, or share it as JPEG, and choose it again.' });
+    return failure({
+      path: 'photo',
+      message:
+        'This is a HEIC picture, which browsers do not read. Set the telephone to “most compatible”, or share it as JPEG, and choose it again.',
+    });
   }
   return failure({ path: 'photo', message: 'This file is not a picture that a browser reads. Choose a JPEG or PNG.' });
 }

@@ -25,9 +25,15 @@ export function latestVersion(steps: readonly Migration[] = migrations): number 
  * @returns records of the latest shape; the input is left as it is
  * @throws RangeError when the version is not among the known ones: callers check first
  */
-export function migrate(records: RawRecords, fromVersion: number, steps: readonly Migration[] = migrations): RawRecords {
+export function migrate(
+  records: RawRecords,
+  fromVersion: number,
+  steps: readonly Migration[] = migrations,
+): RawRecords {
   if (!Number.isInteger(fromVersion) || fromVersion < 1 || fromVersion > latestVersion(steps)) {
     throw new RangeError(`No migration from version ${fromVersion}.`);
   }
-  return steps.filter((step) => step.to > fromVersion).reduce((current, step) => step.change(current), structuredClone(records));
+  return steps
+    .filter((step) => step.to > fromVersion)
+    .reduce((current, step) => step.change(current), structuredClone(records));
 }

@@ -8,7 +8,12 @@
  * Source: Hurter and Driffield 1890; Sheppard and Mees 1907; induction after Nietz 1922.
  * @example averageGradient(10, 1.4, 0.06, 0) // 0.632
  */
-export function averageGradient(timeMin: number, maximumGradient: number, ratePerMin: number, inductionMin: number): number {
+export function averageGradient(
+  timeMin: number,
+  maximumGradient: number,
+  ratePerMin: number,
+  inductionMin: number,
+): number {
   if (timeMin <= inductionMin) return 0;
   return maximumGradient * -Math.expm1(-ratePerMin * (timeMin - inductionMin));
 }

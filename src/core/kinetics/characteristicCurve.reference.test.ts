@@ -1,7 +1,21 @@
 import { describe, expect, test } from 'vitest';
-import { CONTRAST_SPAN, ISO_GRADIENT, characteristicDensity, imageDensity, shadowSeparation, type DevelopedFilm } from './characteristicCurve';
+import {
+  CONTRAST_SPAN,
+  ISO_GRADIENT,
+  characteristicDensity,
+  imageDensity,
+  shadowSeparation,
+  type DevelopedFilm,
+} from './characteristicCurve';
 
-const fresh: DevelopedFilm = { gradient: ISO_GRADIENT, baseFogD: 0.27, fogD: 0, maximumDensityD: 2.9, lossStops: 0, highlightShare: 1 };
+const fresh: DevelopedFilm = {
+  gradient: ISO_GRADIENT,
+  baseFogD: 0.27,
+  fogD: 0,
+  maximumDensityD: 2.9,
+  lossStops: 0,
+  highlightShare: 1,
+};
 
 describe('the contrast condition of ISO 6:1993', () => {
   test('0.10 D above base + fog at the speed point, and 0.80 D more after 1.30 log H', () => {

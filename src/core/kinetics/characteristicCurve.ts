@@ -52,7 +52,12 @@ export function imageDensity(film: DevelopedFilm, logH: number): number {
   const room = film.maximumDensityD - film.fogD;
   if (room <= 0) return 0;
   const left = room / film.maximumDensityD;
-  const straight = film.gradient * STRAIGHT_PER_AVERAGE * TOE_WIDTH * softPlus((logH - LOG_EXPOSURE_PER_STOP * film.lossStops - TOE_START) / TOE_WIDTH) * left;
+  const straight =
+    film.gradient *
+    STRAIGHT_PER_AVERAGE *
+    TOE_WIDTH *
+    softPlus((logH - LOG_EXPOSURE_PER_STOP * film.lossStops - TOE_START) / TOE_WIDTH) *
+    left;
   return softLimit(straight, room * film.highlightShare);
 }
 
@@ -67,7 +72,8 @@ export function shadowSeparation(film: DevelopedFilm): { zoneStops: number; sepa
   for (let zone = 0; zone <= 10; zone++) {
     const density = imageDensity(film, zone * LOG_EXPOSURE_PER_STOP);
     // A thousandth of tolerance: the fresh film stands at 0.10 exactly.
-    if (density >= SPEED_POINT_D - 1e-3) return { zoneStops: zone, separationD: imageDensity(film, (zone + 1) * LOG_EXPOSURE_PER_STOP) - density };
+    if (density >= SPEED_POINT_D - 1e-3)
+      return { zoneStops: zone, separationD: imageDensity(film, (zone + 1) * LOG_EXPOSURE_PER_STOP) - density };
   }
   return null;
 }

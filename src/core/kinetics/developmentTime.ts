@@ -11,7 +11,12 @@ export const REACHABLE_SHARE = 0.97;
  * Source: inverse of the development law of Hurter and Driffield 1890 with induction after Nietz 1922.
  * @example developmentTime(0.632, 1.4, 0.06, 0) // 10.0
  */
-export function developmentTime(targetGradient: number, maximumGradient: number, ratePerMin: number, inductionMin: number): number {
+export function developmentTime(
+  targetGradient: number,
+  maximumGradient: number,
+  ratePerMin: number,
+  inductionMin: number,
+): number {
   if (targetGradient >= maximumGradient) return Number.POSITIVE_INFINITY;
   return inductionMin + developmentExtent(targetGradient, maximumGradient) / ratePerMin;
 }
@@ -32,7 +37,10 @@ export function developmentExtent(gradient: number, maximumGradient: number): nu
  * @param maximumGradient G∞
  * @returns the gradient, and whether the wanted one is reachable
  */
-export function reachableGradient(targetGradient: number, maximumGradient: number): { gradient: number; reachable: boolean } {
+export function reachableGradient(
+  targetGradient: number,
+  maximumGradient: number,
+): { gradient: number; reachable: boolean } {
   const limit = REACHABLE_SHARE * maximumGradient;
   return targetGradient < limit ? { gradient: targetGradient, reachable: true } : { gradient: limit, reachable: false };
 }

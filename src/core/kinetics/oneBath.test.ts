@@ -2,9 +2,12 @@ import { expect, test } from 'vitest';
 import { ONE_BATH_TIMES, oneBathTime } from './oneBath';
 
 // Source: common practice, no source.
-test.each(ONE_BATH_TIMES.map(({ temperatureC, timeMin }) => [temperatureC, timeMin]))('%d °C: %d min', (temperatureC, timeMin) => {
-  expect(oneBathTime(temperatureC)).toBeCloseTo(timeMin, 9);
-});
+test.each(ONE_BATH_TIMES.map(({ temperatureC, timeMin }) => [temperatureC, timeMin]))(
+  '%d °C: %d min',
+  (temperatureC, timeMin) => {
+    expect(oneBathTime(temperatureC)).toBeCloseTo(timeMin, 9);
+  },
+);
 
 test('warmer is always shorter, without steps', () => {
   for (let celsius = 15; celsius < 32; celsius += 0.1) {

@@ -35,8 +35,10 @@ export const ONE_BATH_COMPLETION = 0.95;
  */
 export function oneBathTime(temperatureC: number): number {
   const [cold, middle, warm] = ONE_BATH_TIMES;
-  if (temperatureC <= cold.temperatureC) return cold.timeMin / temperatureRate(temperatureC, ONE_BATH_Q10, cold.temperatureC);
-  if (temperatureC >= warm.temperatureC) return warm.timeMin / temperatureRate(temperatureC, ONE_BATH_Q10, warm.temperatureC);
+  if (temperatureC <= cold.temperatureC)
+    return cold.timeMin / temperatureRate(temperatureC, ONE_BATH_Q10, cold.temperatureC);
+  if (temperatureC >= warm.temperatureC)
+    return warm.timeMin / temperatureRate(temperatureC, ONE_BATH_Q10, warm.temperatureC);
   const [from, to] = temperatureC < middle.temperatureC ? [cold, middle] : [middle, warm];
   const at = (celsius: number): number => 1 / celsiusToKelvin(celsius);
   const share = (at(temperatureC) - at(from.temperatureC)) / (at(to.temperatureC) - at(from.temperatureC));

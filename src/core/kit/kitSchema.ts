@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { within } from '../estimate/within';
+import { within } from '../schema/within';
 import { instrumentIds, spoonSetIds } from './kit';
 
 /** The user's measuring things, with what they can show. */

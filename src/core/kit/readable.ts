@@ -18,7 +18,8 @@ export function toStep(value: number, step: number): number {
  * @example decimalsOf(0.05) // 2
  */
 export function decimalsOf(step: number): number {
-  for (let decimals = 0; decimals < 4; decimals++) if (Number.isInteger(Number((step * 10 ** decimals).toPrecision(9)))) return decimals;
+  for (let decimals = 0; decimals < 4; decimals++)
+    if (Number.isInteger(Number((step * 10 ** decimals).toPrecision(9)))) return decimals;
   return 4;
 }
 
@@ -69,7 +70,10 @@ const NOTICED_C = 0.2;
  * @returns null when it can; otherwise what stands in the way
  * @example thermometerTrouble(20.5, { stepC: 1, lowC: 0, highC: 100 }) // { kind: 'between-marks', nearestC: 21 }
  */
-export function thermometerTrouble(targetC: number, { stepC, lowC, highC }: { stepC: number; lowC: number; highC: number }): ThermometerTrouble | null {
+export function thermometerTrouble(
+  targetC: number,
+  { stepC, lowC, highC }: { stepC: number; lowC: number; highC: number },
+): ThermometerTrouble | null {
   if (targetC < lowC || targetC > highC) return { kind: 'out-of-range' };
   const nearestC = toStep(targetC, stepC);
   return Math.abs(nearestC - targetC) > NOTICED_C ? { kind: 'between-marks', nearestC } : null;

@@ -1,7 +1,18 @@
 /** Contrast by eye, from much too soft to much too hard. */
-export const contrastGrades = { '-2': 'Much too soft', '-1': 'A little soft', '0': 'As wanted', '1': 'A little hard', '2': 'Much too hard' } as const;
+export const contrastGrades = {
+  '-2': 'Much too soft',
+  '-1': 'A little soft',
+  '0': 'As wanted',
+  '1': 'A little hard',
+  '2': 'Much too hard',
+} as const;
 
-export const fogGrades = { clear: 'Clear', slight: 'Slight veil', strong: 'Strong veil', heavy: 'Hides the image' } as const;
+export const fogGrades = {
+  clear: 'Clear',
+  slight: 'Slight veil',
+  strong: 'Strong veil',
+  heavy: 'Hides the image',
+} as const;
 export const shadowGrades = { open: 'Open', thin: 'Thin', lost: 'Lost' } as const;
 export const evennessGrades = { even: 'Even', uneven: 'Uneven', streaked: 'Streaked' } as const;
 
@@ -20,4 +31,7 @@ export const defects = {
 export type DefectId = keyof typeof defects;
 
 /** Age fog of each grade, D above a clear base. Source: our estimate. */
-export const fogGradeD = { clear: 0.05, slight: 0.2, strong: 0.5, heavy: 0.9 } as const satisfies Record<keyof typeof fogGrades, number>;
+export const fogGradeD = { clear: 0.05, slight: 0.2, strong: 0.5, heavy: 0.9 } as const satisfies Record<
+  keyof typeof fogGrades,
+  number
+>;

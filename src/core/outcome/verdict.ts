@@ -1,7 +1,8 @@
 import * as z from 'zod';
 import { defects, evennessGrades, fogGrades, shadowGrades } from './grades';
 
-const ids = <T extends Record<string, unknown>>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]];
+const ids = <T extends Record<string, unknown>>(table: T) =>
+  Object.keys(table) as [keyof T & string, ...(keyof T & string)[]];
 
 /** The judgement of the dried negatives. */
 export const verdictValuesSchema = z.strictObject({

@@ -1,24 +1,45 @@
 import { describe, expect, test } from 'vitest';
 import { demoInputs } from '../testing/demoInputs';
-import { learnFrom } from '../evidence/learning';
-import { noRecords } from '../formats/tables';
+import { learnFrom } from '../learning/learning';
+import { noRecords } from '../records/tables';
 import { benchTimes } from './benchTimes';
 
 const { NOW, roll, stock, plan } = demoInputs;
 
 describe('times on the bench', () => {
   test('a pinned plan shows what was pinned, whatever was typed since', () => {
-    expect(benchTimes([{ roll, stock, plan, planDraft: { temperatureC: 30 } }], [], NOW, learnFrom(noRecords(), 2026))).toEqual([{ rollId: roll.id, timeMin: 15, lowMin: 11, highMin: 20, pinned: true }]);
+    expect(
+      benchTimes([{ roll, stock, plan, planDraft: { temperatureC: 30 } }], [], NOW, learnFrom(noRecords(), 2026)),
+    ).toEqual([{ rollId: roll.id, timeMin: 15, lowMin: 11, highMin: 20, pinned: true }]);
   });
   test('without a pin the form as last typed is estimated', () => {
-    const [cool] = benchTimes([{ roll, stock, plan: undefined, planDraft: { temperatureC: 18 } }], [], NOW, learnFrom(noRecords(), 2026));
-    const [warm] = benchTimes([{ roll, stock, plan: undefined, planDraft: { temperatureC: 24 } }], [], NOW, learnFrom(noRecords(), 2026));
+    const [cool] = benchTimes(
+      [{ roll, stock, plan: undefined, planDraft: { temperatureC: 18 } }],
+      [],
+      NOW,
+      learnFrom(noRecords(), 2026),
+    );
+    const [warm] = benchTimes(
+      [{ roll, stock, plan: undefined, planDraft: { temperatureC: 24 } }],
+      [],
+      NOW,
+      learnFrom(noRecords(), 2026),
+    );
     expect(cool?.pinned).toBe(false);
     expect(cool?.timeMin).toBeGreaterThan(warm?.timeMin ?? Infinity);
     expect(cool?.lowMin).toBeLessThan(cool?.timeMin ?? 0);
   });
   test('a form that does not read has no time, and a broken draft counts as none', () => {
-    expect(benchTimes([{ roll, stock, plan: undefined, planDraft: { temperatureC: 'warm' } }], [], NOW, learnFrom(noRecords(), 2026))).toEqual([]);
-    expect(benchTimes([{ roll, stock, plan: undefined, planDraft: 'gibberish' }], [], NOW, learnFrom(noRecords(), 2026))).toHaveLength(1);
+    expect(
+      benchTimes(
+        [{ roll, stock, plan: undefined, planDraft: { temperatureC: 'warm' } }],
+        [],
+        NOW,
+        learnFrom(noRecords(), 2026),
+      ),
+    ).toEqual([]);
+    expect(
+      benchTimes([{ roll, stock, plan: undefined, planDraft: 'gibberish' }], [], NOW, learnFrom(noRecords(), 2026)),
+    ).toHaveLength(1);
   });
 });

@@ -1,6 +1,6 @@
 import { estimate } from '../estimate/estimate';
-import type { Learning } from '../evidence/learning';
-import type { Brew, Plan, Roll, Stock } from '../formats/records';
+import type { Learning } from '../learning/learning';
+import type { Brew, Plan, Roll, Stock } from '../records/records';
 import { estimateRequestFor } from './estimateRequestFor';
 import { readPlanForm } from './planForm';
 import { planFormInHand } from './planInHand';
@@ -30,7 +30,12 @@ export interface RollInHand {
  * @param learning what the bench has learned
  * @returns one entry for each roll that has a time; a roll whose form is not valid has none
  */
-export function benchTimes(rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number, learning: Learning): BenchTime[] {
+export function benchTimes(
+  rolls: readonly RollInHand[],
+  jugs: readonly Brew[],
+  nowMs: number,
+  learning: Learning,
+): BenchTime[] {
   return rolls.flatMap(({ roll, stock, plan, planDraft }): BenchTime[] => {
     if (plan?.pinned) {
       const { timeMin, lowMin, highMin } = plan.pinned;

@@ -1,7 +1,7 @@
 import type { Sheet } from '../brewing/workbench';
 import { situationSchema } from '../estimate/situationSchema';
 import type { EstimateRequest } from '../estimate/request';
-import type { Plan, Roll, Stock } from '../formats/records';
+import type { Plan, Roll, Stock } from '../records/records';
 import { estimateRequestFor } from './estimateRequestFor';
 import { initialPlanForm, readPlanForm } from './planForm';
 import { planFormInHand } from './planInHand';
@@ -35,7 +35,11 @@ const temperature = situationSchema.shape.temperatureC;
  * @param nowMs this instant, ms since the epoch
  * @returns the request, or null for what develops no film
  */
-export function brewTrial({ roll, stock, plan, planDraft }: RollForBrew, sheet: Sheet, nowMs: number): BrewTrial | null {
+export function brewTrial(
+  { roll, stock, plan, planDraft }: RollForBrew,
+  sheet: Sheet,
+  nowMs: number,
+): BrewTrial | null {
   const { developer, composition, mixingLnSd, batch } = sheet;
   if (developer === null || !temperature.safeParse(batch.targetC).success) return null;
   const initial = initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition });
@@ -45,7 +49,14 @@ export function brewTrial({ roll, stock, plan, planDraft }: RollForBrew, sheet: 
   const asTyped = readPlanForm({ ...typed, ...neutral }, roll, []);
   const read = asTyped.ok ? asTyped : readPlanForm({ ...initial, ...neutral }, roll, []);
   if (!read.ok) return null;
-  const choices = { ...read.value, developer, bromideGPerL: composition.bromideGPerL, temperatureC: batch.targetC, volumeMl: Math.min(MOST_ML, Math.max(LEAST_ML, batch.volumeMl)), brewId: null };
+  const choices = {
+    ...read.value,
+    developer,
+    bromideGPerL: composition.bromideGPerL,
+    temperatureC: batch.targetC,
+    volumeMl: Math.min(MOST_ML, Math.max(LEAST_ML, batch.volumeMl)),
+    brewId: null,
+  };
   const request = estimateRequestFor(roll, stock, choices, null, nowMs);
   return { request: { ...request, ...(mixingLnSd === null ? {} : { mixingLnSd }) }, muted: choices.muted };
 }

@@ -15,5 +15,10 @@ export function developerName(developer: SituationInput['developer']): string {
     return water === 0 ? `${name}, undiluted` : `${name} ${concentrate}+${water}`;
   }
   const agents = developer.agents.filter((agent) => agent.amountPerL > 0);
-  return agents.map(({ agentId, amountPerL }) => `${organicAgents[agentId].name}, ${Number(amountPerL.toFixed(1))} ${organicAgents[agentId].unit}/l`).join(' + ');
+  return agents
+    .map(
+      ({ agentId, amountPerL }) =>
+        `${organicAgents[agentId].name}, ${Number(amountPerL.toFixed(1))} ${organicAgents[agentId].unit}/l`,
+    )
+    .join(' + ');
 }

@@ -1,7 +1,7 @@
 import { completeRequest } from '../estimate/estimate';
 import type { EstimateRequest } from '../estimate/request';
 import { rollAge, type RollHistory } from '../films/rollAge';
-import type { Brew, Roll, Stock } from '../formats/records';
+import type { Brew, Roll, Stock } from '../records/records';
 import type { PlanChoices } from './planForm';
 
 /** Milliseconds in an hour. */
@@ -53,5 +53,9 @@ export function estimateRequestFor(
  */
 export function brewWear(brew: Brew | undefined, volumeMl: number, nowMs: number): EstimateRequest['wear'] {
   if (brew === undefined) return { ageH: 0, films: 0, volumeMl };
-  return { ageH: Math.min(OLDEST_BREW_H, Math.max(0, nowMs - brew.mixedMs) / HOUR_MS), films: brew.films, volumeMl: brew.volumeMl };
+  return {
+    ageH: Math.min(OLDEST_BREW_H, Math.max(0, nowMs - brew.mixedMs) / HOUR_MS),
+    films: brew.films,
+    volumeMl: brew.volumeMl,
+  };
 }

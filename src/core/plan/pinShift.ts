@@ -1,10 +1,11 @@
 import type { EvidenceEffect } from '../estimate/evidenceEffects';
 import type { LedgerRowId } from '../estimate/parameters';
 import type { Estimate } from '../estimate/result';
-import type { Pinned } from '../formats/records';
+import type { Pinned } from '../records/records';
 
 /** Why a time moved since it was pinned. */
-export type ShiftReason = { kind: 'evidence'; pieceId: string; ratio: number } | { kind: 'row'; rowId: LedgerRowId; ratio: number };
+export type ShiftReason =
+  { kind: 'evidence'; pieceId: string; ratio: number } | { kind: 'row'; rowId: LedgerRowId; ratio: number };
 
 export interface PinShift {
   /** Time now ÷ pinned time. */
@@ -27,13 +28,21 @@ const MOST_REASONS = 3;
  * @param effects what each piece of evidence does to it now
  * @returns the shift; null when it is too small to notice
  */
-export function pinShift(pinned: Pinned, estimate: Pick<Estimate, 'timeMin' | 'ledger'>, effects: readonly EvidenceEffect[]): PinShift | null {
+export function pinShift(
+  pinned: Pinned,
+  estimate: Pick<Estimate, 'timeMin' | 'ledger'>,
+  effects: readonly EvidenceEffect[],
+): PinShift | null {
   const ratio = estimate.timeMin / pinned.timeMin;
   if (Math.abs(Math.log(ratio)) < NOTICED) return null;
   const known = new Set(pinned.evidenceIds);
   const fromEvidence = effects
     .filter(({ pieceId }) => !known.has(pieceId))
-    .map(({ pieceId, timeWithoutMin }): ShiftReason => ({ kind: 'evidence', pieceId, ratio: estimate.timeMin / timeWithoutMin }));
+    .map(({ pieceId, timeWithoutMin }): ShiftReason => ({
+      kind: 'evidence',
+      pieceId,
+      ratio: estimate.timeMin / timeWithoutMin,
+    }));
   const before = new Map(pinned.ledger.map((row) => [row.id, row.ratio ?? row.timeMin]));
   const fromRows = estimate.ledger.flatMap((row): ShiftReason[] => {
     const then = before.get(row.id);
@@ -42,7 +51,10 @@ export function pinShift(pinned: Pinned, estimate: Pick<Estimate, 'timeMin' | 'l
   const told = fromEvidence.some(large) ? fromEvidence : fromRows;
   return {
     ratio,
-    reasons: told.filter(large).sort((a, b) => Math.abs(Math.log(b.ratio)) - Math.abs(Math.log(a.ratio))).slice(0, MOST_REASONS),
+    reasons: told
+      .filter(large)
+      .sort((a, b) => Math.abs(Math.log(b.ratio)) - Math.abs(Math.log(a.ratio)))
+      .slice(0, MOST_REASONS),
   };
 }
 

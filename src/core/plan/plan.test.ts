@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest';
-import { noOwnPriors, rollFormSchema, type RollForm } from '../films/rollForm';
+import { noOwnPriors, rollFormSchema, type RollForm } from './rollForm';
 import { soundCondition } from '../films/conditionFacts';
 import { rollAge } from '../films/rollAge';
 import { stayAt } from '../films/storageStay';
-import type { Brew, Plan, Roll, Run } from '../formats/records';
+import type { Brew, Plan, Roll, Run } from '../records/records';
 import { estimate } from '../estimate/estimate';
 import { noEvidence } from '../estimate/fit';
 import { narrowingFacts } from '../estimate/narrowingFacts';
@@ -20,7 +20,19 @@ const film = { familyId: 'pan-cubic-fast', formatId: '120', condition: soundCond
 const form = initialPlanForm(film);
 const NOW = Date.UTC(2026, 10, 24, 12);
 const stamps = { id: 'x', createdMs: NOW, updatedMs: NOW };
-const roll: Roll = { ...stamps, label: 'Tin', stockId: 's', formatId: '120', hints: [{ kind: 'stamp', year: 1971, slackYears: 3 }], storage: [stayAt('room')], xrayPasses: 0, condition: soundCondition, frames: [], exposure: { state: 'unknown', year: null, index: null }, note: '' };
+const roll: Roll = {
+  ...stamps,
+  label: 'Tin',
+  stockId: 's',
+  formatId: '120',
+  hints: [{ kind: 'stamp', year: 1971, slackYears: 3 }],
+  storage: [stayAt('room')],
+  xrayPasses: 0,
+  condition: soundCondition,
+  frames: [],
+  exposure: { state: 'unknown', year: null, index: null },
+  note: '',
+};
 const stock = { id: 'stock', familyId: 'pan-cubic-fast', iso: 200, own: {} } as const;
 
 function read(part: Partial<PlanForm>, jugs: Brew[] = []) {
@@ -37,7 +49,8 @@ function choicesOf(part: Partial<PlanForm> = {}, jugs: Brew[] = []) {
 }
 
 describe('the plan’s form', () => {
-  test('opens valid, with a volume that covers the film', () => expect(choicesOf()).toMatchObject({ volumeMl: 500, temperatureC: 20, brewId: null }));
+  test('opens valid, with a volume that covers the film', () =>
+    expect(choicesOf()).toMatchObject({ volumeMl: 500, temperatureC: 20, brewId: null }));
   test.each<[string, Partial<PlanForm>, string, RegExp]>([
     ['300 ml for 120', { volumeMl: 300 }, 'volumeMl', /300 ml does not cover 120 \(roll film\): it needs about 500 ml/],
     ['a word for a temperature', { temperatureC: 'warm' }, 'temperatureC', /5 to 40 °C/],
@@ -45,7 +58,12 @@ describe('the plan’s form', () => {
     ['too little soda', { sodaGPerL: 5 }, 'sodaGPerL', /Take more soda/],
     ['no coffee', { agentPerL: 0 }, 'agentPerL', /no coffee/],
     ['a mad amount of coffee', { agentPerL: 4000 }, 'agentPerL', /Instant coffee: give a number from 0 to 1000/],
-    ['water without concentrate', { developerKind: 'concentrate', concentrateParts: 0 }, 'concentrateParts', /0\.1 to 100/],
+    [
+      'water without concentrate',
+      { developerKind: 'concentrate', concentrateParts: 0 },
+      'concentrateParts',
+      /0\.1 to 100/,
+    ],
     ['minus water', { developerKind: 'concentrate', waterParts: -9 }, 'waterParts', /0 to 1000/],
     ['a known time of nothing', { knownTimeOn: true, knownTimeMin: '' }, 'knownTimeMin', /0\.5 to 180 min/],
     ['a jug that was poured away', { developerKind: 'jug', brewId: 'gone' }, 'brewId', /no longer on the bench/],
@@ -58,7 +76,14 @@ describe('the plan’s form', () => {
     expect(problemsOf({ developerKind: 'concentrate', agentPerL: 'lots' })).toEqual([]);
   });
   test('a plan opens as the form it came from', () => {
-    const part: Partial<PlanForm> = { developerKind: 'concentrate', concentrateFamilyId: 'hydroquinone-syrup', waterParts: 31, knownTimeOn: true, knownTimeMin: 7, pushStops: 1 };
+    const part: Partial<PlanForm> = {
+      developerKind: 'concentrate',
+      concentrateFamilyId: 'hydroquinone-syrup',
+      waterParts: 31,
+      knownTimeOn: true,
+      knownTimeMin: 7,
+      pushStops: 1,
+    };
     const plan: Plan = { ...stamps, rollId: 'x', pinned: null, ...choicesOf(part) };
     expect(choicesOf(planFormOf(plan, form))).toEqual(choicesOf(part));
   });
@@ -72,19 +97,28 @@ describe('the plan’s form', () => {
 describe('from roll and plan to a request', () => {
   test('the whole distribution of the year goes into the request, and its storage', () => {
     const request = estimateRequestFor(roll, stock, choicesOf(), null, NOW);
-    expect(request.age.dated?.made.map(({ year }) => year)).toEqual([1964, 1965, 1966, 1967, 1968, 1969, 1970, 1971, 1972]);
+    expect(request.age.dated?.made.map(({ year }) => year)).toEqual([
+      1964, 1965, 1966, 1967, 1968, 1969, 1970, 1971, 1972,
+    ]);
     expect(request.age.dated?.made.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 12);
     expect(request.age.dated?.stays).toEqual([{ temperatureC: 21, temperatureSdC: 2, humid: false, untilYear: null }]);
     expect(request.age.sinceExposure[0]?.years).toBeCloseTo(55, 9);
     expect(estimate(request).effectiveAge.value).toBeCloseTo(55, 9);
   });
   test('an undated roll is old to an unknown degree', () => {
-    const band = (hints: Roll['hints']) => estimate(estimateRequestFor({ ...roll, hints }, stock, choicesOf(), null, NOW)).lnSd;
+    const band = (hints: Roll['hints']) =>
+      estimate(estimateRequestFor({ ...roll, hints }, stock, choicesOf(), null, NOW)).lnSd;
     expect(band([])).toBeGreaterThan(band([{ kind: 'stamp', year: 1984, slackYears: 0 }]));
   });
   test('hints that contradict each other leave a wide guess', () => {
-    const hints: Roll['hints'] = [{ kind: 'stamp', year: 1960, slackYears: 0 }, { kind: 'use', what: 'The camera', from: 1990, to: 1999 }];
-    expect(rollAge({ ...roll, hints }, 'pan-cubic-fast', 2026)).toMatchObject({ storage: [{ years: 30 }], yearsSd: 15 });
+    const hints: Roll['hints'] = [
+      { kind: 'stamp', year: 1960, slackYears: 0 },
+      { kind: 'use', what: 'The camera', from: 1990, to: 1999 },
+    ];
+    expect(rollAge({ ...roll, hints }, 'pan-cubic-fast', 2026)).toMatchObject({
+      storage: [{ years: 30 }],
+      yearsSd: 15,
+    });
   });
   test('what would narrow the band most is named with the band it would leave', () => {
     const facts = (part: Partial<Roll>) => {
@@ -96,7 +130,11 @@ describe('from roll and plan to a request', () => {
     expect(facts({ hints: [{ kind: 'stamp', year: 2030, slackYears: 0 }] })).toEqual([]);
   });
   test('film in date has no age, film not exposed no fading', () => {
-    const fresh: Roll = { ...roll, hints: [{ kind: 'stamp', year: 2030, slackYears: 0 }], exposure: { state: 'unexposed', year: null, index: null } };
+    const fresh: Roll = {
+      ...roll,
+      hints: [{ kind: 'stamp', year: 2030, slackYears: 0 }],
+      exposure: { state: 'unexposed', year: null, index: null },
+    };
     const request = estimateRequestFor(fresh, stock, choicesOf(), null, NOW);
     expect(estimate(request).effectiveAge.value).toBe(0);
     expect(request.age.sinceExposure).toEqual([]);
@@ -108,7 +146,9 @@ describe('from roll and plan to a request', () => {
     expect(estimateRequestFor(roll, stock, choices, jug, NOW).wear).toEqual({ ageH: 2, films: 1, volumeMl: 600 });
     expect(estimateRequestFor(roll, stock, choices, jug, NOW).mixingLnSd).toBe(0.1);
     const fixer = sampleBrew(NOW, { use: 'fixer', developer: null });
-    expect(readPlanForm({ ...initialPlanForm(film), developerKind: 'jug', brewId: 'jug' }, film, [fixer])).toMatchObject({ ok: false, problems: [{ path: 'brewId', message: expect.stringMatching(/no film developer/) }] });
+    expect(
+      readPlanForm({ ...initialPlanForm(film), developerKind: 'jug', brewId: 'jug' }, film, [fixer]),
+    ).toMatchObject({ ok: false, problems: [{ path: 'brewId', message: expect.stringMatching(/no film developer/) }] });
   });
 });
 
@@ -116,36 +156,69 @@ describe('choosing a strategy', () => {
   const start = initialPlanForm(film);
   test('a stand thins a kitchen brew to a third and leaves the tank alone; leaving it brings everything back', () => {
     const stand = withStrategy(start, 'stand', []);
-    expect(stand).toMatchObject({ strategyId: 'stand', agitationId: 'stand', agentPerL: 13.3, ascorbicGPerL: 5.3, sodaGPerL: 18 });
+    expect(stand).toMatchObject({
+      strategyId: 'stand',
+      agitationId: 'stand',
+      agentPerL: 13.3,
+      ascorbicGPerL: 5.3,
+      sodaGPerL: 18,
+    });
     expect(withStrategy(stand, 'stand', [])).toEqual(stand);
     expect(withStrategy(stand, 'extend', [])).toEqual({ ...start, strategyId: 'extend' });
   });
   test('a concentrate is diluted to a third of its usual strength', () => {
-    expect(withStrategy({ ...start, developerKind: 'concentrate' }, 'stand', [])).toMatchObject({ concentrateParts: 1, waterParts: 77 });
+    expect(withStrategy({ ...start, developerKind: 'concentrate' }, 'stand', [])).toMatchObject({
+      concentrateParts: 1,
+      waterParts: 77,
+    });
   });
   test('a form that does not read stays as typed, and a one-bath knows no stand', () => {
-    expect(withStrategy({ ...start, agentPerL: 'much' }, 'stand', [])).toMatchObject({ agentPerL: 'much', agitationId: 'stand' });
-    expect(withStrategy({ ...start, developerKind: 'one-bath' }, 'stand', [])).toMatchObject({ agitationId: start.agitationId, beforeStand: null });
+    expect(withStrategy({ ...start, agentPerL: 'much' }, 'stand', [])).toMatchObject({
+      agentPerL: 'much',
+      agitationId: 'stand',
+    });
+    expect(withStrategy({ ...start, developerKind: 'one-bath' }, 'stand', [])).toMatchObject({
+      agitationId: start.agitationId,
+      beforeStand: null,
+    });
   });
   test('a one-bath and a room temperature read as choices; an impossible one is told', () => {
-    expect(choicesOf({ developerKind: 'one-bath', ambientC: 17 })).toMatchObject({ developer: { kind: 'one-bath' }, ambientC: 17, bromideGPerL: 0 });
+    expect(choicesOf({ developerKind: 'one-bath', ambientC: 17 })).toMatchObject({
+      developer: { kind: 'one-bath' },
+      ambientC: 17,
+      bromideGPerL: 0,
+    });
     const read = readPlanForm({ ...start, ambientC: 400 }, film, []);
     expect(read).toMatchObject({ ok: false, problems: [{ path: 'ambientC' }] });
   });
   test('a stand that is not thin, and a one-bath moved the wrong way, are facts for the cautions', () => {
     expect(planFacts(film, choicesOf({ strategyId: 'stand' })).thickStand).toBe(true);
-    expect(planFacts(film, choicesOf({ developerKind: 'one-bath', temperatureC: 24, agitationId: 'gentle' })).oneBath).toEqual({ continuous: false, warm: true, pushed: false });
+    expect(
+      planFacts(film, choicesOf({ developerKind: 'one-bath', temperatureC: 24, agitationId: 'gentle' })).oneBath,
+    ).toEqual({ continuous: false, warm: true, pushed: false });
   });
 });
 
 describe('where a roll stands', () => {
   const pinned = { atMs: NOW, timeMin: 12, lowMin: 9, highMin: 16, ledger: [], evidenceIds: [] };
   const plan: Plan = { ...stamps, rollId: 'x', pinned, ...choicesOf() };
-  const run: Run = { ...stamps, rollId: 'x', planId: 'x', brewId: null, developerName: 'Coffee', temperatureC: 20, pinned, setup: null, steps: [{ kind: 'develop', name: 'Develop', instruction: '', durationS: 720, cues: [] }], events: [] };
+  const run: Run = {
+    ...stamps,
+    rollId: 'x',
+    planId: 'x',
+    brewId: null,
+    developerName: 'Coffee',
+    temperatureC: 20,
+    pinned,
+    setup: null,
+    steps: [{ kind: 'develop', name: 'Develop', instruction: '', durationS: 720, cues: [] }],
+    events: [],
+  };
   const begun: Run = { ...run, events: [{ kind: 'begin', stepIndex: 0, atMs: NOW }] };
   const hung: Run = { ...run, events: [...begun.events, { kind: 'finish', atMs: NOW + 1 }] };
   const monochrome = { familyId: 'pan-cubic-fast' } as const;
-  const standing = (part: Partial<Roll>, p?: Plan, r?: Run) => rollStanding({ ...roll, ...part }, monochrome, p, r, undefined);
+  const standing = (part: Partial<Roll>, p?: Plan, r?: Run) =>
+    rollStanding({ ...roll, ...part }, monochrome, p, r, undefined);
 
   test.each<[string, ReturnType<typeof standing>, string]>([
     ['undated', standing({ hints: [] }), 'Date it'],
@@ -159,7 +232,10 @@ describe('where a roll stands', () => {
   test('running', () => expect(nextAction(standing({}, plan, begun), true).label).toBe('Back to the tank'));
   test('a test not taken is passed by, not done', () => expect(standing({}, plan).states.test).toBe('skipped'));
   test('likely nitrate waits in every later stage', () => {
-    const { states, forbidden } = standing({ formatId: 'cine35', hints: [{ kind: 'stamp', year: 1950, slackYears: 0 }] });
+    const { states, forbidden } = standing({
+      formatId: 'cine35',
+      hints: [{ kind: 'stamp', year: 1950, slackYears: 0 }],
+    });
     expect(forbidden).toBe(true);
     expect(Object.values(states).filter((state) => state === 'waiting')).toHaveLength(6);
   });
@@ -167,14 +243,31 @@ describe('where a roll stands', () => {
 
 describe('the roll’s form', () => {
   const schema = rollFormSchema(2026);
-  const good: RollForm = { label: 'Tin 3', stockName: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, formatId: '120', expiredYear: 1971, dateSlackYears: 0, storageId: 'room', exposureState: 'unknown', exposedYear: null, exposureIndex: null, note: '', own: noOwnPriors };
+  const good: RollForm = {
+    label: 'Tin 3',
+    stockName: 'Larkholm Pan 200',
+    familyId: 'pan-cubic-fast',
+    iso: 200,
+    formatId: '120',
+    expiredYear: 1971,
+    dateSlackYears: 0,
+    storageId: 'room',
+    exposureState: 'unknown',
+    exposedYear: null,
+    exposureIndex: null,
+    note: '',
+    own: noOwnPriors,
+  };
   const messages = (part: Partial<Record<keyof RollForm, unknown>>) => {
     const parsed = schema.safeParse({ ...good, ...part });
     return parsed.success ? [] : parsed.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
   };
   test('takes what is known', () => expect(messages({})).toEqual([]));
   test.each<[Partial<Record<keyof RollForm, unknown>>, RegExp]>([
-    [{ own: { ...noOwnPriors, maximumGradient: 99 } }, /^own.maximumGradient: Largest gradient: give a number from 0.3 to 6/],
+    [
+      { own: { ...noOwnPriors, maximumGradient: 99 } },
+      /^own.maximumGradient: Largest gradient: give a number from 0.3 to 6/,
+    ],
     [{ iso: 'fast' }, /^iso: Film speed: give a number/],
     [{ expiredYear: 1700 }, /^expiredYear: Box date: give a year from 1889 to 2036/],
     [{ expiredYear: 1971.5 }, /^expiredYear/],
@@ -187,12 +280,15 @@ describe('the roll’s form', () => {
     expect(messages({ expiredYear: 1971, exposedYear: 1968 })).toEqual([]);
     expect(messages({ expiredYear: 1971, exposedYear: 2026 })).toEqual([]);
   });
-  test('a guessed date does not accuse', () => expect(messages({ expiredYear: 1990, dateSlackYears: 24, exposedYear: 1962 })).toEqual([]));
+  test('a guessed date does not accuse', () =>
+    expect(messages({ expiredYear: 1990, dateSlackYears: 24, exposedYear: 1962 })).toEqual([]));
 });
 
 describe('developers of a plan', () => {
   test('names', () => {
-    expect(developerName({ kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } })).toBe('Metol–hydroquinone borax powder, undiluted');
+    expect(developerName({ kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } })).toBe(
+      'Metol–hydroquinone borax powder, undiluted',
+    );
     expect(developerName(choicesOf().developer)).toBe('Instant coffee, 40 g/l');
   });
   test('too little concentrate for a film is a fact for the cautions', () => {

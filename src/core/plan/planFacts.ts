@@ -15,7 +15,10 @@ import type { PlanChoices } from './planForm';
  * @param film family, format and condition of the roll
  * @param choices what the plan decides
  */
-export function planFacts(film: { familyId: StockFamilyId; formatId: FilmFormatId; condition: Condition }, choices: PlanChoices): CautionFacts {
+export function planFacts(
+  film: { familyId: StockFamilyId; formatId: FilmFormatId; condition: Condition },
+  choices: PlanChoices,
+): CautionFacts {
   const { developer } = choices;
   const improvised = developer.kind === 'improvised';
   const family = developer.kind === 'concentrate' ? developerFamilies[developer.familyId] : null;
@@ -29,7 +32,14 @@ export function planFacts(film: { familyId: StockFamilyId; formatId: FilmFormatI
     bromide: choices.bromideGPerL > 0,
     acidStop: developer.kind !== 'one-bath' && stopSchools[choices.wet.stopId].acid,
     fixer: true,
-    oneBath: developer.kind === 'one-bath' ? { continuous: choices.agitationId === 'continuous', warm: choices.temperatureC >= ONE_BATH_CONTINUOUS_FROM_C, pushed: choices.target.pushStops !== 0 } : undefined,
+    oneBath:
+      developer.kind === 'one-bath'
+        ? {
+            continuous: choices.agitationId === 'continuous',
+            warm: choices.temperatureC >= ONE_BATH_CONTINUOUS_FROM_C,
+            pushed: choices.target.pushStops !== 0,
+          }
+        : undefined,
     thickStand: choices.strategy.id === 'stand' && standDeveloper(developer) !== developer,
     concentrate:
       developer.kind === 'concentrate'

@@ -5,27 +5,39 @@ import { REFERENCE_COFFEE_BREW } from '../chemistry/improvisedStrength';
 import { chartSourceIds } from '../estimate/chartSources';
 import { estimateRequestSchema } from '../estimate/request';
 import { standDeveloper } from '../estimate/stand';
-import { improvisedDeveloperSchema, partsSchema } from '../estimate/situationSchema';
-import { planSchema, type Brew, type Plan } from '../formats/records';
+import { partsSchema } from '../chemistry/partsSchema';
+import { improvisedDeveloperSchema } from '../estimate/situationSchema';
+import { planSchema, type Brew, type Plan } from '../records/records';
 import type { Condition } from '../films/condition';
 import { expectsRemJet, wantsLongSoak } from '../films/conditionFacts';
 import { filmFormats, type FilmFormatId } from '../films/filmFormats';
 import { stockFamilies, type StockFamilyId } from '../films/stockFamilies';
 import { usualFixMin } from '../fixing/fixTime';
-import { failure, success, type Result } from '../result';
-import { problemsFromZod } from '../problemsFromZod';
+import { failure, success, type Result } from '../schema/result';
+import { problemsFromZod } from '../schema/problemsFromZod';
 import { usualWetChoice, wetChoiceSchema } from '../schedule/wetSteps';
-import { typed } from '../units/typed';
+import { typed } from '../schema/typed';
 
 /**
  * What else a kitchen brew holds: further agents and other substances. They come from a jug that was really mixed and is gone,
  * and stay in the plan until they are left out.
  */
-const besidesSchema = z.object({ agents: improvisedDeveloperSchema.shape.agents, others: improvisedDeveloperSchema.shape.others.unwrap() });
+const besidesSchema = z.object({
+  agents: improvisedDeveloperSchema.shape.agents,
+  others: improvisedDeveloperSchema.shape.others.unwrap(),
+});
 const nothingBesides: z.infer<typeof besidesSchema> = { agents: [], others: [] };
 
 /** Fields that choosing a stand changes. */
-const beforeStandSchema = z.object({ agitationId: planSchema.shape.agitationId, agentPerL: typed, ascorbicGPerL: typed, sodaGPerL: typed, besides: besidesSchema.default(nothingBesides), concentrateParts: typed, waterParts: typed });
+const beforeStandSchema = z.object({
+  agitationId: planSchema.shape.agitationId,
+  agentPerL: typed,
+  ascorbicGPerL: typed,
+  sodaGPerL: typed,
+  besides: besidesSchema.default(nothingBesides),
+  concentrateParts: typed,
+  waterParts: typed,
+});
 
 /** Everything a user can say while choosing. Fields of the developer not chosen keep what was typed. */
 export const planFormSchema = z.object({
@@ -79,7 +91,11 @@ const TANK_STEP_ML = 50;
  * @param film stock family, format and condition of the roll
  * @returns the standard coffee brew at 20 °C, Hold, for scanning
  */
-export function initialPlanForm(film: { familyId: StockFamilyId; formatId: FilmFormatId; condition: Condition }): PlanForm {
+export function initialPlanForm(film: {
+  familyId: StockFamilyId;
+  formatId: FilmFormatId;
+  condition: Condition;
+}): PlanForm {
   const fixMin = usualFixMin(film.familyId);
   const wet = usualWetChoice({
     remJet: expectsRemJet(film.condition, stockFamilies[film.familyId].remJet),
@@ -168,7 +184,10 @@ const fieldsSchema = z.object({
   bromideGPerL: request.bromideGPerL.unwrap(),
   temperatureC: request.temperatureC,
   pushStops: request.target.unwrap().shape.pushStops.unwrap(),
-  volumeMl: z.number('Volume in the tank: give a number from 50 to 20000 ml.').min(50, 'Volume in the tank: give 50 ml or more.').max(20000, 'Volume in the tank: give 20000 ml or less.'),
+  volumeMl: z
+    .number('Volume in the tank: give a number from 50 to 20000 ml.')
+    .min(50, 'Volume in the tank: give 50 ml or more.')
+    .max(20000, 'Volume in the tank: give 20000 ml or less.'),
   ambientC: request.ambientC,
   fixMin: wetChoiceSchema.shape.fixMin,
 });
@@ -180,7 +199,11 @@ const fieldsSchema = z.object({
  * @param jugs brews on the bench, for a plan that uses one of them
  * @returns the choices, or every problem with the name of the field it belongs to
  */
-export function readPlanForm(form: PlanForm, film: { formatId: FilmFormatId }, jugs: readonly Brew[]): Result<PlanChoices> {
+export function readPlanForm(
+  form: PlanForm,
+  film: { formatId: FilmFormatId },
+  jugs: readonly Brew[],
+): Result<PlanChoices> {
   const fields = fieldsSchema.safeParse({ ...form, ambientC: form.ambientC === '' ? undefined : form.ambientC });
   const problems = fields.success ? [] : problemsFromZod(fields.error.issues);
   const developer = readDeveloper(form, jugs);
@@ -216,18 +239,33 @@ type DeveloperChoice = Pick<PlanChoices, 'developer' | 'brewId' | 'bromideGPerL'
 function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperChoice> {
   if (form.developerKind === 'jug') {
     const jug = jugs.find((brew) => brew.id === form.brewId);
-    if (jug === undefined) return failure({ path: 'brewId', message: 'This jug is no longer on the bench: choose another developer.' });
-    if (jug.developer === null) return failure({ path: 'brewId', message: `“${jug.name}” is no film developer that Aetas follows: choose another jug.` });
+    if (jug === undefined)
+      return failure({ path: 'brewId', message: 'This jug is no longer on the bench: choose another developer.' });
+    if (jug.developer === null)
+      return failure({
+        path: 'brewId',
+        message: `“${jug.name}” is no film developer that Aetas follows: choose another jug.`,
+      });
     return success({ developer: jug.developer, brewId: jug.id, bromideGPerL: jug.bromideGPerL });
   }
   if (form.developerKind === 'concentrate') {
     const parts = partsSchema.safeParse({ concentrate: form.concentrateParts, water: form.waterParts });
     if (!parts.success) {
-      return failure(...problemsFromZod(parts.error.issues).map((p) => ({ ...p, path: p.path === 'water' ? 'waterParts' : 'concentrateParts' })));
+      return failure(
+        ...problemsFromZod(parts.error.issues).map((p) => ({
+          ...p,
+          path: p.path === 'water' ? 'waterParts' : 'concentrateParts',
+        })),
+      );
     }
-    return success({ developer: { kind: 'concentrate', familyId: form.concentrateFamilyId, parts: parts.data }, brewId: null, bromideGPerL: 0 });
+    return success({
+      developer: { kind: 'concentrate', familyId: form.concentrateFamilyId, parts: parts.data },
+      brewId: null,
+      bromideGPerL: 0,
+    });
   }
-  if (form.developerKind === 'one-bath') return success({ developer: { kind: 'one-bath' }, brewId: null, bromideGPerL: 0 });
+  if (form.developerKind === 'one-bath')
+    return success({ developer: { kind: 'one-bath' }, brewId: null, bromideGPerL: 0 });
   const brew = planSchema.shape.developer.safeParse({
     kind: 'improvised',
     agents: [{ agentId: form.agentId, amountPerL: form.agentPerL }, ...form.besides.agents],
@@ -239,17 +277,26 @@ function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperC
   const agentName = organicAgents[form.agentId].name;
   return failure(
     ...problemsFromZod(brew.error.issues).map((problem) =>
-      problem.path.startsWith('agents') ? { path: 'agentPerL', message: problem.message.replace('Amount per litre', agentName) } : problem,
+      problem.path.startsWith('agents')
+        ? { path: 'agentPerL', message: problem.message.replace('Amount per litre', agentName) }
+        : problem,
     ),
   );
 }
 
 function readKnownTime(form: PlanForm): Result<PlanChoices['knownTime']> {
   if (!form.knownTimeOn) return success(null);
-  const parsed = request.knownTime.unwrap().safeParse({ timeMin: form.knownTimeMin, temperatureC: form.knownTimeC, source: form.knownTimeSource });
+  const parsed = request.knownTime
+    .unwrap()
+    .safeParse({ timeMin: form.knownTimeMin, temperatureC: form.knownTimeC, source: form.knownTimeSource });
   if (parsed.success) return success(parsed.data);
   const fieldOf: Record<string, string> = { timeMin: 'knownTimeMin', temperatureC: 'knownTimeC' };
-  return failure(...problemsFromZod(parsed.error.issues).map((problem) => ({ ...problem, path: fieldOf[problem.path] ?? 'knownTimeSource' })));
+  return failure(
+    ...problemsFromZod(parsed.error.issues).map((problem) => ({
+      ...problem,
+      path: fieldOf[problem.path] ?? 'knownTimeSource',
+    })),
+  );
 }
 
 /**
@@ -263,11 +310,24 @@ export function withStrategy(form: PlanForm, strategyId: PlanForm['strategyId'],
   if (strategyId !== 'stand') return { ...form, ...(form.beforeStand ?? {}), strategyId, beforeStand: null };
   if (form.strategyId === 'stand' || form.developerKind === 'one-bath') return { ...form, strategyId };
   const { agitationId, agentPerL, ascorbicGPerL, sodaGPerL, besides, concentrateParts, waterParts } = form;
-  const standing: PlanForm = { ...form, strategyId, agitationId: 'stand', beforeStand: { agitationId, agentPerL, ascorbicGPerL, sodaGPerL, besides, concentrateParts, waterParts } };
+  const standing: PlanForm = {
+    ...form,
+    strategyId,
+    agitationId: 'stand',
+    beforeStand: { agitationId, agentPerL, ascorbicGPerL, sodaGPerL, besides, concentrateParts, waterParts },
+  };
   const read = readDeveloper(form, jugs);
   if (!read.ok || form.developerKind === 'jug') return standing;
   const thin = standDeveloper(read.value.developer);
-  if (thin.kind === 'concentrate') return { ...standing, concentrateParts: thin.parts.concentrate, waterParts: thin.parts.water };
-  if (thin.kind === 'improvised') return { ...standing, agentPerL: thin.agents[0]?.amountPerL ?? agentPerL, ascorbicGPerL: thin.ascorbicGPerL, sodaGPerL: thin.sodaGPerL, besides: { agents: thin.agents.slice(1), others: thin.others } };
+  if (thin.kind === 'concentrate')
+    return { ...standing, concentrateParts: thin.parts.concentrate, waterParts: thin.parts.water };
+  if (thin.kind === 'improvised')
+    return {
+      ...standing,
+      agentPerL: thin.agents[0]?.amountPerL ?? agentPerL,
+      ascorbicGPerL: thin.ascorbicGPerL,
+      sodaGPerL: thin.sodaGPerL,
+      besides: { agents: thin.agents.slice(1), others: thin.others },
+    };
   return standing;
 }

@@ -1,4 +1,4 @@
-import type { Plan, Roll, Stock } from '../formats/records';
+import type { Plan, Roll, Stock } from '../records/records';
 import { initialPlanForm, planFormOf, planFormSchema, type PlanForm } from './planForm';
 
 /**

@@ -1,7 +1,7 @@
 import { expectsRemJet } from '../films/conditionFacts';
 import { earliestYear } from '../films/rollDating';
 import { stockFamilies } from '../films/stockFamilies';
-import type { Plan, Roll, Run, Stock, Verdict } from '../formats/records';
+import type { Plan, Roll, Run, Stock, Verdict } from '../records/records';
 import { mayBeNitrate } from '../safety/nitrate';
 import { runProgress } from '../schedule/runState';
 
@@ -49,7 +49,9 @@ export function rollStanding(
   tested = false,
 ): RollStanding {
   if (rollForbidden(roll, stock)) {
-    const states = Object.fromEntries(stageIds.map((id) => [id, id === 'identify' ? 'forbidden' : 'waiting'])) as Record<StageId, StageState>;
+    const states = Object.fromEntries(
+      stageIds.map((id) => [id, id === 'identify' ? 'forbidden' : 'waiting']),
+    ) as Record<StageId, StageState>;
     return { states, atHand: 'identify', forbidden: true };
   }
   const pinned = plan !== undefined && plan.pinned !== null;
@@ -65,7 +67,9 @@ export function rollStanding(
     judge: verdict !== undefined ? 'done' : null,
   };
   const atHand = stageIds.find((id) => past[id] === null) ?? null;
-  const states = Object.fromEntries(stageIds.map((id) => [id, past[id] ?? (id === atHand ? 'at-hand' : 'waiting')])) as Record<StageId, StageState>;
+  const states = Object.fromEntries(
+    stageIds.map((id) => [id, past[id] ?? (id === atHand ? 'at-hand' : 'waiting')]),
+  ) as Record<StageId, StageState>;
   return { states, atHand, forbidden: false };
 }
 
@@ -74,7 +78,10 @@ export function rollStanding(
  * @param roll format, hints and condition of the roll
  * @param stock family of its stock
  */
-export function rollForbidden(roll: Pick<Roll, 'formatId' | 'hints' | 'condition'>, stock: Pick<Stock, 'familyId'>): boolean {
+export function rollForbidden(
+  roll: Pick<Roll, 'formatId' | 'hints' | 'condition'>,
+  stock: Pick<Stock, 'familyId'>,
+): boolean {
   const madeFrom = earliestYear({ formatId: roll.formatId, familyId: stock.familyId, hints: roll.hints });
   return mayBeNitrate(roll.formatId, madeFrom, expectsRemJet(roll.condition, stockFamilies[stock.familyId].remJet));
 }

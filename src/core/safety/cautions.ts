@@ -42,7 +42,10 @@ export const cautionRules: readonly CautionRule[] = [
     at: 'identify',
     severity: 'stop',
     text: `35 mm cine film from before ${NITRATE_BEFORE_YEAR} may be on nitrate base. It burns fiercely, even under water, and cannot be put out. Do not process it, do not warm it, do not burn a sample. To tell: “nitrate” or “safety” stands in the rim print; a sharp smell, stickiness or brown powder speak for nitrate. Keep it cool, alone and in a vented tin, and ask a film archive or the fire service.`,
-    when: (f) => f.formatId !== undefined && f.madeFromYear !== undefined && mayBeNitrate(f.formatId, f.madeFromYear, f.remJet === true),
+    when: (f) =>
+      f.formatId !== undefined &&
+      f.madeFromYear !== undefined &&
+      mayBeNitrate(f.formatId, f.madeFromYear, f.remJet === true),
   },
   {
     id: 'cold',

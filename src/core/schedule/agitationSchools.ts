@@ -55,16 +55,64 @@ const HANDS_LN_SD = 0.03;
  */
 export const agitationSchools = {
   'ten-each-minute': bursts('First 30 s, then 10 s each minute', 1, HANDS_LN_SD, burst(30), [60, 'start', burst(10)]),
-  'last-ten-each-minute': bursts('First 30 s, then the last 10 s of each minute', 1, HANDS_LN_SD, burst(30), [60, 'end', burst(10)]),
-  'four-each-minute': bursts('4 inversions at the top of each minute', 1, HANDS_LN_SD, burst(10, 4), [60, 'start', burst(10, 4)]),
-  'ten-then-three': bursts('First minute 10 inversions, then 3 a minute', 1, HANDS_LN_SD, burst(25, 10), [60, 'start', burst(8, 3)]),
-  'minute-then-four': bursts('Whole first minute, then 4 a minute', 1, HANDS_LN_SD, burst(60), [60, 'start', burst(10, 4)]),
-  'five-each-half-minute': bursts('5 inversions every 30 s', 1.06, HANDS_LN_SD, burst(12, 5), [30, 'start', burst(12, 5)]),
-  'five-seconds-each-half-minute': bursts('5 s every 30 s, none at the start', 1.06, HANDS_LN_SD, null, [30, 'start', burst(5)]),
-  twirl: bursts('Spindle twirl each minute', 0.97, HANDS_LN_SD, burst(30), [60, 'start', burst(10)], 'Twirl the spindle'),
-  'every-three-minutes': bursts('First 30 s, then 10 s every 3 minutes', 0.85, 0.08, burst(30), [180, 'start', burst(10)]),
-  continuous: { name: 'Continuous rotation', rateFactor: 1.18, rateLnSd: HANDS_LN_SD, pattern: { kind: 'continuous' }, gesture: 'Keep it turning' },
-  gentle: bursts('Gentle only: 2 slow inversions each minute', 0.95, 0.05, burst(10, 2), [60, 'start', burst(6, 2)], 'Turn the tank over slowly'),
+  'last-ten-each-minute': bursts('First 30 s, then the last 10 s of each minute', 1, HANDS_LN_SD, burst(30), [
+    60,
+    'end',
+    burst(10),
+  ]),
+  'four-each-minute': bursts('4 inversions at the top of each minute', 1, HANDS_LN_SD, burst(10, 4), [
+    60,
+    'start',
+    burst(10, 4),
+  ]),
+  'ten-then-three': bursts('First minute 10 inversions, then 3 a minute', 1, HANDS_LN_SD, burst(25, 10), [
+    60,
+    'start',
+    burst(8, 3),
+  ]),
+  'minute-then-four': bursts('Whole first minute, then 4 a minute', 1, HANDS_LN_SD, burst(60), [
+    60,
+    'start',
+    burst(10, 4),
+  ]),
+  'five-each-half-minute': bursts('5 inversions every 30 s', 1.06, HANDS_LN_SD, burst(12, 5), [
+    30,
+    'start',
+    burst(12, 5),
+  ]),
+  'five-seconds-each-half-minute': bursts('5 s every 30 s, none at the start', 1.06, HANDS_LN_SD, null, [
+    30,
+    'start',
+    burst(5),
+  ]),
+  twirl: bursts(
+    'Spindle twirl each minute',
+    0.97,
+    HANDS_LN_SD,
+    burst(30),
+    [60, 'start', burst(10)],
+    'Twirl the spindle',
+  ),
+  'every-three-minutes': bursts('First 30 s, then 10 s every 3 minutes', 0.85, 0.08, burst(30), [
+    180,
+    'start',
+    burst(10),
+  ]),
+  continuous: {
+    name: 'Continuous rotation',
+    rateFactor: 1.18,
+    rateLnSd: HANDS_LN_SD,
+    pattern: { kind: 'continuous' },
+    gesture: 'Keep it turning',
+  },
+  gentle: bursts(
+    'Gentle only: 2 slow inversions each minute',
+    0.95,
+    0.05,
+    burst(10, 2),
+    [60, 'start', burst(6, 2)],
+    'Turn the tank over slowly',
+  ),
   stand: bursts('Stand, one wake-up at half time', 0.45, 0.22, burst(30), null, 'Turn the tank over gently', burst(10)),
 } as const satisfies Record<string, AgitationSchool>;
 

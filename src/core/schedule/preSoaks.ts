@@ -9,13 +9,23 @@ export const preSoakSchema = z.object({
 /** Pre-soaks. Source: common practice, no source. */
 export const preSoaks = {
   none: { name: 'None', baths: [] },
-  'one-minute': { name: 'Water, 1 min', baths: [{ name: 'Pre-soak', instruction: 'Fill with water at working temperature', durationS: 60 }] },
-  'six-minutes': { name: 'Water, 6 min', baths: [{ name: 'Pre-soak', instruction: 'Fill with water at working temperature', durationS: 360 }] },
+  'one-minute': {
+    name: 'Water, 1 min',
+    baths: [{ name: 'Pre-soak', instruction: 'Fill with water at working temperature', durationS: 60 }],
+  },
+  'six-minutes': {
+    name: 'Water, 6 min',
+    baths: [{ name: 'Pre-soak', instruction: 'Fill with water at working temperature', durationS: 360 }],
+  },
   'rem-jet': {
     name: 'Alkaline, for a black backing',
     baths: [
       // Common practice: a spoon of washing soda a litre; the figure is our estimate.
-      { name: 'Alkaline pre-bath', instruction: 'Water with 20 g/l washing soda: shake hard until the minute is over', durationS: 60 },
+      {
+        name: 'Alkaline pre-bath',
+        instruction: 'Water with 20 g/l washing soda: shake hard until the minute is over',
+        durationS: 60,
+      },
       { name: 'Rinse until clear', instruction: 'Fill, shake, pour out, until the water runs clear', durationS: 120 },
     ],
   },

@@ -9,18 +9,27 @@ import type { RunEvent } from './runEvents';
 import { POUR_OUT_S, runProgress, tankView } from './runState';
 import { usualWetChoice, wetStepSchema, wetSteps } from './wetSteps';
 
-const starts = (id: keyof typeof agitationSchools, seconds: number): number[] => agitationCues(agitationSchools[id], seconds).map((cue) => cue.startS);
+const starts = (id: keyof typeof agitationSchools, seconds: number): number[] =>
+  agitationCues(agitationSchools[id], seconds).map((cue) => cue.startS);
 
 describe('when hands move (common practice, worked by hand)', () => {
   test('first 30 s, then 10 s each minute', () => expect(starts('ten-each-minute', 240)).toEqual([0, 60, 120, 180]));
   test('first 30 s, rest 20 s, 10 s to the minute, then the last 10 s of each minute', () => {
     const cues = agitationCues(agitationSchools['last-ten-each-minute'], 240);
-    expect(cues.map((cue) => [cue.startS, cue.endS])).toEqual([[0, 30], [50, 60], [110, 120], [170, 180]]);
+    expect(cues.map((cue) => [cue.startS, cue.endS])).toEqual([
+      [0, 30],
+      [50, 60],
+      [110, 120],
+      [170, 180],
+    ]);
   });
-  test('5 s every 30 s with none at the start', () => expect(starts('five-seconds-each-half-minute', 100)).toEqual([30, 60]));
+  test('5 s every 30 s with none at the start', () =>
+    expect(starts('five-seconds-each-half-minute', 100)).toEqual([30, 60]));
   test('stand wakes up once, at half time', () => expect(starts('stand', 3600)).toEqual([0, 1800]));
-  test('continuous never rests', () => expect(agitationCues(agitationSchools.continuous, 600)).toEqual([{ startS: 0, endS: 600, turns: null }]));
-  test('inversions are counted', () => expect(agitationCues(agitationSchools['ten-then-three'], 200).map((cue) => cue.turns)).toEqual([10, 3, 3, 3]));
+  test('continuous never rests', () =>
+    expect(agitationCues(agitationSchools.continuous, 600)).toEqual([{ startS: 0, endS: 600, turns: null }]));
+  test('inversions are counted', () =>
+    expect(agitationCues(agitationSchools['ten-then-three'], 200).map((cue) => cue.turns)).toEqual([10, 3, 3, 3]));
   test('cues never overlap, stay within development and leave the pour-out still (property)', () => {
     fc.assert(
       fc.property(fc.constantFrom(...agitationSchoolIds), fc.integer({ min: 30, max: 7200 }), (id, seconds) => {
@@ -46,21 +55,47 @@ describe('wet steps', () => {
   const choice = usualWetChoice({ remJet: false, longSoak: false, fixMin: 4, carbonateBrew: true });
   test('coffee: pre-soak, develop, three rinses, fix, 5-10-20, wetting bath', () => {
     const steps = wetSteps(930, 'ten-each-minute', choice);
-    expect(steps.map((step) => step.kind)).toEqual(['pre-soak', 'develop', 'stop', 'stop', 'stop', 'fix', 'wash', 'wash', 'wash', 'wetting']);
+    expect(steps.map((step) => step.kind)).toEqual([
+      'pre-soak',
+      'develop',
+      'stop',
+      'stop',
+      'stop',
+      'fix',
+      'wash',
+      'wash',
+      'wash',
+      'wetting',
+    ]);
     expect(steps[1]?.durationS).toBe(930);
     expect(steps.find((step) => step.name === 'Wash 3 of 3')?.instruction).toContain('20 times');
   });
   test('a black backing gets its alkaline pre-bath', () => {
-    const steps = wetSteps(600, 'stand', usualWetChoice({ remJet: true, longSoak: false, fixMin: 6, carbonateBrew: false }));
-    expect(steps[0]).toMatchObject({ name: 'Alkaline pre-bath', instruction: expect.stringContaining('20 g/l washing soda') });
+    const steps = wetSteps(
+      600,
+      'stand',
+      usualWetChoice({ remJet: true, longSoak: false, fixMin: 6, carbonateBrew: false }),
+    );
+    expect(steps[0]).toMatchObject({
+      name: 'Alkaline pre-bath',
+      instruction: expect.stringContaining('20 g/l washing soda'),
+    });
     expect(steps.some((step) => step.name === 'Wipe the back')).toBe(true);
     expect(steps.some((step) => step.name === 'Acid stop')).toBe(true);
   });
   test('brittle film soaks for six minutes', () => {
-    expect(wetSteps(600, 'stand', usualWetChoice({ remJet: false, longSoak: true, fixMin: 6, carbonateBrew: true }))[0]?.durationS).toBe(360);
+    expect(
+      wetSteps(600, 'stand', usualWetChoice({ remJet: false, longSoak: true, fixMin: 6, carbonateBrew: true }))[0]
+        ?.durationS,
+    ).toBe(360);
   });
   test('a one-bath needs neither stop nor fixer', () => {
-    const kinds = wetSteps(240, 'continuous', usualWetChoice({ remJet: false, longSoak: false, fixMin: 5, carbonateBrew: false }), true).map(({ kind }) => kind);
+    const kinds = wetSteps(
+      240,
+      'continuous',
+      usualWetChoice({ remJet: false, longSoak: false, fixMin: 5, carbonateBrew: false }),
+      true,
+    ).map(({ kind }) => kind);
     expect(kinds).toContain('develop');
     expect(kinds).not.toContain('stop');
     expect(kinds).not.toContain('fix');
@@ -68,7 +103,13 @@ describe('wet steps', () => {
   test('every school makes valid steps', () => {
     for (const stopId of stopSchoolIds) {
       for (const washId of washSchoolIds) {
-        const steps = wetSteps(600, 'ten-each-minute', { ...choice, stopId, washId, wettingId: 'none', preSoakId: 'none' });
+        const steps = wetSteps(600, 'ten-each-minute', {
+          ...choice,
+          stopId,
+          washId,
+          wettingId: 'none',
+          preSoakId: 'none',
+        });
         for (const step of steps) expect(wetStepSchema.safeParse(step).success).toBe(true);
         expect(steps[0]?.kind).toBe('develop');
       }
@@ -83,12 +124,17 @@ describe('wet steps', () => {
 });
 
 describe('a run from its events', () => {
-  const steps = wetSteps(600, 'ten-each-minute', usualWetChoice({ remJet: false, longSoak: false, fixMin: 4, carbonateBrew: true }));
+  const steps = wetSteps(
+    600,
+    'ten-each-minute',
+    usualWetChoice({ remJet: false, longSoak: false, fixMin: 4, carbonateBrew: true }),
+  );
   const at = (seconds: number): number => 1_000_000_000_000 + seconds * 1000;
   const begin = (stepIndex: number, seconds: number): RunEvent => ({ kind: 'begin', stepIndex, atMs: at(seconds) });
   const undo: RunEvent = { kind: 'undo', atMs: at(999) };
 
-  test('nothing has begun', () => expect(runProgress(steps, [])).toMatchObject({ phase: 'ready', stepIndex: 0, canUndo: false }));
+  test('nothing has begun', () =>
+    expect(runProgress(steps, [])).toMatchObject({ phase: 'ready', stepIndex: 0, canUndo: false }));
   test('each bath ends the one before', () => {
     const progress = runProgress(steps, [begin(0, 0), begin(1, 62), begin(2, 670)]);
     expect(progress).toMatchObject({ phase: 'running', stepIndex: 2, startedMs: at(0) });
@@ -106,7 +152,11 @@ describe('a run from its events', () => {
   });
   test('undo below nothing is harmless, and notes are not undone', () => {
     const note: RunEvent = { kind: 'note', text: 'late pour', atMs: at(3) };
-    expect(runProgress(steps, [undo, undo, note])).toMatchObject({ phase: 'ready', canUndo: false, notes: [{ text: 'late pour' }] });
+    expect(runProgress(steps, [undo, undo, note])).toMatchObject({
+      phase: 'ready',
+      canUndo: false,
+      notes: [{ text: 'late pour' }],
+    });
   });
   test('the end', () => {
     const progress = runProgress(steps, [begin(0, 0), { kind: 'finish', atMs: at(100) }]);

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { within } from '../estimate/within';
+import { within } from '../schema/within';
 import { stopSchoolIds, stopSchools } from '../fixing/stopSchools';
 import { washSchoolIds, washSchools } from '../fixing/washSchools';
 import { wettingBathIds, wettingBaths } from '../fixing/wettingBaths';
@@ -42,7 +42,11 @@ export type WetStep = z.infer<typeof wetStepSchema>;
 const SECONDS_PER_INVERSION = 2.5;
 
 /** Black that the pre-bath left behind comes off wet. Source: common practice, no source. */
-const LAST_WIPE = { name: 'Wipe the back', instruction: 'Draw the shiny side through wet fingers or a soft sponge until it stays clear', durationS: 60 };
+const LAST_WIPE = {
+  name: 'Wipe the back',
+  instruction: 'Draw the shiny side through wet fingers or a soft sponge until it stays clear',
+  durationS: 60,
+};
 
 /** Agitation in the fixer. Source: common practice, no source. */
 const FIX_AGITATION = agitationSchools['ten-each-minute'];
@@ -55,19 +59,40 @@ const FIX_AGITATION = agitationSchools['ten-each-minute'];
  * @param oneBath whether developer and fixer are one bath: no stop and no fixer then
  * @returns steps from the pre-soak to the wetting bath
  */
-export function wetSteps(developS: number, agitationId: AgitationSchoolId, choice: WetChoice, oneBath = false): WetStep[] {
+export function wetSteps(
+  developS: number,
+  agitationId: AgitationSchoolId,
+  choice: WetChoice,
+  oneBath = false,
+): WetStep[] {
   const school = agitationSchools[agitationId];
-  const still = (kind: WetStep['kind'], bath: { name: string; instruction: string; durationS: number }): WetStep => ({ kind, ...bath, cues: [] });
+  const still = (kind: WetStep['kind'], bath: { name: string; instruction: string; durationS: number }): WetStep => ({
+    kind,
+    ...bath,
+    cues: [],
+  });
   const fixS = Math.round(choice.fixMin * 60);
   const wetting = wettingBaths[choice.wettingId];
   return [
     ...preSoaks[choice.preSoakId].baths.map((bath) => still('pre-soak', bath)),
-    { kind: 'develop', name: oneBath ? 'Develop and fix' : 'Develop', instruction: school.gesture, durationS: developS, cues: agitationCues(school, developS) },
+    {
+      kind: 'develop',
+      name: oneBath ? 'Develop and fix' : 'Develop',
+      instruction: school.gesture,
+      durationS: developS,
+      cues: agitationCues(school, developS),
+    },
     ...(oneBath
       ? []
       : [
           ...stopSchools[choice.stopId].baths.map((bath) => still('stop', bath)),
-          { kind: 'fix' as const, name: 'Fix', instruction: FIX_AGITATION.gesture, durationS: fixS, cues: agitationCues(FIX_AGITATION, fixS) },
+          {
+            kind: 'fix' as const,
+            name: 'Fix',
+            instruction: FIX_AGITATION.gesture,
+            durationS: fixS,
+            cues: agitationCues(FIX_AGITATION, fixS),
+          },
         ]),
     ...washStepsOf(choice),
     ...(choice.preSoakId === 'rem-jet' ? [still('wash', LAST_WIPE)] : []),
@@ -77,10 +102,21 @@ export function wetSteps(developS: number, agitationId: AgitationSchoolId, choic
 
 function washStepsOf(choice: WetChoice): WetStep[] {
   const school = washSchools[choice.washId];
-  const step = (name: string, instruction: string, durationS: number): WetStep => ({ kind: 'wash', name, instruction, durationS, cues: [] });
-  if (school.changes.length === 0) return [step('Wash', 'Let the water run at working temperature', school.runningMin * 60)];
+  const step = (name: string, instruction: string, durationS: number): WetStep => ({
+    kind: 'wash',
+    name,
+    instruction,
+    durationS,
+    cues: [],
+  });
+  if (school.changes.length === 0)
+    return [step('Wash', 'Let the water run at working temperature', school.runningMin * 60)];
   return school.changes.map((turns, index) =>
-    step(`Wash ${index + 1} of ${school.changes.length}`, `Fill, turn ${turns} times, pour out`, turns * SECONDS_PER_INVERSION),
+    step(
+      `Wash ${index + 1} of ${school.changes.length}`,
+      `Fill, turn ${turns} times, pour out`,
+      turns * SECONDS_PER_INVERSION,
+    ),
   );
 }
 
@@ -89,7 +125,12 @@ function washStepsOf(choice: WetChoice): WetStep[] {
  * @param film what matters of the film and its brew
  * @returns common-practice defaults
  */
-export function usualWetChoice(film: { remJet: boolean; longSoak: boolean; fixMin: number; carbonateBrew: boolean }): WetChoice {
+export function usualWetChoice(film: {
+  remJet: boolean;
+  longSoak: boolean;
+  fixMin: number;
+  carbonateBrew: boolean;
+}): WetChoice {
   return {
     preSoakId: film.remJet ? 'rem-jet' : film.longSoak ? 'six-minutes' : 'one-minute',
     stopId: film.carbonateBrew ? 'three-rinses' : 'acid',

@@ -37,7 +37,12 @@ export const anyRequest: fc.Arbitrary<EstimateRequest> = fc
       age: { storage: [{ years: r.years, temperatureC: r.storageC }], yearsSd: r.yearsSd },
       developer: r.concentrate
         ? { kind: 'concentrate', familyId: r.developerId, parts: { concentrate: 1, water: r.water } }
-        : { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: r.coffee }], ascorbicGPerL: r.ascorbic, sodaGPerL: 60 },
+        : {
+            kind: 'improvised',
+            agents: [{ agentId: 'instant-coffee', amountPerL: r.coffee }],
+            ascorbicGPerL: r.ascorbic,
+            sodaGPerL: 60,
+          },
       bromideGPerL: r.bromide,
       temperatureC: r.temperatureC,
       agitationId: r.agitationId,
@@ -54,16 +59,44 @@ const method = fc.constantFrom('densities' as const, 'eye' as const);
 /** Valid evidence of every kind, sound or absurd. */
 export const anyEvidence: fc.Arbitrary<Evidence> = fc
   .oneof(
-    fc.record({ kind: fc.constant('chart' as const), id: fc.constant('x'), timeMin: fc.double({ min: 1, max: 60, noNaN: true }), source: fc.constantFrom('leaflet' as const, 'somebody' as const, 'own' as const) }),
+    fc.record({
+      kind: fc.constant('chart' as const),
+      id: fc.constant('x'),
+      timeMin: fc.double({ min: 1, max: 60, noNaN: true }),
+      source: fc.constantFrom('leaflet' as const, 'somebody' as const, 'own' as const),
+    }),
     fc.record({
       kind: fc.constant('drop' as const),
       id: fc.constant('x'),
       rateRatio: fc.double({ min: 0.05, max: 20, noNaN: true }),
       lnSd: fc.double({ min: 0, max: 0.5, noNaN: true }),
-      known: fc.constant({ kind: 'concentrate' as const, familyId: 'mq-borax' as const, parts: { concentrate: 1, water: 0 } }),
+      known: fc.constant({
+        kind: 'concentrate' as const,
+        familyId: 'mq-borax' as const,
+        parts: { concentrate: 1, water: 0 },
+      }),
     }),
-    fc.record({ kind: fc.constant('clip' as const), id: fc.constant('x'), timeMin, gradient: fc.double({ min: 0, max: 3, noNaN: true }), baseFogD: fc.option(fc.double({ min: 0, max: 2, noNaN: true })), method }),
-    fc.record({ kind: fc.constant('fog' as const), id: fc.constant('x'), timeMin, baseFogD: fc.double({ min: 0, max: 2, noNaN: true }), method }),
-    fc.record({ kind: fc.constant('verdict' as const), id: fc.constant('x'), timeMin, contrast: fc.integer({ min: -2, max: 2 }), fogD: fc.option(fc.double({ min: 0, max: 1, noNaN: true })) }),
+    fc.record({
+      kind: fc.constant('clip' as const),
+      id: fc.constant('x'),
+      timeMin,
+      gradient: fc.double({ min: 0, max: 3, noNaN: true }),
+      baseFogD: fc.option(fc.double({ min: 0, max: 2, noNaN: true })),
+      method,
+    }),
+    fc.record({
+      kind: fc.constant('fog' as const),
+      id: fc.constant('x'),
+      timeMin,
+      baseFogD: fc.double({ min: 0, max: 2, noNaN: true }),
+      method,
+    }),
+    fc.record({
+      kind: fc.constant('verdict' as const),
+      id: fc.constant('x'),
+      timeMin,
+      contrast: fc.integer({ min: -2, max: 2 }),
+      fogD: fc.option(fc.double({ min: 0, max: 1, noNaN: true })),
+    }),
   )
   .map((piece) => evidenceSchema.parse(piece));

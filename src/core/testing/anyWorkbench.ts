@@ -2,19 +2,38 @@ import fc from 'fast-check';
 import { ascorbicFormIds } from '../chemistry/ascorbicForms';
 import { formulary, formularyIds } from '../brewing/formulary';
 import { recipeUseIds } from '../brewing/recipe';
-import { freeKey, initialWorkbench, lineForName, lineOfKind, sodaChoices, type LineForm, type WorkbenchForm } from '../brewing/workbenchForm';
+import {
+  freeKey,
+  initialWorkbench,
+  lineForName,
+  lineOfKind,
+  sodaChoices,
+  type LineForm,
+  type WorkbenchForm,
+} from '../brewing/workbenchForm';
 import { substanceIds, substanceOf } from '../chemistry/substances';
 import { spoonSetIds, type Kit } from '../kit/kit';
 
 /** What hands type into a number field: mostly numbers, some of them senseless, and now and then no number at all. */
 const typedNumber = (min: number, max: number): fc.Arbitrary<number | string> =>
-  fc.oneof({ weight: 12, arbitrary: fc.double({ min, max, noNaN: true }) }, { weight: 1, arbitrary: fc.constantFrom<number | string>('', 'much', '1,5', -3, 0, 1e9, Number.POSITIVE_INFINITY) });
+  fc.oneof(
+    { weight: 12, arbitrary: fc.double({ min, max, noNaN: true }) },
+    { weight: 1, arbitrary: fc.constantFrom<number | string>('', 'much', '1,5', -3, 0, 1e9, Number.POSITIVE_INFINITY) },
+  );
 
 const anyLine: fc.Arbitrary<LineForm> = fc.oneof(
-  fc.record({ id: fc.constantFrom(...substanceIds), perL: typedNumber(0.01, 300) }).map(({ id, perL }) => ({ ...lineForName(substanceOf(id).name, 'new'), perL })),
-  fc.record({ name: fc.constantFrom('moss', 'goat milk', 'Part A'), perL: typedNumber(0.01, 200) }).map(({ name, perL }) => ({ ...lineOfKind(name, 'own', 'new'), perL })),
-  fc.record({ concentrateParts: typedNumber(0.5, 5), waterParts: typedNumber(0, 120) }).map((parts) => ({ ...lineOfKind('Syrup', 'concentrate', 'new', 'hydroquinone-syrup'), ...parts })),
-  fc.record({ packetG: typedNumber(1, 500), makesMl: typedNumber(100, 5000) }).map((packet) => ({ ...lineOfKind('Packet', 'packet', 'new', 'mq-borax'), ...packet })),
+  fc
+    .record({ id: fc.constantFrom(...substanceIds), perL: typedNumber(0.01, 300) })
+    .map(({ id, perL }) => ({ ...lineForName(substanceOf(id).name, 'new'), perL })),
+  fc
+    .record({ name: fc.constantFrom('moss', 'goat milk', 'Part A'), perL: typedNumber(0.01, 200) })
+    .map(({ name, perL }) => ({ ...lineOfKind(name, 'own', 'new'), perL })),
+  fc
+    .record({ concentrateParts: typedNumber(0.5, 5), waterParts: typedNumber(0, 120) })
+    .map((parts) => ({ ...lineOfKind('Syrup', 'concentrate', 'new', 'hydroquinone-syrup'), ...parts })),
+  fc
+    .record({ packetG: typedNumber(1, 500), makesMl: typedNumber(100, 5000) })
+    .map((packet) => ({ ...lineOfKind('Packet', 'packet', 'new', 'mq-borax'), ...packet })),
 );
 
 /** Any workbench that hands could leave behind, in its fields and in its lines. */

@@ -17,7 +17,12 @@ const THREE_PIECES = sampleRequest({
   strategy: { id: 'extend' },
   evidence: [
     { kind: 'clip', id: 'clip', timeMin: 12, gradient: 0.42, baseFogD: 0.45, method: 'densities' },
-    { kind: 'drop', id: 'drop', rateRatio: 0.6, known: { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } } },
+    {
+      kind: 'drop',
+      id: 'drop',
+      rateRatio: 0.6,
+      known: { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } },
+    },
     { kind: 'verdict', id: 'verdict', timeMin: 14, contrast: -1 },
   ],
 });

@@ -12,7 +12,11 @@ import { roomYears, sampleRequest } from './sampleRequest';
 
 /** Formulas: the bought classes, and kitchen brews of one agent or two. */
 const formulas: EstimateRequestInput['developer'][] = [
-  ...developerFamilyIds.map((familyId) => ({ kind: 'concentrate' as const, familyId, parts: { concentrate: 1, water: 30 } })),
+  ...developerFamilyIds.map((familyId) => ({
+    kind: 'concentrate' as const,
+    familyId,
+    parts: { concentrate: 1, water: 30 },
+  })),
   ...organicAgentIds.flatMap((first, index) =>
     organicAgentIds.slice(index).map((second) => ({
       kind: 'improvised' as const,
@@ -46,8 +50,16 @@ export function bigLog(runs: number, stocks: number, formulaCount: number): Piec
     // A verdict as somebody would give it who poured roughly what the model says.
     const { prediction } = workOut(request);
     const timeMin = Math.min(300, prediction.timeMin * Math.exp(0.15 * luck.normal()));
-    const grade = Math.log(Math.max(0.02, prediction.film.netGradientAt(timeMin)) / BASE_GRADIENT) / LN_GRADIENT_PER_GRADE + 0.6 * luck.normal();
-    const verdict: EvidenceInput = { kind: 'verdict', id: `run ${index}`, timeMin, contrast: Math.max(-2, Math.min(2, Math.round(grade))), fogD: Math.max(0, prediction.film.fogAt(timeMin) + 0.08 * luck.normal()) };
+    const grade =
+      Math.log(Math.max(0.02, prediction.film.netGradientAt(timeMin)) / BASE_GRADIENT) / LN_GRADIENT_PER_GRADE +
+      0.6 * luck.normal();
+    const verdict: EvidenceInput = {
+      kind: 'verdict',
+      id: `run ${index}`,
+      timeMin,
+      contrast: Math.max(-2, Math.min(2, Math.round(grade))),
+      fogD: Math.max(0, prediction.film.fogAt(timeMin) + 0.08 * luck.normal()),
+    };
     return piecesOf(completeRequest({ ...request, evidence: [verdict] }))[0] as Piece;
   });
 }

@@ -10,15 +10,35 @@ import { dissolvingHeat } from '../chemistry/heatOfSolution';
 import { estimate } from '../estimate/estimate';
 import { soundCondition } from '../films/conditionFacts';
 import { stayAt } from '../films/storageStay';
-import { brewSchema, type Brew, type Roll, type Stock } from '../formats/records';
+import { brewSchema, type Brew, type Roll, type Stock } from '../records/records';
 import type { Kit } from '../kit/kit';
 import { brewTrial } from '../plan/brewTrial';
 import { mixedTemperature } from '../thermal/heatBalance';
 
 const NOW = Date.UTC(2026, 10, 25, 9);
 const stamps = { createdMs: NOW, updatedMs: NOW };
-const roll: Roll = { ...stamps, id: 'tin', label: 'Tin', stockId: 'stock', formatId: '120', hints: [], storage: [stayAt('room')], xrayPasses: 0, condition: soundCondition, frames: [], exposure: { state: 'unknown', year: null, index: null }, note: '' };
-const stock: Stock = { ...stamps, id: 'stock', name: 'Larkholm Pan 200', familyId: 'pan-cubic-fast', iso: 200, own: {} };
+const roll: Roll = {
+  ...stamps,
+  id: 'tin',
+  label: 'Tin',
+  stockId: 'stock',
+  formatId: '120',
+  hints: [],
+  storage: [stayAt('room')],
+  xrayPasses: 0,
+  condition: soundCondition,
+  frames: [],
+  exposure: { state: 'unknown', year: null, index: null },
+  note: '',
+};
+const stock: Stock = {
+  ...stamps,
+  id: 'stock',
+  name: 'Larkholm Pan 200',
+  familyId: 'pan-cubic-fast',
+  iso: 200,
+  own: {},
+};
 
 /**
  * What must hold for every workbench: it never throws; what is wrong is told in a sentence or there is a sheet; water and heat
@@ -45,7 +65,11 @@ export function expectSoundBrew(form: WorkbenchForm, kit: Kit, factor: (index: n
 
   // Whatever is poured together ends at the temperature wanted, by a balance written out anew.
   if (water.plan.firstC !== null) {
-    const heat = dissolvingHeat(batch.parts.flatMap(({ makeup, unit, target }) => (makeup.kind === 'substance' && unit === 'g' ? [{ substanceId: makeup.substanceId, amount: target }] : [])));
+    const heat = dissolvingHeat(
+      batch.parts.flatMap(({ makeup, unit, target }) =>
+        makeup.kind === 'substance' && unit === 'g' ? [{ substanceId: makeup.substanceId, amount: target }] : [],
+      ),
+    );
     const ends = mixedTemperature(
       [
         { volumeMl: water.plan.firstMl, temperatureC: water.plan.firstC },
@@ -55,13 +79,16 @@ export function expectSoundBrew(form: WorkbenchForm, kit: Kit, factor: (index: n
       heat.heatJ,
     );
     expect(ends).toBeCloseTo(batch.targetC, 4);
-    if (water.plan.hotMl !== null) expect(water.plan.hotMl + (water.plan.coldMl ?? 0)).toBeCloseTo(water.plan.firstMl, 5);
+    if (water.plan.hotMl !== null)
+      expect(water.plan.hotMl + (water.plan.coldMl ?? 0)).toBeCloseTo(water.plan.firstMl, 5);
     else expect(water.problem).not.toBeNull();
   }
 
   const steps = mixSteps(batch);
   expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
-  expect(steps.flatMap(({ partKey }) => partKey ?? []).sort()).toEqual(batch.parts.flatMap(({ key, target }) => (target > 0 ? key : [])).sort());
+  expect(steps.flatMap(({ partKey }) => partKey ?? []).sort()).toEqual(
+    batch.parts.flatMap(({ key, target }) => (target > 0 ? key : [])).sort(),
+  );
   expect(steps.at(-1)?.kind).toBe('measure');
 
   const trial = brewTrial({ roll, stock, plan: undefined, planDraft: undefined }, sheet, NOW);
@@ -72,7 +99,13 @@ export function expectSoundBrew(form: WorkbenchForm, kit: Kit, factor: (index: n
     expect(band.highMin).toBeGreaterThanOrEqual(timeMin);
   }
 
-  const events = steps.map((step, index): MixEvent => ({ kind: 'done', stepId: step.id, amount: step.target === null ? null : step.target * factor(index), how: 'typed', atMs: NOW + index }));
+  const events = steps.map((step, index): MixEvent => ({
+    kind: 'done',
+    stepId: step.id,
+    amount: step.target === null ? null : step.target * factor(index),
+    how: 'typed',
+    atMs: NOW + index,
+  }));
   const progress = mixProgress(steps, events);
   expect(progress.step).toBeNull();
   const made = finishMix(batch, progress);

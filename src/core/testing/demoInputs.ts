@@ -1,6 +1,6 @@
 import { soundCondition } from '../films/conditionFacts';
 import { stayAt } from '../films/storageStay';
-import type { Plan, Roll, Stock } from '../formats/records';
+import type { Plan, Roll, Stock } from '../records/records';
 import { initialPlanForm, readPlanForm } from '../plan/planForm';
 
 const NOW = Date.UTC(2026, 10, 24, 12);
@@ -19,9 +19,18 @@ const roll: Roll = {
   frames: [],
   note: '',
 };
-const choices = readPlanForm(initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }), roll, []);
+const choices = readPlanForm(
+  initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }),
+  roll,
+  [],
+);
 if (!choices.ok) throw new Error('The first form is not valid.');
-const plan: Plan = { ...stamps, rollId: 'x', ...choices.value, pinned: { atMs: NOW, timeMin: 15, lowMin: 11, highMin: 20, ledger: [], evidenceIds: [] } };
+const plan: Plan = {
+  ...stamps,
+  rollId: 'x',
+  ...choices.value,
+  pinned: { atMs: NOW, timeMin: 15, lowMin: 11, highMin: 20, ledger: [], evidenceIds: [] },
+};
 
 /** A roll with its stock and a pinned plan, for tests. */
 export const demoInputs = { NOW, roll, stock, plan };

@@ -2,7 +2,7 @@ import { initialWorkbench } from '../brewing/workbenchForm';
 import { formulary, type FormularyId } from '../brewing/formulary';
 import { workbench, type Sheet } from '../brewing/workbench';
 import type { WorkbenchForm } from '../brewing/workbenchForm';
-import type { Brew } from '../formats/records';
+import type { Brew } from '../records/records';
 import { ordinaryKit, type Kit } from '../kit/kit';
 
 /** A jug of standard coffee, mixed at an instant. */
@@ -14,7 +14,13 @@ export function sampleBrew(mixedMs: number, part: Partial<Brew> = {}): Brew {
     name: 'Hut coffee',
     code: 'HUTC',
     use: 'film-developer',
-    developer: { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: 40 }], ascorbicGPerL: 16, sodaGPerL: 54, others: [] },
+    developer: {
+      kind: 'improvised',
+      agents: [{ agentId: 'instant-coffee', amountPerL: 40 }],
+      ascorbicGPerL: 16,
+      sodaGPerL: 54,
+      others: [],
+    },
     bromideGPerL: 0,
     volumeMl: 500,
     mixedMs,
@@ -33,7 +39,13 @@ export const fineKit: Kit = { ...ordinaryKit, scaleStepG: 0.1, cylinderStepMl: 1
 /** A recipe of the formulary for half a litre, with packets that weigh 110 g. */
 export function formFor(id: FormularyId, part: Partial<WorkbenchForm> = {}): WorkbenchForm {
   const start = initialWorkbench(formulary[id], null);
-  return { ...start, lines: start.lines.map((line) => (line.kind === 'packet' ? { ...line, packetG: 110 } : line)), scaleTo: 'bottle', bottleMl: 500, ...part };
+  return {
+    ...start,
+    lines: start.lines.map((line) => (line.kind === 'packet' ? { ...line, packetG: 110 } : line)),
+    scaleTo: 'bottle',
+    bottleMl: 500,
+    ...part,
+  };
 }
 
 /** The sheet of a recipe of the formulary for half a litre; the test fails when there is none. */

@@ -4,7 +4,12 @@ import type { EstimateRequest, EstimateRequestInput } from '../estimate/request'
 /** Fresh fast film in the standard coffee brew at 20 °C: what tests start from. */
 export const coffeeRequest: EstimateRequestInput = {
   film: { familyId: 'pan-cubic-fast', iso: 400 },
-  developer: { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: 40 }], ascorbicGPerL: 16, sodaGPerL: 54 },
+  developer: {
+    kind: 'improvised',
+    agents: [{ agentId: 'instant-coffee', amountPerL: 40 }],
+    ascorbicGPerL: 16,
+    sodaGPerL: 54,
+  },
   temperatureC: 20,
   agitationId: 'ten-each-minute',
 };

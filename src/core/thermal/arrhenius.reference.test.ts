@@ -12,7 +12,11 @@ describe('temperature coefficient against the Arrhenius closed form', () => {
     [30, 2.0],
     [38, 2.3],
   ])('%d °C, Q10 %d', (temperatureC, q10) => {
-    const closedForm: number = evaluate('exp(E / R * (1 / 293.15 - 1 / (T + 273.15)))', { E: activationEnergy(q10), R: GAS_CONSTANT, T: temperatureC });
+    const closedForm: number = evaluate('exp(E / R * (1 / 293.15 - 1 / (T + 273.15)))', {
+      E: activationEnergy(q10),
+      R: GAS_CONSTANT,
+      T: temperatureC,
+    });
     expect(temperatureRate(temperatureC, q10)).toBeCloseTo(closedForm, 12);
   });
   test('the rate grows by Q10 from 20 to 30 °C, and a reference other than 20 °C divides out', () => {

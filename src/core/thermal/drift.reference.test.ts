@@ -23,6 +23,8 @@ describe('drift of a bath', () => {
     expect(driftDose(cooling, 2.2, time)).toBeCloseTo(15, 8);
     expect(time).toBeGreaterThan(15);
   });
-  test('a bath at the temperature of the room does not drift', () => expect(timeForDose({ ...cooling, ambientC: 24 }, 2.2, 15)).toBeCloseTo(15, 12));
-  test('eight times the volume cools half as fast', () => expect(tankTimeConstant(4000) / tankTimeConstant(500)).toBeCloseTo(2, 12));
+  test('a bath at the temperature of the room does not drift', () =>
+    expect(timeForDose({ ...cooling, ambientC: 24 }, 2.2, 15)).toBeCloseTo(15, 12));
+  test('eight times the volume cools half as fast', () =>
+    expect(tankTimeConstant(4000) / tankTimeConstant(500)).toBeCloseTo(2, 12));
 });

@@ -7,7 +7,12 @@ import { bathTimeConstant, coolingTime, waitingFor } from './jugCooling';
 
 describe('mixing waters (heat balance, worked by hand)', () => {
   test('a quarter at 60 °C and three quarters at 20 °C are 30 °C', () => {
-    expect(mixedTemperature([{ volumeMl: 250, temperatureC: 60 }, { volumeMl: 750, temperatureC: 20 }])).toBeCloseTo(30, 12);
+    expect(
+      mixedTemperature([
+        { volumeMl: 250, temperatureC: 60 },
+        { volumeMl: 750, temperatureC: 20 },
+      ]),
+    ).toBeCloseTo(30, 12);
     expect(hotAndCold(1000, 30, 60, 20)).toEqual({ ok: true, value: { hotMl: 250, coldMl: 750 } });
   });
   test('200 g of thiosulfate crystals cool a litre by 9.1 °C, 54 g of soda warm it by 3.3 °C (CRC Handbook, heats of solution)', () => {
@@ -18,15 +23,36 @@ describe('mixing waters (heat balance, worked by hand)', () => {
   test('the first water starts so warm that the jug ends where it should, whatever dissolves and tops up', () => {
     const part = fc.double({ min: 10, max: 2000, noNaN: true });
     fc.assert(
-      fc.property(part, part, fc.double({ min: 2, max: 30, noNaN: true }), fc.double({ min: 15, max: 40, noNaN: true }), fc.double({ min: -60000, max: 60000, noNaN: true }), (firstMl, restMl, coldC, targetC, heatJ) => {
-        const startC = startTemperature(firstMl, [{ volumeMl: restMl, temperatureC: coldC }], targetC, heatJ);
-        expect(mixedTemperature([{ volumeMl: firstMl, temperatureC: startC }, { volumeMl: restMl, temperatureC: coldC }], heatJ)).toBeCloseTo(targetC, 6);
-      }),
+      fc.property(
+        part,
+        part,
+        fc.double({ min: 2, max: 30, noNaN: true }),
+        fc.double({ min: 15, max: 40, noNaN: true }),
+        fc.double({ min: -60000, max: 60000, noNaN: true }),
+        (firstMl, restMl, coldC, targetC, heatJ) => {
+          const startC = startTemperature(firstMl, [{ volumeMl: restMl, temperatureC: coldC }], targetC, heatJ);
+          expect(
+            mixedTemperature(
+              [
+                { volumeMl: firstMl, temperatureC: startC },
+                { volumeMl: restMl, temperatureC: coldC },
+              ],
+              heatJ,
+            ),
+          ).toBeCloseTo(targetC, 6);
+        },
+      ),
     );
   });
   test('what cannot be reached says from which side, and what to do', () => {
-    expect(hotAndCold(1000, 50, 40, 10)).toMatchObject({ ok: false, problems: [{ path: 'hotC', message: expect.stringMatching(/heat the water to 50 °C/) }] });
-    expect(hotAndCold(1000, 8, 40, 12)).toMatchObject({ ok: false, problems: [{ path: 'coldC', message: expect.stringMatching(/12.0 °C at the coldest/) }] });
+    expect(hotAndCold(1000, 50, 40, 10)).toMatchObject({
+      ok: false,
+      problems: [{ path: 'hotC', message: expect.stringMatching(/heat the water to 50 °C/) }],
+    });
+    expect(hotAndCold(1000, 8, 40, 12)).toMatchObject({
+      ok: false,
+      problems: [{ path: 'coldC', message: expect.stringMatching(/12.0 °C at the coldest/) }],
+    });
     expect(hotAndCold(1000, 20, 12, 12)).toMatchObject({ ok: false, problems: [{ path: 'hotC' }] });
   });
 });
@@ -39,7 +65,7 @@ describe('water of a batch', () => {
     expect(water.plan.firstC).toBeLessThan(45);
     expect((water.plan.hotMl ?? 0) + (water.plan.coldMl ?? 0)).toBeCloseTo(water.plan.firstMl, 9);
     expect(water.plan.firstMl + water.plan.lastMl).toBeCloseTo(batch.volumeMl, 9);
-    expect(water.dissolvingC).toBeCloseTo(-9.1 - (50 / 53.49) * 14.8 / 4.18, 0);
+    expect(water.dissolvingC).toBeCloseTo(-9.1 - ((50 / 53.49) * 14.8) / 4.18, 0);
     expect(water.heatUnknown).toEqual(['Potassium metabisulfite']);
   });
   test('beer is most of the liquid, so there is little water; an infusion starts on the boil', () => {

@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result';
+import { failure, success, type Result } from '../schema/result';
 
 /** Specific heat of water near 25 °C, J/(g·K). Source: CRC Handbook. Brews are reckoned as water. */
 export const WATER_J_PER_G_K = 4.18;
@@ -32,15 +32,31 @@ export function mixedTemperature(parts: readonly WaterPart[], heatJ = 0): number
  * @returns volumes that add up, or why it cannot be reached. Source: heat balance.
  * @example hotAndCold(1000, 30, 60, 20) // { ok: true, value: { hotMl: 250, coldMl: 750 } }
  */
-export function hotAndCold(volumeMl: number, targetC: number, hotC: number, coldC: number, heatJ = 0): Result<{ hotMl: number; coldMl: number }> {
-  if (!(hotC > coldC)) return failure({ path: 'hotC', message: `The hot water must be warmer than the cold: ${hotC} °C is not above ${coldC} °C.` });
+export function hotAndCold(
+  volumeMl: number,
+  targetC: number,
+  hotC: number,
+  coldC: number,
+  heatJ = 0,
+): Result<{ hotMl: number; coldMl: number }> {
+  if (!(hotC > coldC))
+    return failure({
+      path: 'hotC',
+      message: `The hot water must be warmer than the cold: ${hotC} °C is not above ${coldC} °C.`,
+    });
   const beforeC = targetC - heatJ / (WATER_J_PER_G_K * volumeMl);
   const share = (beforeC - coldC) / (hotC - coldC);
   if (share < 0) {
-    return failure({ path: 'coldC', message: `With water of ${coldC} °C it ends at ${mixedTemperature([{ volumeMl, temperatureC: coldC }], heatJ).toFixed(1)} °C at the coldest: cool the water with ice in a bag, or let the jug stand.` });
+    return failure({
+      path: 'coldC',
+      message: `With water of ${coldC} °C it ends at ${mixedTemperature([{ volumeMl, temperatureC: coldC }], heatJ).toFixed(1)} °C at the coldest: cool the water with ice in a bag, or let the jug stand.`,
+    });
   }
   if (share > 1) {
-    return failure({ path: 'hotC', message: `With water of ${hotC} °C it ends at ${mixedTemperature([{ volumeMl, temperatureC: hotC }], heatJ).toFixed(1)} °C at the warmest: heat the water to ${Math.ceil(beforeC)} °C.` });
+    return failure({
+      path: 'hotC',
+      message: `With water of ${hotC} °C it ends at ${mixedTemperature([{ volumeMl, temperatureC: hotC }], heatJ).toFixed(1)} °C at the warmest: heat the water to ${Math.ceil(beforeC)} °C.`,
+    });
   }
   return success({ hotMl: share * volumeMl, coldMl: (1 - share) * volumeMl });
 }

@@ -34,7 +34,11 @@ describe('reading what was typed', () => {
   });
   test('what is shown reads back as the same value', () => {
     for (const units of [metric, us]) {
-      for (const [kind, value] of [['temperature', 20], ['volume', 500], ['concentration', 54]] as const) {
+      for (const [kind, value] of [
+        ['temperature', 20],
+        ['volume', 500],
+        ['concentration', 54],
+      ] as const) {
         const read = parseQuantity(quantityToInput(value, kind, units), kind, units);
         expect(read.ok && Math.abs(read.value - value)).toBeLessThan(0.2);
       }
@@ -52,7 +56,12 @@ describe('writing', () => {
     expect(formatQuantity(20, 'temperature', us)).toBe('68.0 °F');
     expect(formatQuantity(500, 'volume', metric)).toBe('500 ml');
     // A tenth of a fluid ounce is 3 ml, half of what a film needs of some concentrates.
-    expect([500, 15, 6, 0].map((ml) => formatQuantity(ml, 'volume', us))).toEqual(['16.9 fl oz', '0.507 fl oz', '0.203 fl oz', '0.0 fl oz']);
+    expect([500, 15, 6, 0].map((ml) => formatQuantity(ml, 'volume', us))).toEqual([
+      '16.9 fl oz',
+      '0.507 fl oz',
+      '0.203 fl oz',
+      '0.0 fl oz',
+    ]);
     expect(formatQuantity(-5, 'temperature', metric)).toBe('−5.0 °C');
   });
   test('durations', () => {

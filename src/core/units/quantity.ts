@@ -1,4 +1,4 @@
-import { failure, success, type Result } from '../result';
+import { failure, success, type Result } from '../schema/result';
 import { celsiusToFahrenheit, fahrenheitToCelsius } from './temperature';
 import { threeFigures } from './threeFigures';
 import { mlToUsFluidOunces, usFluidOuncesToMl } from './volume';
@@ -34,19 +34,47 @@ const plain = (symbol: string, suffixes: readonly string[], decimals: number): U
 export const quantityKinds = {
   temperature: [
     plain('°C', ['c', '°c', 'degc'], 1),
-    { symbol: '°F', suffixes: ['f', '°f', 'degf'], decimals: 1, toBase: fahrenheitToCelsius, fromBase: celsiusToFahrenheit },
+    {
+      symbol: '°F',
+      suffixes: ['f', '°f', 'degf'],
+      decimals: 1,
+      toBase: fahrenheitToCelsius,
+      fromBase: celsiusToFahrenheit,
+    },
   ],
   /** A difference of temperatures. */
   temperatureStep: [
     plain('°C', ['c', '°c', 'degc'], 2),
-    { symbol: '°F', suffixes: ['f', '°f', 'degf'], decimals: 2, toBase: (v: number) => v / 1.8, fromBase: (v: number) => v * 1.8 },
+    {
+      symbol: '°F',
+      suffixes: ['f', '°f', 'degf'],
+      decimals: 2,
+      toBase: (v: number) => v / 1.8,
+      fromBase: (v: number) => v * 1.8,
+    },
   ],
   volume: [
     plain('ml', ['ml'], 0),
-    { symbol: 'fl oz', suffixes: ['floz', 'fl oz', 'oz'], decimals: 1, large: true, toBase: usFluidOuncesToMl, fromBase: mlToUsFluidOunces },
-    { symbol: 'l', suffixes: ['l', 'litre', 'liter'], decimals: 3, toBase: (v: number) => v * 1000, fromBase: (v: number) => v / 1000 },
+    {
+      symbol: 'fl oz',
+      suffixes: ['floz', 'fl oz', 'oz'],
+      decimals: 1,
+      large: true,
+      toBase: usFluidOuncesToMl,
+      fromBase: mlToUsFluidOunces,
+    },
+    {
+      symbol: 'l',
+      suffixes: ['l', 'litre', 'liter'],
+      decimals: 3,
+      toBase: (v: number) => v * 1000,
+      fromBase: (v: number) => v / 1000,
+    },
   ],
-  mass: [plain('g', ['g', 'gram', 'grams'], 1), { symbol: 'kg', suffixes: ['kg'], decimals: 3, toBase: (v: number) => v * 1000, fromBase: (v: number) => v / 1000 }],
+  mass: [
+    plain('g', ['g', 'gram', 'grams'], 1),
+    { symbol: 'kg', suffixes: ['kg'], decimals: 3, toBase: (v: number) => v * 1000, fromBase: (v: number) => v / 1000 },
+  ],
   milligrams: [plain('mg', ['mg'], 0)],
   percent: [plain('%', ['%', 'percent'], 0)],
   tablets: [plain('tablets', ['tablets', 'tablet'], 1)],
@@ -55,7 +83,13 @@ export const quantityKinds = {
   volumeConcentration: [plain('ml/l', ['ml/l', 'ml'], 0)],
   minutes: [
     plain('min', ['min', 'm'], 1),
-    { symbol: 's', suffixes: ['s', 'sec'], decimals: 0, toBase: (v: number) => v / 60, fromBase: (v: number) => v * 60 },
+    {
+      symbol: 's',
+      suffixes: ['s', 'sec'],
+      decimals: 0,
+      toBase: (v: number) => v / 60,
+      fromBase: (v: number) => v * 60,
+    },
   ],
   hours: [plain('h', ['h'], 1)],
   year: [plain('', [], 0)],
@@ -76,7 +110,12 @@ export type QuantityKind = keyof typeof quantityKinds;
  */
 export function displayUnit(kind: QuantityKind, choice: UnitChoice): Unit {
   const units: readonly Unit[] = quantityKinds[kind];
-  const wanted = (kind === 'temperature' || kind === 'temperatureStep') && choice.temperature === 'F' ? 1 : kind === 'volume' && choice.volume === 'floz' ? 1 : 0;
+  const wanted =
+    (kind === 'temperature' || kind === 'temperatureStep') && choice.temperature === 'F'
+      ? 1
+      : kind === 'volume' && choice.volume === 'floz'
+        ? 1
+        : 0;
   return units[wanted] ?? (units[0] as Unit);
 }
 
@@ -130,7 +169,13 @@ export function quantityToInput(value: number, kind: QuantityKind, choice: UnitC
 export function parseQuantity(text: string, kind: QuantityKind, choice: UnitChoice, path = ''): Result<number> {
   const match = /^\s*([-−+]?)\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*([^\d]*?)\s*$/u.exec(text);
   if (match === null) {
-    return failure({ path, message: text.trim() === '' ? 'This is empty: type a number.' : `“${text.trim()}” is not a number: type digits, such as 20 or 20.5.` });
+    return failure({
+      path,
+      message:
+        text.trim() === ''
+          ? 'This is empty: type a number.'
+          : `“${text.trim()}” is not a number: type digits, such as 20 or 20.5.`,
+    });
   }
   const [, sign = '', digits = '', suffix = ''] = match;
   const magnitude = Number(digits.replace(',', '.'));
@@ -138,7 +183,9 @@ export function parseQuantity(text: string, kind: QuantityKind, choice: UnitChoi
   if (suffix === '') return success(displayUnit(kind, choice).toBase(value));
   const units: readonly Unit[] = quantityKinds[kind];
   const typed = suffix.toLowerCase();
-  const unit = units.find((candidate) => candidate.suffixes.includes(typed) || candidate.symbol.toLowerCase() === typed);
+  const unit = units.find(
+    (candidate) => candidate.suffixes.includes(typed) || candidate.symbol.toLowerCase() === typed,
+  );
   if (unit === undefined) {
     const known = units.map((candidate) => candidate.symbol).filter((symbol) => symbol !== '');
     const advice = known.length === 0 ? 'type the number alone' : `use ${known.join(' or ')}, or the number alone`;

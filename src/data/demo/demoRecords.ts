@@ -1,9 +1,9 @@
 import { estimateWith } from '@/core/estimate/learned';
-import { benchEvidence } from '@/core/evidence/benchEvidence';
+import { benchEvidence } from '@/core/learning/benchEvidence';
 import { soundCondition } from '@/core/films/conditionFacts';
 import { filmEquivalents } from '@/core/films/filmFormats';
-import type { Brew, Mix, Plan, Records, Roll, Run, Stock } from '@/core/formats/records';
-import { defaultSettings, noRecords } from '@/core/formats/tables';
+import type { Brew, Mix, Plan, Records, Roll, Run, Stock } from '@/core/records/records';
+import { defaultSettings, noRecords } from '@/core/records/tables';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
 import { finishMix, brewCode, type MadeBrew } from '@/core/brewing/finishMix';
 import { formulary } from '@/core/brewing/formulary';
@@ -32,14 +32,23 @@ const POUR_S = 8;
 export function demoRecords(nowMs: number): Records {
   const records = noRecords();
   records.settings.push({ ...defaultSettings, kit: hutKit });
-  for (const recipe of hutRecipes) records.recipes.push({ ...recipe, createdMs: nowMs - 90 * DAY_MS, updatedMs: nowMs - 90 * DAY_MS });
+  for (const recipe of hutRecipes)
+    records.recipes.push({ ...recipe, createdMs: nowMs - 90 * DAY_MS, updatedMs: nowMs - 90 * DAY_MS });
   records.brews.push(hutFixer(nowMs));
   records.mixes.push(hutNettle(nowMs));
   for (const [id, stock] of Object.entries(hutStocks)) {
-    records.stocks.push({ id: `stock-${id}`, createdMs: nowMs - 200 * DAY_MS, updatedMs: nowMs - 200 * DAY_MS, ...stock, own: {} });
+    records.stocks.push({
+      id: `stock-${id}`,
+      createdMs: nowMs - 200 * DAY_MS,
+      updatedMs: nowMs - 200 * DAY_MS,
+      ...stock,
+      own: {},
+    });
   }
   // In the order in which they were developed, so that each time rests on what was judged before it.
-  const inOrder = [...hutPast, ...hutRolls].map((hut, index) => ({ hut, index })).sort((a, b) => (b.hut.daysAgo ?? 0) - (a.hut.daysAgo ?? 0));
+  const inOrder = [...hutPast, ...hutRolls]
+    .map((hut, index) => ({ hut, index }))
+    .sort((a, b) => (b.hut.daysAgo ?? 0) - (a.hut.daysAgo ?? 0));
   for (const { hut, index } of inOrder) addRoll(hut, nowMs, index, records);
   return records;
 }
@@ -48,11 +57,32 @@ function addRoll(hut: HutRoll, nowMs: number, index: number, records: Records): 
   const stock = records.stocks.find(({ id }) => id === `stock-${hut.stock}`) as Stock;
   const startMs = Math.round(nowMs - (hut.daysAgo ?? 0) * DAY_MS);
   const stamps = { createdMs: startMs - 60 * MINUTE_MS, updatedMs: startMs - index * MINUTE_MS };
-  const roll: Roll = { id: hut.id, ...stamps, stockId: stock.id, xrayPasses: 0, condition: soundCondition, frames: [], ...hut.roll };
+  const roll: Roll = {
+    id: hut.id,
+    ...stamps,
+    stockId: stock.id,
+    xrayPasses: 0,
+    condition: soundCondition,
+    frames: [],
+    ...hut.roll,
+  };
   records.rolls.push(roll);
-  hut.findings?.forEach(({ finding, setting, note }, found) => records.evidence.push({ id: `found-${hut.id}-${found + 1}`, createdMs: nowMs - DAY_MS, updatedMs: nowMs - DAY_MS, rollId: roll.id, setting, finding, note }));
+  hut.findings?.forEach(({ finding, setting, note }, found) =>
+    records.evidence.push({
+      id: `found-${hut.id}-${found + 1}`,
+      createdMs: nowMs - DAY_MS,
+      updatedMs: nowMs - DAY_MS,
+      rollId: roll.id,
+      setting,
+      finding,
+      note,
+    }),
+  );
   if (hut.plan === undefined) return;
-  const form: PlanForm = { ...initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }), ...hut.plan };
+  const form: PlanForm = {
+    ...initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }),
+    ...hut.plan,
+  };
   if (hut.reached === 'draft') {
     records.drafts.push({ id: `plan:${roll.id}`, values: form, updatedMs: stamps.updatedMs });
     return;
@@ -61,7 +91,12 @@ function addRoll(hut: HutRoll, nowMs: number, index: number, records: Records): 
   records.plans.push(plan);
   if (hut.reached === 'pinned') return;
   if (hut.reached !== 'judged') {
-    const brew = brewOf(plan, roll, hut.reached === 'mixed' ? nowMs - 25 * MINUTE_MS : startMs - 20 * MINUTE_MS, hut.reached === 'hung');
+    const brew = brewOf(
+      plan,
+      roll,
+      hut.reached === 'mixed' ? nowMs - 25 * MINUTE_MS : startMs - 20 * MINUTE_MS,
+      hut.reached === 'hung',
+    );
     records.brews.push(brew);
     plan.brewId = brew.id;
   }
@@ -73,12 +108,34 @@ function addRoll(hut: HutRoll, nowMs: number, index: number, records: Records): 
   }
 }
 
-function planOf(hut: HutRoll, roll: Roll, stock: Stock, form: PlanForm, atMs: number, stamps: { createdMs: number; updatedMs: number }, records: Records): Plan {
+function planOf(
+  hut: HutRoll,
+  roll: Roll,
+  stock: Stock,
+  form: PlanForm,
+  atMs: number,
+  stamps: { createdMs: number; updatedMs: number },
+  records: Records,
+): Plan {
   const choices = readPlanForm(form, roll, []);
-  if (!choices.ok) throw new Error(`The demo's plan for “${roll.label}” is not valid: ${choices.problems[0]?.message ?? ''}`);
+  if (!choices.ok)
+    throw new Error(`The demo's plan for “${roll.label}” is not valid: ${choices.problems[0]?.message ?? ''}`);
   const pieces = benchEvidence(records, new Date(atMs).getFullYear());
   const { timeMin, band, ledger } = estimateWith(estimateRequestFor(roll, stock, choices.value, null, atMs), pieces);
-  return { id: `plan-${hut.id}`, ...stamps, rollId: roll.id, ...choices.value, pinned: { atMs, timeMin, lowMin: band.lowMin, highMin: band.highMin, ledger, evidenceIds: pieces.map(({ evidence }) => evidence.id) } };
+  return {
+    id: `plan-${hut.id}`,
+    ...stamps,
+    rollId: roll.id,
+    ...choices.value,
+    pinned: {
+      atMs,
+      timeMin,
+      lowMin: band.lowMin,
+      highMin: band.highMin,
+      ledger,
+      evidenceIds: pieces.map(({ evidence }) => evidence.id),
+    },
+  };
 }
 
 function brewOf(plan: Plan, roll: Roll, mixedMs: number, used: boolean): Brew {
@@ -107,7 +164,13 @@ function weighed(plan: Plan, roll: Roll): MadeBrew {
   const steps = mixSteps(sheet.batch);
   const events = steps.map((step): MixEvent => {
     const target = step.kind === 'measure' ? temperatureC + 0.2 : step.target;
-    const amount = step.kind === 'part' && target !== null ? toStep(target * (HUT_HANDS[hand++ % HUT_HANDS.length] ?? 1), step.unit === 'ml' ? hutKit.cylinderStepMl : hutKit.scaleStepG) : target;
+    const amount =
+      step.kind === 'part' && target !== null
+        ? toStep(
+            target * (HUT_HANDS[hand++ % HUT_HANDS.length] ?? 1),
+            step.unit === 'ml' ? hutKit.cylinderStepMl : hutKit.scaleStepG,
+          )
+        : target;
     return { kind: 'done', stepId: step.id, amount, how: 'scale', atMs: 0 };
   });
   return finishMix(sheet.batch, mixProgress(steps, events));
@@ -116,7 +179,12 @@ function weighed(plan: Plan, roll: Roll): MadeBrew {
 function runOf(plan: Plan, startMs: number, stamps: { createdMs: number; updatedMs: number }): Run {
   const { pinned } = plan;
   if (pinned === null) throw new Error('A run needs a pinned plan.');
-  const steps = wetSteps(Math.round(roundToPourable(pinned.timeMin) * 60), plan.agitationId, plan.wet, plan.developer.kind === 'one-bath');
+  const steps = wetSteps(
+    Math.round(roundToPourable(pinned.timeMin) * 60),
+    plan.agitationId,
+    plan.wet,
+    plan.developer.kind === 'one-bath',
+  );
   return {
     id: `run-${plan.rollId}`,
     ...stamps,
@@ -156,20 +224,48 @@ function eventsOf(steps: readonly WetStep[], startMs: number): RunEvent[] {
 /** The hut's bottle of home-made fixer: a week old, four films through it. */
 function hutFixer(nowMs: number): Brew {
   const mixedMs = nowMs - 7 * DAY_MS;
-  const { sheet } = workbench({ ...initialWorkbench(formulary['fixer-rapid'], null), name: 'Hut fixer', bottleMl: 1000, scaleTo: 'bottle' }, hutKit);
+  const { sheet } = workbench(
+    { ...initialWorkbench(formulary['fixer-rapid'], null), name: 'Hut fixer', bottleMl: 1000, scaleTo: 'bottle' },
+    hutKit,
+  );
   if (sheet === null) throw new Error('The demo has no fixer.');
   const made = finishMix(sheet.batch, mixProgress(mixSteps(sheet.batch), []));
-  return { id: 'brew-fixer', createdMs: mixedMs, updatedMs: mixedMs, ...made, code: brewCode('brew-fixer'), mixedMs, films: 4 };
+  return {
+    id: 'brew-fixer',
+    createdMs: mixedMs,
+    updatedMs: mixedMs,
+    ...made,
+    code: brewCode('brew-fixer'),
+    mixedMs,
+    films: 4,
+  };
 }
 
 /** Nettle tea that steeps: the water and the leaves are in. */
 function hutNettle(nowMs: number): Mix {
   const [recipe] = hutRecipes;
-  const { sheet } = recipe === undefined ? { sheet: null } : workbench({ ...initialWorkbench(recipe, null), scaleTo: 'bottle', bottleMl: 600 }, hutKit);
+  const { sheet } =
+    recipe === undefined
+      ? { sheet: null }
+      : workbench({ ...initialWorkbench(recipe, null), scaleTo: 'bottle', bottleMl: 600 }, hutKit);
   if (sheet === null) throw new Error('The demo has no nettle tea.');
   const begunMs = nowMs - 12 * MINUTE_MS;
   const events = mixSteps(sheet.batch)
     .slice(0, 2)
-    .map((step, index): MixEvent => ({ kind: 'done', stepId: step.id, amount: step.target, how: 'scale', atMs: begunMs + (index + 1) * 2 * MINUTE_MS }));
-  return { id: 'mix-nettle', createdMs: begunMs, updatedMs: begunMs + 4 * MINUTE_MS, rollId: null, batch: sheet.batch, events, brewId: null };
+    .map((step, index): MixEvent => ({
+      kind: 'done',
+      stepId: step.id,
+      amount: step.target,
+      how: 'scale',
+      atMs: begunMs + (index + 1) * 2 * MINUTE_MS,
+    }));
+  return {
+    id: 'mix-nettle',
+    createdMs: begunMs,
+    updatedMs: begunMs + 4 * MINUTE_MS,
+    rollId: null,
+    batch: sheet.batch,
+    events,
+    brewId: null,
+  };
 }

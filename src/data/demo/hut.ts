@@ -2,7 +2,7 @@ import type { StockFamilyId } from '@/core/films/stockFamilies';
 import type { StoragePresetId } from '@/core/films/storagePresets';
 import { stayAt } from '@/core/films/storageStay';
 import type { UserHint } from '@/core/films/userHint';
-import type { EvidenceRecord, RecipeRecord, Roll } from '@/core/formats/records';
+import type { EvidenceRecord, RecipeRecord, Roll } from '@/core/records/records';
 import { ordinaryKit, type Kit } from '@/core/kit/kit';
 import type { PlanForm } from '@/core/plan/planForm';
 import type { VerdictValues } from '@/core/outcome/verdict';
@@ -25,7 +25,15 @@ export const hutStocks: Record<string, { name: string; familyId: StockFamilyId; 
 };
 
 /** The hut's scale shows a tenth of a gram; its thermometer is a good one. */
-export const hutKit: Kit = { ...ordinaryKit, scaleStepG: 0.1, scaleMostG: 500, cylinderStepMl: 1, thermometerStepC: 0.1, scale: 'simulated', probe: 'simulated' };
+export const hutKit: Kit = {
+  ...ordinaryKit,
+  scaleStepG: 0.1,
+  scaleMostG: 500,
+  cylinderStepMl: 1,
+  thermometerStepC: 0.1,
+  scale: 'simulated',
+  probe: 'simulated',
+};
 
 /** The hut's own recipes, without the instants at which they were written down. */
 export const hutRecipes: readonly Omit<RecipeRecord, 'createdMs' | 'updatedMs'>[] = [
@@ -46,7 +54,8 @@ export const hutRecipes: readonly Omit<RecipeRecord, 'createdMs' | 'updatedMs'>[
 export interface HutRoll {
   id: string;
   stock: keyof typeof hutStocks;
-  roll: Pick<Roll, 'label' | 'formatId' | 'exposure' | 'note' | 'hints' | 'storage'> & Partial<Pick<Roll, 'condition' | 'xrayPasses'>>;
+  roll: Pick<Roll, 'label' | 'formatId' | 'exposure' | 'note' | 'hints' | 'storage'> &
+    Partial<Pick<Roll, 'condition' | 'xrayPasses'>>;
   /** Choices that differ from the form as it first opens. */
   plan?: Partial<PlanForm>;
   /** How far the work went; `draft` keeps the plan as typed only. */
@@ -59,11 +68,29 @@ export interface HutRoll {
 }
 
 const stamp = (year: number, slackYears = 0): UserHint => ({ kind: 'stamp', year, slackYears });
-const exposed = (state: Roll['exposure']['state'], year: number | null = null, index: number | null = null): Roll['exposure'] => ({ state, year, index });
-const asWanted = (note: string, part: Partial<VerdictValues> = {}): VerdictValues => ({ contrast: 0, fog: 'slight', shadows: 'open', evenness: 'even', defects: [], note, ...part });
+const exposed = (
+  state: Roll['exposure']['state'],
+  year: number | null = null,
+  index: number | null = null,
+): Roll['exposure'] => ({ state, year, index });
+const asWanted = (note: string, part: Partial<VerdictValues> = {}): VerdictValues => ({
+  contrast: 0,
+  fog: 'slight',
+  shadows: 'open',
+  evenness: 'even',
+  defects: [],
+  note,
+  ...part,
+});
 /** The hut's coffee on the day it was tested. */
 const hutCoffee: EvidenceRecord['setting'] = {
-  developer: { kind: 'improvised', agents: [{ agentId: 'instant-coffee', amountPerL: 40 }], ascorbicGPerL: 16, sodaGPerL: 54, others: [] },
+  developer: {
+    kind: 'improvised',
+    agents: [{ agentId: 'instant-coffee', amountPerL: 40 }],
+    ascorbicGPerL: 16,
+    sodaGPerL: 54,
+    others: [],
+  },
   bromideGPerL: 0,
   wear: { ageH: 0.3, films: 0, volumeMl: 500 },
   temperatureC: 19.5,
@@ -73,20 +100,45 @@ const hutCoffee: EvidenceRecord['setting'] = {
   mixingLnSd: null,
 };
 const coffee: Partial<PlanForm> = { developerKind: 'improvised' };
-const aminophenol: Partial<PlanForm> = { developerKind: 'concentrate', concentrateFamilyId: 'p-aminophenol', concentrateParts: 1, waterParts: 50, stopId: 'acid' };
-const ownTime = (minutes: number): Partial<PlanForm> => ({ knownTimeOn: true, knownTimeMin: minutes, knownTimeC: 20, knownTimeSource: 'own' });
+const aminophenol: Partial<PlanForm> = {
+  developerKind: 'concentrate',
+  concentrateFamilyId: 'p-aminophenol',
+  concentrateParts: 1,
+  waterParts: 50,
+  stopId: 'acid',
+};
+const ownTime = (minutes: number): Partial<PlanForm> => ({
+  knownTimeOn: true,
+  knownTimeMin: minutes,
+  knownTimeC: 20,
+  knownTimeSource: 'own',
+});
 
 /** Rolls on the bench today. */
 export const hutRolls: readonly HutRoll[] = [
   {
     id: 'tin-3',
     stock: 'larkholm',
-    roll: { label: 'Tin 3, cloud studies', formatId: '120', hints: [stamp(1971, 3), { kind: 'use', what: 'The hut was manned', from: 1954, to: 1985 }], storage: [stayAt('room', 1985), stayAt('cellar')], exposure: exposed('unknown'), note: 'Behind the barograph, in a biscuit tin. “Ci, Cs, 14 h” in pencil on the paper.' },
+    roll: {
+      label: 'Tin 3, cloud studies',
+      formatId: '120',
+      hints: [stamp(1971, 3), { kind: 'use', what: 'The hut was manned', from: 1954, to: 1985 }],
+      storage: [stayAt('room', 1985), stayAt('cellar')],
+      exposure: exposed('unknown'),
+      note: 'Behind the barograph, in a biscuit tin. “Ci, Cs, 14 h” in pencil on the paper.',
+    },
     plan: { ...coffee, strategyId: 'extend' },
     reached: 'draft',
     findings: [
       {
-        finding: { kind: 'drop', known: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 25 } }, pairs: [{ brewS: 96, knownS: 44 }, { brewS: 90, knownS: 46 }] },
+        finding: {
+          kind: 'drop',
+          known: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 25 } },
+          pairs: [
+            { brewS: 96, knownS: 44 },
+            { brewS: 90, knownS: 46 },
+          ],
+        },
         setting: hutCoffee,
         note: 'On the leader, by the window.',
       },
@@ -95,21 +147,45 @@ export const hutRolls: readonly HutRoll[] = [
   {
     id: 'portraits',
     stock: 'halvard',
-    roll: { label: 'Portraits, winter crew', formatId: '135', hints: [stamp(1999)], storage: [stayAt('cellar')], exposure: exposed('known', 2026, 200), note: 'Shot last week in the hut kitchen, at 200.' },
+    roll: {
+      label: 'Portraits, winter crew',
+      formatId: '135',
+      hints: [stamp(1999)],
+      storage: [stayAt('cellar')],
+      exposure: exposed('known', 2026, 200),
+      note: 'Shot last week in the hut kitchen, at 200.',
+    },
     plan: { ...coffee, ...ownTime(14.5) },
     reached: 'mixed',
   },
   {
     id: 'instruments',
     stock: 'larkholmFine',
-    roll: { label: 'Instrument readings', formatId: '127', hints: [stamp(1966, 3), { kind: 'story', what: 'The old observer is in the pictures', year: 1964, slackYears: 4 }], storage: [stayAt('unknown')], exposure: exposed('mixed'), note: 'Dials and tables by window light.' },
+    roll: {
+      label: 'Instrument readings',
+      formatId: '127',
+      hints: [
+        stamp(1966, 3),
+        { kind: 'story', what: 'The old observer is in the pictures', year: 1964, slackYears: 4 },
+      ],
+      storage: [stayAt('unknown')],
+      exposure: exposed('mixed'),
+      note: 'Dials and tables by window light.',
+    },
     plan: { ...aminophenol, bromideGPerL: 1 },
     reached: 'pinned',
   },
   {
     id: 'barograph',
     stock: 'morkedal',
-    roll: { label: 'Barograph, 1988', formatId: '135', hints: [stamp(1990)], storage: [stayAt('room')], exposure: exposed('known', 1988, 100), note: 'The storm week, drum and needle.' },
+    roll: {
+      label: 'Barograph, 1988',
+      formatId: '135',
+      hints: [stamp(1990)],
+      storage: [stayAt('room')],
+      exposure: exposed('known', 1988, 100),
+      note: 'The storm week, drum and needle.',
+    },
     plan: { ...coffee },
     reached: 'hung',
     daysAgo: 0.12,
@@ -117,34 +193,88 @@ export const hutRolls: readonly HutRoll[] = [
   {
     id: 'mast',
     stock: 'solbrekk',
-    roll: { label: 'Rime on the mast', formatId: '126', hints: [stamp(1968, 3)], storage: [stayAt('attic')], exposure: exposed('unknown'), note: 'Colour film of a process that is gone; black-and-white is what is left.', condition: { backing: 'absent', signs: ['stuck-paper'] } },
-    plan: { developerKind: 'improvised', agentId: 'dark-beer', agentPerL: 900, sodaGPerL: 60, ascorbicGPerL: 20, bromideGPerL: 1 },
+    roll: {
+      label: 'Rime on the mast',
+      formatId: '126',
+      hints: [stamp(1968, 3)],
+      storage: [stayAt('attic')],
+      exposure: exposed('unknown'),
+      note: 'Colour film of a process that is gone; black-and-white is what is left.',
+      condition: { backing: 'absent', signs: ['stuck-paper'] },
+    },
+    plan: {
+      developerKind: 'improvised',
+      agentId: 'dark-beer',
+      agentPerL: 900,
+      sodaGPerL: 60,
+      ascorbicGPerL: 20,
+      bromideGPerL: 1,
+    },
     reached: 'draft',
   },
   {
     id: 'summit',
     stock: 'tveitlund',
-    roll: { label: 'For the summit panorama', formatId: '120', hints: [stamp(1978)], storage: [stayAt('fridge')], exposure: exposed('unexposed'), note: 'Still sealed. For a clear morning.' },
+    roll: {
+      label: 'For the summit panorama',
+      formatId: '120',
+      hints: [stamp(1978)],
+      storage: [stayAt('fridge')],
+      exposure: exposed('unexposed'),
+      note: 'Still sealed. For a clear morning.',
+    },
     reached: 'roll',
   },
   {
     id: 'reel-b',
     stock: 'ravnholt',
-    roll: { label: 'Reel B, snow line', formatId: 'cine16', hints: [], storage: [stayAt('unknown')], exposure: exposed('unknown'), note: 'Black on the back. No can, no label.', condition: { backing: 'present', signs: [] } },
+    roll: {
+      label: 'Reel B, snow line',
+      formatId: 'cine16',
+      hints: [],
+      storage: [stayAt('unknown')],
+      exposure: exposed('unknown'),
+      note: 'Black on the back. No can, no label.',
+      condition: { backing: 'present', signs: [] },
+    },
     reached: 'roll',
   },
   {
     id: 'reel-a',
     stock: 'ravnholtGrey',
-    roll: { label: 'Reel A, before 1952', formatId: 'cine35', hints: [stamp(1951, 3)], storage: [stayAt('unknown')], exposure: exposed('unknown'), note: 'Smells sharp. Kept apart, lid ajar.', condition: { backing: 'absent', signs: ['shrunken'] } },
+    roll: {
+      label: 'Reel A, before 1952',
+      formatId: 'cine35',
+      hints: [stamp(1951, 3)],
+      storage: [stayAt('unknown')],
+      exposure: exposed('unknown'),
+      note: 'Smells sharp. Kept apart, lid ajar.',
+      condition: { backing: 'absent', signs: ['shrunken'] },
+    },
     reached: 'roll',
   },
 ];
 
-const past = (id: string, label: string, stock: HutRoll['stock'], daysAgo: number, expiredYear: number, storageId: StoragePresetId, plan: Partial<PlanForm>, verdict: VerdictValues): HutRoll => ({
+const past = (
+  id: string,
+  label: string,
+  stock: HutRoll['stock'],
+  daysAgo: number,
+  expiredYear: number,
+  storageId: StoragePresetId,
+  plan: Partial<PlanForm>,
+  verdict: VerdictValues,
+): HutRoll => ({
   id,
   stock,
-  roll: { label, formatId: '135', hints: [stamp(expiredYear)], storage: [stayAt(storageId)], exposure: exposed('known', null, null), note: '' },
+  roll: {
+    label,
+    formatId: '135',
+    hints: [stamp(expiredYear)],
+    storage: [stayAt(storageId)],
+    exposure: exposed('known', null, null),
+    note: '',
+  },
   plan,
   reached: 'judged',
   daysAgo,
@@ -153,16 +283,106 @@ const past = (id: string, label: string, stock: HutRoll['stock'], daysAgo: numbe
 
 /** A dozen rolls of the past months, on the way from the family’s time to one of their own. */
 export const hutPast: readonly HutRoll[] = [
-  past('past-01', 'North ridge, first try', 'halvard', 171, 1999, 'cellar', { ...coffee }, asWanted('Thin. Coffee brand with little in it?', { contrast: -1 })),
-  past('past-02', 'Kitchen window', 'halvard', 150, 1999, 'cellar', { ...coffee, agitationId: 'five-each-half-minute' }, asWanted('Still a little soft, streaks at the perforation.', { contrast: -1, evenness: 'streaked' })),
-  past('past-03', 'Snow gauge', 'halvard', 128, 1999, 'cellar', { ...coffee, ...ownTime(14) }, asWanted('Close. Shadows are there.')),
+  past(
+    'past-01',
+    'North ridge, first try',
+    'halvard',
+    171,
+    1999,
+    'cellar',
+    { ...coffee },
+    asWanted('Thin. Coffee brand with little in it?', { contrast: -1 }),
+  ),
+  past(
+    'past-02',
+    'Kitchen window',
+    'halvard',
+    150,
+    1999,
+    'cellar',
+    { ...coffee, agitationId: 'five-each-half-minute' },
+    asWanted('Still a little soft, streaks at the perforation.', { contrast: -1, evenness: 'streaked' }),
+  ),
+  past(
+    'past-03',
+    'Snow gauge',
+    'halvard',
+    128,
+    1999,
+    'cellar',
+    { ...coffee, ...ownTime(14) },
+    asWanted('Close. Shadows are there.'),
+  ),
   past('past-04', 'The ladder', 'halvard', 96, 1999, 'cellar', { ...coffee, ...ownTime(14.5) }, asWanted('As wanted.')),
-  past('past-05', 'Rain radar dome', 'larkholm', 142, 1974, 'attic', { ...coffee }, asWanted('Heavy veil, soft below it.', { contrast: -1, fog: 'strong', shadows: 'thin' })),
-  past('past-06', 'Dome, second roll', 'larkholm', 119, 1974, 'attic', { ...coffee, strategyId: 'extend', bromideGPerL: 1 }, asWanted('Bromide helped; better than the first.', { fog: 'slight' })),
-  past('past-07', 'Notebook pages', 'larkholmFine', 110, 1966, 'room', { ...aminophenol }, asWanted('Crisp.', { fog: 'clear' })),
-  past('past-08', 'Cloud atlas copies', 'larkholmFine', 88, 1966, 'room', { ...aminophenol, waterParts: 25 }, asWanted('Too hard at 1+25.', { contrast: 1, fog: 'clear' })),
+  past(
+    'past-05',
+    'Rain radar dome',
+    'larkholm',
+    142,
+    1974,
+    'attic',
+    { ...coffee },
+    asWanted('Heavy veil, soft below it.', { contrast: -1, fog: 'strong', shadows: 'thin' }),
+  ),
+  past(
+    'past-06',
+    'Dome, second roll',
+    'larkholm',
+    119,
+    1974,
+    'attic',
+    { ...coffee, strategyId: 'extend', bromideGPerL: 1 },
+    asWanted('Bromide helped; better than the first.', { fog: 'slight' }),
+  ),
+  past(
+    'past-07',
+    'Notebook pages',
+    'larkholmFine',
+    110,
+    1966,
+    'room',
+    { ...aminophenol },
+    asWanted('Crisp.', { fog: 'clear' }),
+  ),
+  past(
+    'past-08',
+    'Cloud atlas copies',
+    'larkholmFine',
+    88,
+    1966,
+    'room',
+    { ...aminophenol, waterParts: 25 },
+    asWanted('Too hard at 1+25.', { contrast: 1, fog: 'clear' }),
+  ),
   past('past-09', 'Hut dog', 'morkedal', 75, 1990, 'room', { ...coffee }, asWanted('Fine.')),
-  past('past-10', 'Mint tea trial', 'morkedal', 61, 1990, 'room', { ...coffee, agentId: 'herb', agentPerL: 120 }, asWanted('An image, barely. The band had said so.', { contrast: -2, shadows: 'lost' })),
-  past('past-11', 'Stout trial', 'morkedal', 47, 1990, 'room', { ...coffee, agentId: 'dark-beer', agentPerL: 900 }, asWanted('It foamed over, and it works.', { contrast: -1, defects: ['stain'] })),
-  past('past-12', 'First snow', 'halvard', 20, 1999, 'cellar', { ...coffee, ...ownTime(14.5) }, asWanted('The same again.')),
+  past(
+    'past-10',
+    'Mint tea trial',
+    'morkedal',
+    61,
+    1990,
+    'room',
+    { ...coffee, agentId: 'herb', agentPerL: 120 },
+    asWanted('An image, barely. The band had said so.', { contrast: -2, shadows: 'lost' }),
+  ),
+  past(
+    'past-11',
+    'Stout trial',
+    'morkedal',
+    47,
+    1990,
+    'room',
+    { ...coffee, agentId: 'dark-beer', agentPerL: 900 },
+    asWanted('It foamed over, and it works.', { contrast: -1, defects: ['stain'] }),
+  ),
+  past(
+    'past-12',
+    'First snow',
+    'halvard',
+    20,
+    1999,
+    'cellar',
+    { ...coffee, ...ownTime(14.5) },
+    asWanted('The same again.'),
+  ),
 ];

@@ -8,7 +8,7 @@ import { formatMinutes } from '@/core/units/duration';
 import { useBench, useLog, type Bench, type LogEntry, type RollDossier } from '@/data/queries';
 import { contrastGrades } from '@/core/outcome/grades';
 import { JugLine } from '@/features/brew/JugLine';
-import { rollShortLine } from '@/features/roll/rollWords';
+import { rollShortLine } from '@/features/words/rollWords';
 import { Empty, TinPicture } from '@/ui/Empty';
 import { SmallRibbon } from '@/ui/Ribbon';
 import { classes } from '@/ui/classes';
@@ -52,7 +52,13 @@ export function BenchView() {
         </h1>
         <ul className="mt-4" aria-label="Rolls on the bench">
           {inOrder(open).map((dossier, index) => (
-            <BenchRow key={dossier.roll.id} dossier={dossier} time={times.get(dossier.roll.id)} nowMs={nowMs} first={index === 0} />
+            <BenchRow
+              key={dossier.roll.id}
+              dossier={dossier}
+              time={times.get(dossier.roll.id)}
+              nowMs={nowMs}
+              first={index === 0}
+            />
           ))}
         </ul>
         <div className="rule-row flex flex-wrap gap-x-6 gap-y-2">
@@ -88,24 +94,54 @@ function isRunning(run: RollDossier['run']): boolean {
   return run !== undefined && runProgress(run.steps, run.events).phase === 'running';
 }
 
-function BenchRow({ dossier, time, nowMs, first }: { dossier: RollDossier; time: BenchTime | undefined; nowMs: number; first: boolean }) {
+function BenchRow({
+  dossier,
+  time,
+  nowMs,
+  first,
+}: {
+  dossier: RollDossier;
+  time: BenchTime | undefined;
+  nowMs: number;
+  first: boolean;
+}) {
   const { roll, stock, standing, run } = dossier;
   const running = isRunning(run);
   const action = nextAction(standing, running);
-  const href = running && run !== undefined ? `/runs/${run.id}` : `/rolls/${roll.id}${action.stage === null ? '' : `#${action.stage}`}`;
+  const href =
+    running && run !== undefined
+      ? `/runs/${run.id}`
+      : `/rolls/${roll.id}${action.stage === null ? '' : `#${action.stage}`}`;
   return (
     <li className="rule-row grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-2 sm:grid-cols-[182px_1fr_auto_auto]">
       <div className="col-span-2 sm:col-span-1">
         <SmallRibbon standing={standing} />
       </div>
       <div className="min-w-0">
-        <Link href={`/rolls/${roll.id}`} className={classes('num text-[17px] no-underline hover:underline', standing.forbidden ? 'text-danger' : 'text-ink')}>
+        <Link
+          href={`/rolls/${roll.id}`}
+          className={classes(
+            'num text-[17px] no-underline hover:underline',
+            standing.forbidden ? 'text-danger' : 'text-ink',
+          )}
+        >
           {roll.label}
         </Link>
-        <div className="text-[13px] text-ink2">{standing.forbidden ? 'May be nitrate: not to be processed here' : rollShortLine(roll, stock, new Date(nowMs).getFullYear())}</div>
+        <div className="text-[13px] text-ink2">
+          {standing.forbidden
+            ? 'May be nitrate: not to be processed here'
+            : rollShortLine(roll, stock, new Date(nowMs).getFullYear())}
+        </div>
       </div>
       <div className="text-right whitespace-nowrap">{time && <TimeInBrief time={time} />}</div>
-      <Link href={href} className={classes('act col-span-2 justify-self-start sm:col-span-1 sm:w-[150px] sm:justify-self-end', first && 'act-primary')} data-next-step={first || undefined}>
+      <Link
+        href={href}
+        className={classes(
+          'act col-span-2 justify-self-start sm:col-span-1 sm:w-[150px] sm:justify-self-end',
+          first && 'act-primary',
+        )}
+        data-next-step={first || undefined}
+      >
         {action.label}
       </Link>
     </li>
@@ -134,7 +170,9 @@ function Jugs({ brews, nowMs }: { brews: Bench['brews']; nowMs: number }) {
   return (
     <section aria-labelledby="jugs">
       <h2 id="jugs">In the jugs</h2>
-      {brews.length === 0 && <p className="rule-row mt-2 text-ink2">Nothing is mixed. A brew shows up here once you mix it for a roll.</p>}
+      {brews.length === 0 && (
+        <p className="rule-row mt-2 text-ink2">Nothing is mixed. A brew shows up here once you mix it for a roll.</p>
+      )}
       <ul className="mt-2">
         {brews.map((brew) => (
           <JugLine key={brew.id} brew={brew} nowMs={nowMs} />
@@ -152,7 +190,9 @@ function LastJudged({ log }: { log: LogEntry[] | undefined }) {
     <section aria-labelledby="last-judged">
       <h2 id="last-judged">Judged last</h2>
       <p className="rule-row mt-2">
-        <b>{last.roll.label}</b>, {last.stock.name}, <span className="num">{formatMinutes(last.run.pinned.timeMin)}</span> in {last.run.developerName.toLowerCase()}: contrast {grade.toLowerCase()}.
+        <b>{last.roll.label}</b>, {last.stock.name},{' '}
+        <span className="num">{formatMinutes(last.run.pinned.timeMin)}</span> in {last.run.developerName.toLowerCase()}:
+        contrast {grade.toLowerCase()}.
       </p>
     </section>
   );

@@ -1,5 +1,5 @@
 import { jugState } from '@/core/brewing/keeping';
-import type { Brew } from '@/core/formats/records';
+import type { Brew } from '@/core/records/records';
 import type { RollDossier } from '@/data/queries';
 
 const numerals = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
@@ -13,7 +13,8 @@ function canGo({ standing }: RollDossier): boolean {
 export function benchHeadline(dossiers: readonly RollDossier[], brews: readonly Brew[], nowMs: number): string[] {
   const ready = dossiers.filter(canGo).length;
   const count = numerals[ready] ?? String(ready);
-  const first = ready === 0 ? 'Nothing waits for the tank.' : `${count} ${ready === 1 ? 'roll' : 'rolls'} can go today.`;
+  const first =
+    ready === 0 ? 'Nothing waits for the tank.' : `${count} ${ready === 1 ? 'roll' : 'rolls'} can go today.`;
   const lasting = brews
     .filter(({ developer }) => developer?.kind === 'improvised')
     .map((brew) => jugState(brew, nowMs))

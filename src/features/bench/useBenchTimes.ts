@@ -13,7 +13,9 @@ export function useBenchTimes(bench: Bench | undefined, nowMs: number): Readonly
   useEffect(() => {
     if (bench === undefined || learned === null) return;
     let stale = false;
-    const rolls = bench.dossiers.filter(showsTime).map(({ roll, stock, plan, planDraft }) => ({ roll, stock, plan, planDraft }));
+    const rolls = bench.dossiers
+      .filter(showsTime)
+      .map(({ roll, stock, plan, planDraft }) => ({ roll, stock, plan, planDraft }));
     void coreWorker()
       .benchTimes(rolls, bench.brews, nowMs)
       .then((found) => {

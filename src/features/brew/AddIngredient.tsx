@@ -17,18 +17,37 @@ interface Offer {
 
 const substanceOffers: readonly Offer[] = substanceIds.map((id) => {
   const { name, alsoCalled } = substanceOf(id);
-  return { id, text: name, search: [name, ...alsoCalled].join(' ').toLowerCase(), line: (key) => lineForName(name, key) };
+  return {
+    id,
+    text: name,
+    search: [name, ...alsoCalled].join(' ').toLowerCase(),
+    line: (key) => lineForName(name, key),
+  };
 });
 const developerOffers: readonly Offer[] = developerFamilyIds.map((id) => {
   const { name } = developerFamilies[id];
-  return { id, text: `${name}, by dilution`, search: name.toLowerCase(), line: (key) => lineOfKind(name, 'concentrate', key, id) };
+  return {
+    id,
+    text: `${name}, by dilution`,
+    search: name.toLowerCase(),
+    line: (key) => lineOfKind(name, 'concentrate', key, id),
+  };
 });
 const known = [...substanceOffers, ...developerOffers];
 
 /** What a name that nobody knows can stand for. */
 function ownOffers(name: string): Offer[] {
-  const offer = (id: 'own' | 'concentrate' | 'packet', text: string): Offer => ({ id, text: `“${name}”, ${text}`, search: '', line: (key) => lineOfKind(name, id, key) });
-  return [offer('own', 'as something of your own'), offer('concentrate', 'a concentrate to dilute'), offer('packet', 'a packet, of which a part is taken')];
+  const offer = (id: 'own' | 'concentrate' | 'packet', text: string): Offer => ({
+    id,
+    text: `“${name}”, ${text}`,
+    search: '',
+    line: (key) => lineOfKind(name, id, key),
+  });
+  return [
+    offer('own', 'as something of your own'),
+    offer('concentrate', 'a concentrate to dilute'),
+    offer('packet', 'a packet, of which a part is taken'),
+  ];
 }
 
 /** How many names are offered at once. */
@@ -50,16 +69,32 @@ export function AddIngredient({ inHand: { form, change } }: Pick<BenchPart, 'inH
     setTyped('');
     if (offer !== null) change((now) => ({ lines: [...now.lines, offer.line(freeKey(now.lines))] }));
   };
-  if (form.lines.length >= MOST) return <p className="border-t border-hair pt-2 text-[14px] text-ink2">Twelve ingredients are the most that a sheet takes.</p>;
+  if (form.lines.length >= MOST)
+    return (
+      <p className="border-t border-hair pt-2 text-[14px] text-ink2">
+        Twelve ingredients are the most that a sheet takes.
+      </p>
+    );
   return (
     <Field className="border-t border-hair pt-2">
       <Label className="sr-only">Add an ingredient</Label>
       <Combobox<Offer | null> value={null} onChange={add} immediate>
         <div className="relative max-w-[400px]">
-          <ComboboxInput className="box" placeholder="Add an ingredient" autoComplete="off" displayValue={() => typed} value={typed} onChange={(event) => setTyped(event.target.value)} />
+          <ComboboxInput
+            className="box"
+            placeholder="Add an ingredient"
+            autoComplete="off"
+            displayValue={() => typed}
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+          />
           <ComboboxOptions className="absolute left-0 right-0 z-20 mt-1 max-h-80 overflow-y-auto border border-ink bg-sheet py-1 empty:hidden focus:outline-none">
             {offers.map((offer) => (
-              <ComboboxOption key={`${offer.id}${offer.text}`} value={offer} className="px-3 py-2 data-focus:bg-ink data-focus:text-ground">
+              <ComboboxOption
+                key={`${offer.id}${offer.text}`}
+                value={offer}
+                className="px-3 py-2 data-focus:bg-ink data-focus:text-ground"
+              >
                 {offer.text}
               </ComboboxOption>
             ))}

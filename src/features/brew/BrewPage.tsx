@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation';
 import { jugState } from '@/core/brewing/keeping';
 import { LEAST_DEVELOPING_PH } from '@/core/chemistry/ph/brewPh';
 import { recipeUses } from '@/core/brewing/recipe';
-import type { Brew } from '@/core/formats/records';
+import type { Brew } from '@/core/records/records';
 import { countFilms, pourAway } from '@/data/brews';
 import { useBrew } from '@/data/queries';
 import { useNow } from '@/ui/useNow';
@@ -54,19 +54,30 @@ function Jug({ brew }: { brew: Brew }) {
           <div className="min-w-0 space-y-7">
             <section aria-labelledby="inside">
               <h2 id="inside">What is really in it</h2>
-              {brew.parts.length === 0 ? <p className="rule-row mt-2 text-ink2">Nobody weighed it here: it counts as planned.</p> : <div className="mt-2"><MadeTable made={brew} /></div>}
+              {brew.parts.length === 0 ? (
+                <p className="rule-row mt-2 text-ink2">Nobody weighed it here: it counts as planned.</p>
+              ) : (
+                <div className="mt-2">
+                  <MadeTable made={brew} />
+                </div>
+              )}
             </section>
             {brew.use === 'film-developer' && brew.developer === null && (
               <p role="status" className="border-y-2 border-danger py-3">
                 <b className="text-danger">Not a developer that Aetas gives times for.</b>{' '}
-                {brew.ph !== null && brew.ph < LEAST_DEVELOPING_PH ? `It comes to about pH ${brew.ph.toFixed(1)}, and below ${LEAST_DEVELOPING_PH} a brew hardly develops. Add washing soda and mix it anew on the sheet.` : 'There is no agent in it that Aetas follows, or more of something than the model knows.'}
+                {brew.ph !== null && brew.ph < LEAST_DEVELOPING_PH
+                  ? `It comes to about pH ${brew.ph.toFixed(1)}, and below ${LEAST_DEVELOPING_PH} a brew hardly develops. Add washing soda and mix it anew on the sheet.`
+                  : 'There is no agent in it that Aetas follows, or more of something than the model knows.'}
               </p>
             )}
             <section aria-labelledby="left">
               <h2 id="left">What is left of it</h2>
               {left !== null && (
                 <div role="img" aria-label={`${left} % left`} className="mt-2 h-3.5 bg-hair">
-                  <div className={classes('h-3.5', brew.developer?.kind === 'improvised' ? 'bg-brew' : 'bg-chem')} style={{ width: `${left}%` }} />
+                  <div
+                    className={classes('h-3.5', brew.developer?.kind === 'improvised' ? 'bg-brew' : 'bg-chem')}
+                    style={{ width: `${left}%` }}
+                  />
                 </div>
               )}
               <p className="mt-2" data-testid="jug-left">
@@ -76,10 +87,19 @@ function Jug({ brew }: { brew: Brew }) {
                 <button type="button" className="act" onClick={() => void countFilms(brew.id, 1)}>
                   One more film through it
                 </button>
-                <button type="button" className="act-plain" disabled={brew.films === 0} onClick={() => void countFilms(brew.id, -1)}>
+                <button
+                  type="button"
+                  className="act-plain"
+                  disabled={brew.films === 0}
+                  onClick={() => void countFilms(brew.id, -1)}
+                >
                   One less
                 </button>
-                <button type="button" className="act-plain text-ink2" onClick={() => void pourAway(brew).then(() => router.push('/brews'))}>
+                <button
+                  type="button"
+                  className="act-plain text-ink2"
+                  onClick={() => void pourAway(brew).then(() => router.push('/brews'))}
+                >
                   Pour it away
                 </button>
               </div>

@@ -7,7 +7,7 @@ import { formatMinutes } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
 import { useLearned } from '@/features/learning/useLearned';
-import { usePlanDraft } from '@/features/roll/usePlanDraft';
+import { usePlanDraft } from '@/features/keeping/usePlanDraft';
 import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
 import { MENDING } from '@/ui/mending';
@@ -22,13 +22,28 @@ const LOOK_AGAIN_MS = 60 * 60_000;
 const FILLING = 'Fill in what is empty, and the time comes back.';
 
 /** The time that this brew would give the roll, with its band: it moves while the recipe is changed. */
-export function BrewTime({ inHand: { shown, mending, asked, errors }, dossier, units }: Pick<BenchPart, 'inHand'> & { dossier: RollDossier | undefined; units: UnitChoice }) {
+export function BrewTime({
+  inHand: { shown, mending, asked, errors },
+  dossier,
+  units,
+}: Pick<BenchPart, 'inHand'> & { dossier: RollDossier | undefined; units: UnitChoice }) {
   const nowMs = useNow(LOOK_AGAIN_MS);
   const draft = usePlanDraft(dossier?.roll.id ?? '');
-  const trial = useMemo(() => (shown === null || dossier === undefined || draft === null ? null : brewTrial({ ...dossier, planDraft: draft.values }, shown, nowMs)), [shown, dossier, draft, nowMs]);
+  const trial = useMemo(
+    () =>
+      shown === null || dossier === undefined || draft === null
+        ? null
+        : brewTrial({ ...dossier, planDraft: draft.values }, shown, nowMs),
+    [shown, dossier, draft, nowMs],
+  );
   const { estimate, current } = useTrialEstimate(trial, new Date(nowMs).getFullYear());
   const mend = asked !== null && Object.keys(errors).length === 0 ? FILLING : MENDING;
-  if (dossier === undefined) return <p className="border-b border-hair pb-4 text-[14px] text-ink2">Say for which roll it is mixed, and its time stands here and moves with the recipe.</p>;
+  if (dossier === undefined)
+    return (
+      <p className="border-b border-hair pb-4 text-[14px] text-ink2">
+        Say for which roll it is mixed, and its time stands here and moves with the recipe.
+      </p>
+    );
   if (trial === null || estimate === null) {
     return (
       <section aria-label="Time of the roll" aria-live="polite" className="min-h-[133px] border-b border-hair pb-4">
@@ -37,7 +52,11 @@ export function BrewTime({ inHand: { shown, mending, asked, errors }, dossier, u
             –
           </span>
           <span className="min-w-0 flex-1 text-[14px] text-ink2">
-            {trial !== null ? 'Working it out.' : shown === null || shown.stopped !== null ? mend : 'Aetas gives no time for this: there is no agent in it that it follows.'}
+            {trial !== null
+              ? 'Working it out.'
+              : shown === null || shown.stopped !== null
+                ? mend
+                : 'Aetas gives no time for this: there is no agent in it that it follows.'}
           </span>
         </p>
       </section>
@@ -47,7 +66,11 @@ export function BrewTime({ inHand: { shown, mending, asked, errors }, dossier, u
   return (
     <section aria-label="Time of the roll" className={classes('border-b border-hair pb-4', !current && 'opacity-60')}>
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <span aria-hidden={mending} className={classes('num text-[56px] leading-none tracking-[-.03em]', mending && 'stale')} data-testid="brew-time">
+        <span
+          aria-hidden={mending}
+          className={classes('num text-[56px] leading-none tracking-[-.03em]', mending && 'stale')}
+          data-testid="brew-time"
+        >
           {formatMinutes(timeMin)}
         </span>
         <span className="min-w-0 flex-1 text-[14px]">
@@ -57,7 +80,8 @@ export function BrewTime({ inHand: { shown, mending, asked, errors }, dossier, u
             <>
               for {dossier.roll.label}
               <span className="block text-ink2" data-testid="brew-band">
-                {formatMinutes(band.lowMin)} to {formatMinutes(band.highMin)} at {formatQuantity(trial.request.temperatureC, 'temperature', units)}
+                {formatMinutes(band.lowMin)} to {formatMinutes(band.highMin)} at{' '}
+                {formatQuantity(trial.request.temperatureC, 'temperature', units)}
               </span>
             </>
           )}
@@ -73,7 +97,10 @@ export function BrewTime({ inHand: { shown, mending, asked, errors }, dossier, u
 /** Asks the worker for the estimate of a trial; the last answer stays while the next is under way. */
 function useTrialEstimate(trial: BrewTrial | null, thisYear: number): { estimate: Estimate | null; current: boolean } {
   const learned = useLearned(thisYear);
-  const key = useMemo(() => (trial === null || learned === null ? null : JSON.stringify([trial, learned])), [trial, learned]);
+  const key = useMemo(
+    () => (trial === null || learned === null ? null : JSON.stringify([trial, learned])),
+    [trial, learned],
+  );
   const [answer, setAnswer] = useState<{ key: string; estimate: Estimate } | null>(null);
   useEffect(() => {
     if (key === null) return;

@@ -9,8 +9,8 @@ import { shortName } from '@/core/chemistry/substances';
 import { readRecipes, writeRecipes } from '@/core/brewing/recipeFile';
 import { mixProgress } from '@/core/brewing/mixRun';
 import { mixSteps } from '@/core/brewing/mixSteps';
-import type { Mix, RecipeRecord } from '@/core/formats/records';
-import type { Problem } from '@/core/result';
+import type { Mix, RecipeRecord } from '@/core/records/records';
+import type { Problem } from '@/core/schema/result';
 import { addRecipes, keepRecipe, removeRecipe } from '@/data/recipes';
 import { useBrews, useOpenMixes, useRecipes } from '@/data/queries';
 import { download } from '@/features/files/download';
@@ -28,7 +28,8 @@ export function BrewsView() {
   const mixes = useOpenMixes();
   const brews = useBrews();
   const nowMs = useNow(60_000);
-  if (recipes === undefined || mixes === undefined || brews === undefined) return <p aria-busy="true">Opening the formulary.</p>;
+  if (recipes === undefined || mixes === undefined || brews === undefined)
+    return <p aria-busy="true">Opening the formulary.</p>;
   return (
     <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_330px]">
       <div className="min-w-0">
@@ -59,7 +60,11 @@ export function BrewsView() {
       <aside className="min-w-0">
         <section aria-labelledby="jugs">
           <h2 id="jugs">In the jugs</h2>
-          {brews.length === 0 && <p className="rule-row mt-2 text-ink2">Nothing is mixed. Take a recipe to the workbench, and weigh it out.</p>}
+          {brews.length === 0 && (
+            <p className="rule-row mt-2 text-ink2">
+              Nothing is mixed. Take a recipe to the workbench, and weigh it out.
+            </p>
+          )}
           <ul className="mt-2">
             {brews.map((brew) => (
               <JugLine key={brew.id} brew={brew} nowMs={nowMs} />
@@ -93,10 +98,17 @@ function FormularyLine({ id }: { id: FormularyId }) {
           {recipe.name}
         </Link>
         <p className="text-[13px] text-ink2">
-          {contents(recipe)} <span className="whitespace-nowrap">({recipe.source === 'practice' ? 'common practice' : 'our estimate'})</span>
+          {contents(recipe)}{' '}
+          <span className="whitespace-nowrap">
+            ({recipe.source === 'practice' ? 'common practice' : 'our estimate'})
+          </span>
         </p>
       </div>
-      <button type="button" className="act-plain text-[13px] text-ink2" onClick={() => void keepRecipe({ ...recipe, lines: [...recipe.lines], name: `${recipe.name}, mine` })}>
+      <button
+        type="button"
+        className="act-plain text-[13px] text-ink2"
+        onClick={() => void keepRecipe({ ...recipe, lines: [...recipe.lines], name: `${recipe.name}, mine` })}
+      >
         Duplicate<span className="sr-only"> {recipe.name}</span>
       </button>
     </li>
@@ -116,7 +128,8 @@ function OpenMixes({ mixes }: { mixes: readonly Mix[] }) {
               <span>
                 <b>{mix.batch.recipeName}</b>{' '}
                 <span className="text-[14px] text-ink2">
-                  begun {format(mix.createdMs, 'd MMM, HH:mm')} · {step === null ? 'all in' : `${stepIndex} of ${steps.length} done`}
+                  begun {format(mix.createdMs, 'd MMM, HH:mm')} ·{' '}
+                  {step === null ? 'all in' : `${stepIndex} of ${steps.length} done`}
                 </span>
               </span>
               <Link href={`/brews/mix/${mix.id}`} className="act act-primary" data-next-step>
@@ -137,7 +150,10 @@ function OwnRecipes({ recipes }: { recipes: readonly RecipeRecord[] }) {
     setRefused(null);
     setSaid('');
     if (chosen.size > LARGEST_FILE_BYTES) {
-      setRefused({ name: chosen.name, problems: [{ path: '', message: 'The file is larger than 4 MB, so it is no file of recipes.' }] });
+      setRefused({
+        name: chosen.name,
+        problems: [{ path: '', message: 'The file is larger than 4 MB, so it is no file of recipes.' }],
+      });
       return;
     }
     const read = readRecipes(await chosen.text());
@@ -151,21 +167,34 @@ function OwnRecipes({ recipes }: { recipes: readonly RecipeRecord[] }) {
   return (
     <section aria-labelledby="own-recipes" className="mt-5">
       <h2 id="own-recipes">Your own</h2>
-      {recipes.length === 0 && <p className="rule-row mt-1 text-ink2">None yet. Duplicate one below, or begin an empty one.</p>}
+      {recipes.length === 0 && (
+        <p className="rule-row mt-1 text-ink2">None yet. Duplicate one below, or begin an empty one.</p>
+      )}
       <ul className="mt-1">
         {recipes.map((recipe) => (
           <li key={recipe.id} className="rule-row grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-6">
             <div className="min-w-0">
-              <Link href={`/brews/workbench?recipe=${recipe.id}`} className="num text-[17px] text-ink no-underline hover:underline">
+              <Link
+                href={`/brews/workbench?recipe=${recipe.id}`}
+                className="num text-[17px] text-ink no-underline hover:underline"
+              >
                 {recipe.name}
               </Link>
               <p className="text-[13px] text-ink2">{contents(recipe)}</p>
             </div>
             <span className="flex gap-4">
-              <button type="button" className="act-plain text-[13px] text-ink2" onClick={() => void keepRecipe({ ...recipe, name: `${recipe.name}, again` })}>
+              <button
+                type="button"
+                className="act-plain text-[13px] text-ink2"
+                onClick={() => void keepRecipe({ ...recipe, name: `${recipe.name}, again` })}
+              >
                 Duplicate<span className="sr-only"> {recipe.name}</span>
               </button>
-              <button type="button" className="act-plain text-[13px] text-ink2" onClick={() => void removeRecipe(recipe)}>
+              <button
+                type="button"
+                className="act-plain text-[13px] text-ink2"
+                onClick={() => void removeRecipe(recipe)}
+              >
                 Take out<span className="sr-only"> {recipe.name}</span>
               </button>
             </span>
@@ -173,12 +202,18 @@ function OwnRecipes({ recipes }: { recipes: readonly RecipeRecord[] }) {
         ))}
       </ul>
       <div className="rule-row flex flex-wrap gap-x-6 gap-y-2">
-        <Link href="/brews/workbench?recipe=new" className="act-plain">Begin an empty one</Link>
+        <Link href="/brews/workbench?recipe=new" className="act-plain">
+          Begin an empty one
+        </Link>
         <FileButton label="File with recipes" className="act-plain" onFile={(chosen) => void open(chosen)}>
           Take in a file
         </FileButton>
         {recipes.length > 0 && (
-          <button type="button" className="act-plain" onClick={() => download(writeRecipes(recipes), `aetas-recipes-${format(Date.now(), 'yyyy-MM-dd')}.json`)}>
+          <button
+            type="button"
+            className="act-plain"
+            onClick={() => download(writeRecipes(recipes), `aetas-recipes-${format(Date.now(), 'yyyy-MM-dd')}.json`)}
+          >
             Save my recipes
           </button>
         )}

@@ -12,7 +12,13 @@ import { Segments } from '@/ui/Segments';
 import type { BenchPart } from './Workbench';
 
 const sodaOptions = sodaChoices.map((value) =>
-  value === 'oven' ? { value, name: 'Baking soda, dried in the oven', hint: 'Washing soda that you make yourself: the mend when there is no other.' } : { value, name: sodaForms[value].name, hint: sodaForms[value].tell },
+  value === 'oven'
+    ? {
+        value,
+        name: 'Baking soda, dried in the oven',
+        hint: 'Washing soda that you make yourself: the mend when there is no other.',
+      }
+    : { value, name: sodaForms[value].name, hint: sodaForms[value].tell },
 );
 const ascorbicOptions = ascorbicFormIds.map((value) => ({ value, ...ascorbicForms[value] }));
 
@@ -25,15 +31,45 @@ export function Cupboard({ inHand: { form, change, errors }, settings }: BenchPa
     <div className="mt-6 grid gap-x-6 gap-y-4 sm:grid-cols-2">
       {has('soda-anhydrous') && (
         <div className="min-w-0">
-          <Choice id="sodaForm" label="Which soda is it" value={form.sodaForm} options={sodaOptions} onChange={(sodaForm: WorkbenchForm['sodaForm']) => change({ sodaForm })} />
+          <Choice
+            id="sodaForm"
+            label="Which soda is it"
+            value={form.sodaForm}
+            options={sodaOptions}
+            onChange={(sodaForm: WorkbenchForm['sodaForm']) => change({ sodaForm })}
+          />
           <p className="mt-1 text-[13px] text-ink2">{sodaOptions.find(({ value }) => value === form.sodaForm)?.hint}</p>
         </div>
       )}
-      {has('ascorbic-acid') && <Choice id="ascorbicForm" label="Ascorbic acid comes as" value={form.ascorbicForm} options={ascorbicOptions} onChange={(ascorbicForm: WorkbenchForm['ascorbicForm']) => change({ ascorbicForm })} />}
+      {has('ascorbic-acid') && (
+        <Choice
+          id="ascorbicForm"
+          label="Ascorbic acid comes as"
+          value={form.ascorbicForm}
+          options={ascorbicOptions}
+          onChange={(ascorbicForm: WorkbenchForm['ascorbicForm']) => change({ ascorbicForm })}
+        />
+      )}
       {has('ascorbic-acid') && tablets && (
         <div className="grid grid-cols-2 gap-4 sm:col-start-2">
-          <Quantity id="tabletMg" label="One declares" kind="milligrams" units={settings} value={form.tabletMg} onChange={(tabletMg) => change({ tabletMg })} error={errors.tabletMg} />
-          <Quantity id="tabletG" label="and weighs" kind="mass" units={settings} value={form.tabletG} onChange={(tabletG) => change({ tabletG })} error={errors.tabletG} />
+          <Quantity
+            id="tabletMg"
+            label="One declares"
+            kind="milligrams"
+            units={settings}
+            value={form.tabletMg}
+            onChange={(tabletMg) => change({ tabletMg })}
+            error={errors.tabletMg}
+          />
+          <Quantity
+            id="tabletG"
+            label="and weighs"
+            kind="mass"
+            units={settings}
+            value={form.tabletG}
+            onChange={(tabletG) => change({ tabletG })}
+            error={errors.tabletG}
+          />
         </div>
       )}
       <div className="sm:col-span-2">

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { jugState } from '@/core/brewing/keeping';
-import type { Brew } from '@/core/formats/records';
+import type { Brew } from '@/core/records/records';
 import { formatQuantity } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
 import { classes } from '@/ui/classes';
@@ -26,15 +26,31 @@ export function JugLine({ brew, nowMs }: { brew: Brew; nowMs: number }) {
             · {formatQuantity(brew.volumeMl, 'volume', units)} · {brew.code}
           </span>
         </span>
-        <button type="button" className="act-plain shrink-0 text-[13px] text-ink2" onClick={() => void import('@/data/brews').then(({ pourAway }) => pourAway(brew))}>
+        <button
+          type="button"
+          className="act-plain shrink-0 text-[13px] text-ink2"
+          onClick={() => void import('@/data/brews').then(({ pourAway }) => pourAway(brew))}
+        >
           Pour away<span className="sr-only"> {brew.name}</span>
         </button>
       </div>
-      <div role="img" aria-label={state.left === null ? 'How it wears is not followed' : `${left} % of its ${kitchen ? 'strength' : 'life'} left`} className="my-1.5 h-2.5 bg-hair">
-        <div className={classes('h-2.5', state.left === null ? 'bg-band' : kitchen ? 'bg-brew' : 'bg-chem')} style={{ width: `${left}%` }} />
+      <div
+        role="img"
+        aria-label={
+          state.left === null
+            ? 'How it wears is not followed'
+            : `${left} % of its ${kitchen ? 'strength' : 'life'} left`
+        }
+        className="my-1.5 h-2.5 bg-hair"
+      >
+        <div
+          className={classes('h-2.5', state.left === null ? 'bg-band' : kitchen ? 'bg-brew' : 'bg-chem')}
+          style={{ width: `${left}%` }}
+        />
       </div>
       <div className="text-[13px] text-ink2">
-        mixed {mixedWords(brew.mixedMs, nowMs)} · {films} {films === 1 ? 'film' : 'films'} through · {jugWords(state, nowMs)}
+        mixed {mixedWords(brew.mixedMs, nowMs)} · {films} {films === 1 ? 'film' : 'films'} through ·{' '}
+        {jugWords(state, nowMs)}
       </div>
     </li>
   );

@@ -20,22 +20,44 @@ export function KeepRecipe({ inHand: { form, change }, ownId }: Pick<BenchPart, 
   const able = lines.ok && name !== '';
   const keep = (id?: string): void => {
     if (!lines.ok) return;
-    void keepRecipe({ name, use: form.use, note: form.note, lines: lines.value.map(({ line }) => line) }, id).then((kept) => {
-      setSaid(`“${name}” is among your recipes.`);
-      if (kept !== ownId) router.replace(`/brews/workbench?recipe=${kept}${form.rollId === '' ? '' : `&roll=${form.rollId}`}`);
-    });
+    void keepRecipe({ name, use: form.use, note: form.note, lines: lines.value.map(({ line }) => line) }, id).then(
+      (kept) => {
+        setSaid(`“${name}” is among your recipes.`);
+        if (kept !== ownId)
+          router.replace(`/brews/workbench?recipe=${kept}${form.rollId === '' ? '' : `&roll=${form.rollId}`}`);
+      },
+    );
   };
   return (
     <section aria-labelledby="keep">
       <h2 id="keep">As a recipe of your own</h2>
       <div className="mt-2 grid gap-x-6 gap-y-4 sm:grid-cols-2">
         <Field id="recipeName" label="Name" error={name === '' ? 'Give it a name to keep it.' : undefined}>
-          <input id="recipeName" className="box" autoComplete="off" maxLength={120} value={form.name} onChange={(event) => change({ name: event.target.value })} />
+          <input
+            id="recipeName"
+            className="box"
+            autoComplete="off"
+            maxLength={120}
+            value={form.name}
+            onChange={(event) => change({ name: event.target.value })}
+          />
         </Field>
-        <Choice id="recipeUse" label="It is" value={form.use} options={useOptions} onChange={(use: RecipeUse) => change({ use })} />
+        <Choice
+          id="recipeUse"
+          label="It is"
+          value={form.use}
+          options={useOptions}
+          onChange={(use: RecipeUse) => change({ use })}
+        />
         <div className="sm:col-span-2">
           <Field id="recipeNote" label="Note">
-            <textarea id="recipeNote" className="box min-h-[64px]" maxLength={2000} value={form.note} onChange={(event) => change({ note: event.target.value })} />
+            <textarea
+              id="recipeNote"
+              className="box min-h-[64px]"
+              maxLength={2000}
+              value={form.note}
+              onChange={(event) => change({ note: event.target.value })}
+            />
           </Field>
         </div>
       </div>

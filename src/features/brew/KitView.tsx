@@ -4,13 +4,13 @@ import Link from 'next/link';
 import * as z from 'zod';
 import { kitSchema } from '@/core/kit/kitSchema';
 import { spoonSetIds, spoonSets, type InstrumentId, type Kit, type SpoonSetId } from '@/core/kit/kit';
-import { problemsFromZod } from '@/core/problemsFromZod';
-import { failure, success, type Result } from '@/core/result';
-import { typed } from '@/core/units/typed';
+import { problemsFromZod } from '@/core/schema/problemsFromZod';
+import { failure, success, type Result } from '@/core/schema/result';
+import { typed } from '@/core/schema/typed';
 import type { QuantityKind } from '@/core/units/quantity';
 import { changeSettings } from '@/data/settings';
 import { useKeptSettings } from '@/data/queries';
-import type { Settings } from '@/core/formats/records';
+import type { Settings } from '@/core/records/records';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
@@ -51,15 +51,31 @@ export function KitView() {
 function KitForm({ settings }: { settings: Settings }) {
   const { form, change, errors } = useTypedPart<KitTyped, Kit>('kit', settings.kit, parseKit, readKit, storeKit);
   const set = (part: Partial<KitTyped>): void => change({ ...form, ...part });
-  const number = (field: 'scaleStepG' | 'scaleMostG' | 'cylinderStepMl' | 'thermometerLowC' | 'thermometerHighC', label: string, kind: QuantityKind) => (
-    <Quantity id={field} label={label} kind={kind} units={settings} value={form[field]} onChange={(value) => set({ [field]: value })} error={errors[field]} />
+  const number = (
+    field: 'scaleStepG' | 'scaleMostG' | 'cylinderStepMl' | 'thermometerLowC' | 'thermometerHighC',
+    label: string,
+    kind: QuantityKind,
+  ) => (
+    <Quantity
+      id={field}
+      label={label}
+      kind={kind}
+      units={settings}
+      value={form[field]}
+      onChange={(value) => set({ [field]: value })}
+      error={errors[field]}
+    />
   );
   return (
     <div className="max-w-[760px] space-y-7">
       <div>
         <h1>Kit and devices</h1>
         <p className="mt-1 text-ink2">
-          What your scale, cylinder and thermometer can show. Amounts are rounded to it, and you are told when it is too coarse. <Link href="/brews" className="act-plain">To the brews</Link>
+          What your scale, cylinder and thermometer can show. Amounts are rounded to it, and you are told when it is too
+          coarse.{' '}
+          <Link href="/brews" className="act-plain">
+            To the brews
+          </Link>
         </p>
       </div>
       <section aria-labelledby="kit-scale" className="border-t border-hair pt-3">
@@ -69,31 +85,67 @@ function KitForm({ settings }: { settings: Settings }) {
           {number('scaleMostG', 'It takes up to', 'mass')}
         </div>
         <div className="mt-4">
-          <Segments id="scale" label="Its readings" value={form.scale} options={sources('Simulated kitchen scale')} onChange={(scale) => set({ scale })} />
+          <Segments
+            id="scale"
+            label="Its readings"
+            value={form.scale}
+            options={sources('Simulated kitchen scale')}
+            onChange={(scale) => set({ scale })}
+          />
         </div>
-        {form.scale === 'simulated' && <p className="mt-2 max-w-[62ch] text-[14px] text-ink2">It settles, rustles, drifts and rounds as a real one does, and a simulated hand pours. To practise with: it weighs nothing that is on your table.</p>}
+        {form.scale === 'simulated' && (
+          <p className="mt-2 max-w-[62ch] text-[14px] text-ink2">
+            It settles, rustles, drifts and rounds as a real one does, and a simulated hand pours. To practise with: it
+            weighs nothing that is on your table.
+          </p>
+        )}
       </section>
       <section aria-labelledby="kit-cylinder" className="border-t border-hair pt-3">
         <h2 id="kit-cylinder">Cylinder and spoons</h2>
         <div className="mt-2 grid gap-4 sm:max-w-[560px] sm:grid-cols-[190px_minmax(0,1fr)]">
           {number('cylinderStepMl', 'Smallest mark', 'volume')}
-          <Segments id="spoons" label="Spoons" value={form.spoons} options={spoonSetIds.map((value: SpoonSetId) => ({ value, name: spoonSets[value].name }))} onChange={(spoons) => set({ spoons })} />
+          <Segments
+            id="spoons"
+            label="Spoons"
+            value={form.spoons}
+            options={spoonSetIds.map((value: SpoonSetId) => ({ value, name: spoonSets[value].name }))}
+            onChange={(spoons) => set({ spoons })}
+          />
         </div>
         <p className="mt-2 text-[14px] text-ink2">
-          A teaspoon of this set holds {spoonSets[form.spoons].teaspoonMl} ml, a tablespoon {spoonSets[form.spoons].tablespoonMl} ml, level.
+          A teaspoon of this set holds {spoonSets[form.spoons].teaspoonMl} ml, a tablespoon{' '}
+          {spoonSets[form.spoons].tablespoonMl} ml, level.
         </p>
       </section>
       <section aria-labelledby="kit-thermometer" className="border-t border-hair pt-3">
         <h2 id="kit-thermometer">Thermometer</h2>
         <div className="mt-2 grid grid-cols-2 gap-4 sm:max-w-[620px] sm:grid-cols-3">
-          <Quantity id="thermometerStepC" label="Smallest mark" kind="temperatureStep" units={settings} value={form.thermometerStepC} onChange={(thermometerStepC) => set({ thermometerStepC })} error={errors.thermometerStepC} />
+          <Quantity
+            id="thermometerStepC"
+            label="Smallest mark"
+            kind="temperatureStep"
+            units={settings}
+            value={form.thermometerStepC}
+            onChange={(thermometerStepC) => set({ thermometerStepC })}
+            error={errors.thermometerStepC}
+          />
           {number('thermometerLowC', 'It reads from', 'temperature')}
           {number('thermometerHighC', 'up to', 'temperature')}
         </div>
         <div className="mt-4">
-          <Segments id="probe" label="Its readings" value={form.probe} options={sources('Simulated probe')} onChange={(probe) => set({ probe })} />
+          <Segments
+            id="probe"
+            label="Its readings"
+            value={form.probe}
+            options={sources('Simulated probe')}
+            onChange={(probe) => set({ probe })}
+          />
         </div>
-        {form.probe === 'simulated' && <p className="mt-2 max-w-[62ch] text-[14px] text-ink2">It lags behind a jug that cools towards the room. To practise with: it sits in no jug of yours.</p>}
+        {form.probe === 'simulated' && (
+          <p className="mt-2 max-w-[62ch] text-[14px] text-ink2">
+            It lags behind a jug that cools towards the room. To practise with: it sits in no jug of yours.
+          </p>
+        )}
       </section>
     </div>
   );

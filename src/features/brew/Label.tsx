@@ -6,10 +6,10 @@ import { encode } from 'uqr';
 import { labelHazards } from '@/core/brewing/labelHazards';
 import { labelText } from '@/core/brewing/finishMix';
 import { amountDigits, amountOf } from '@/core/brewing/part';
-import type { Brew } from '@/core/formats/records';
+import type { Brew } from '@/core/records/records';
 import { formatNumber, formatQuantity } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
-import { amountWords } from './brewWords';
+import { amountWords } from '@/features/words/brewWords';
 
 /** What is stuck on the jug: contents, date, hazards, and a code that holds the same as text. */
 export function Label({ brew }: { brew: Brew }) {
@@ -29,7 +29,16 @@ export function Label({ brew }: { brew: Brew }) {
         {mixed} · {formatQuantity(brew.volumeMl, 'volume', units)}
         {brew.ph !== null && ` · pH about ${formatNumber(brew.ph, 1)}`}
       </p>
-      {brew.parts.length > 0 && <p className="mt-1 text-[13px]">{brew.parts.map((part) => `${part.name} ${amountWords(amountOf(part), part.unit, amountDigits(amountOf(part), part.unit), units)}`).join(', ')}</p>}
+      {brew.parts.length > 0 && (
+        <p className="mt-1 text-[13px]">
+          {brew.parts
+            .map(
+              (part) =>
+                `${part.name} ${amountWords(amountOf(part), part.unit, amountDigits(amountOf(part), part.unit), units)}`,
+            )
+            .join(', ')}
+        </p>
+      )}
       <p className="mt-2 border-t border-ink pt-1 text-[13px]">{hazards.join(' ')}</p>
       <p className="num mt-1 text-[22px]">Not a drink</p>
     </div>
@@ -44,7 +53,15 @@ function Qr({ text }: { text: string }) {
     return { path: squares.join(''), size: code.size };
   }, [text]);
   return (
-    <svg role="img" aria-label="The label as a code to scan" width="112" height="112" viewBox={`0 0 ${size} ${size}`} shapeRendering="crispEdges" className="shrink-0">
+    <svg
+      role="img"
+      aria-label="The label as a code to scan"
+      width="112"
+      height="112"
+      viewBox={`0 0 ${size} ${size}`}
+      shapeRendering="crispEdges"
+      className="shrink-0"
+    >
       <path d={path} fill="currentColor" />
     </svg>
   );

@@ -4,12 +4,16 @@ import type { MadeBrew } from '@/core/brewing/finishMix';
 import { amountOf } from '@/core/brewing/part';
 import { formatNumber, formatQuantity } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
-import { amountWords, percentWords } from './brewWords';
+import { amountWords, percentWords } from '@/features/words/brewWords';
 
 const howWords = { scale: 'weighed', typed: 'typed', spoons: 'by spoons', target: 'as written' } as const;
 
 /** What went in against what was wanted, and what that makes. */
-export function MadeTable({ made }: { made: Pick<MadeBrew, 'parts' | 'volumeMl' | 'temperatureC' | 'ph' | 'mixingLnSd'> }) {
+export function MadeTable({
+  made,
+}: {
+  made: Pick<MadeBrew, 'parts' | 'volumeMl' | 'temperatureC' | 'ph' | 'mixingLnSd'>;
+}) {
   const units = useSettings();
   const facts = [
     formatQuantity(made.volumeMl, 'volume', units),
@@ -44,8 +48,12 @@ export function MadeTable({ made }: { made: Pick<MadeBrew, 'parts' | 'volumeMl' 
               return (
                 <tr key={part.key} className="border-t border-hair">
                   <td className="py-1.5 pr-3">{part.name}</td>
-                  <td className="num py-1.5 text-right whitespace-nowrap text-ink2">{amountWords(part.target, part.unit, decimals, units)}</td>
-                  <td className="num py-1.5 text-right whitespace-nowrap">{amountWords(amountOf(part), part.unit, decimals, units)}</td>
+                  <td className="num py-1.5 text-right whitespace-nowrap text-ink2">
+                    {amountWords(part.target, part.unit, decimals, units)}
+                  </td>
+                  <td className="num py-1.5 text-right whitespace-nowrap">
+                    {amountWords(amountOf(part), part.unit, decimals, units)}
+                  </td>
                   <td className="hidden py-1.5 pl-6 text-[14px] text-ink2 sm:table-cell">{howWords[part.how]}</td>
                 </tr>
               );

@@ -4,7 +4,7 @@ import { LEAST_DEVELOPING_PH, REFERENCE_BREW_PH } from '@/core/chemistry/ph/brew
 import { formatNumber } from '@/core/units/quantity';
 import { classes } from '@/ui/classes';
 import { Meter } from '@/ui/Meter';
-import { percentWords, stoppedWords } from './brewWords';
+import { percentWords, stoppedWords } from '@/features/words/brewWords';
 import type { BenchPart } from './Workbench';
 
 const phMarks = [6, 7, 8, 9, 10, 11, 12];
@@ -21,7 +21,9 @@ export function Meters({ inHand: { form, change, shown, mending } }: Pick<BenchP
     if (stopped?.bakingSoda === true) change({ sodaForm: 'oven' });
     else if (stopped?.mendSodaGPerL != null) {
       const perL = Number(stopped.mendSodaGPerL.toFixed(0));
-      change((now) => ({ lines: now.lines.map((line) => (line.substanceId === 'soda-anhydrous' ? { ...line, perL } : line)) }));
+      change((now) => ({
+        lines: now.lines.map((line) => (line.substanceId === 'soda-anhydrous' ? { ...line, perL } : line)),
+      }));
     }
   };
   const hasSoda = form.lines.some(({ substanceId }) => substanceId === 'soda-anhydrous');
@@ -35,7 +37,11 @@ export function Meters({ inHand: { form, change, shown, mending } }: Pick<BenchP
                 pH {formatNumber(solution.ph, 1)}
               </b>
             </span>
-            <span className="text-[13px] text-ink2">{develops ? `usual ${formatNumber(REFERENCE_BREW_PH, 1)}; under ${LEAST_DEVELOPING_PH} hardly any` : 'worked out at 25 °C'}</span>
+            <span className="text-[13px] text-ink2">
+              {develops
+                ? `usual ${formatNumber(REFERENCE_BREW_PH, 1)}; under ${LEAST_DEVELOPING_PH} hardly any`
+                : 'worked out at 25 °C'}
+            </span>
           </p>
           <Meter
             words={`pH ${formatNumber(solution.ph, 1)}${develops ? `, where ${formatNumber(REFERENCE_BREW_PH, 1)} is usual and under ${LEAST_DEVELOPING_PH} it hardly develops` : ''}`}
@@ -47,7 +53,11 @@ export function Meters({ inHand: { form, change, shown, mending } }: Pick<BenchP
           />
         </>
       )}
-      {solution === null && composition.unknown.length > 0 && develops && <p className="text-[14px] text-ink2">The pH is not known: Aetas does not know {composition.unknown.join(', ').toLowerCase()}.</p>}
+      {solution === null && composition.unknown.length > 0 && develops && (
+        <p className="text-[14px] text-ink2">
+          The pH is not known: Aetas does not know {composition.unknown.join(', ').toLowerCase()}.
+        </p>
+      )}
       {stopped !== null && (
         <div role="alert" className="my-3 border-y-2 border-danger py-3">
           <p>
@@ -55,7 +65,9 @@ export function Meters({ inHand: { form, change, shown, mending } }: Pick<BenchP
           </p>
           {(stopped.bakingSoda || (stopped.mendSodaGPerL !== null && hasSoda)) && (
             <button type="button" className="act mt-2" onClick={mend}>
-              {stopped.bakingSoda ? 'Dry it in the oven first' : `Take ${formatNumber(stopped.mendSodaGPerL ?? 0, 0)} g/l of washing soda`}
+              {stopped.bakingSoda
+                ? 'Dry it in the oven first'
+                : `Take ${formatNumber(stopped.mendSodaGPerL ?? 0, 0)} g/l of washing soda`}
             </button>
           )}
         </div>
@@ -71,7 +83,13 @@ export function Meters({ inHand: { form, change, shown, mending } }: Pick<BenchP
               {mixingLnSd !== null && ` · weighing ${percentWords(mixingLnSd)}`}
             </span>
           </p>
-          <Meter words={`Strength ${formatNumber(rate, 2)} times ${bought ? 'the usual dilution' : 'the standard coffee brew'}`} scale={{ from: 0.1, to: 2.5, logarithmic: true }} marks={rateMarks} value={rate} usual={1} />
+          <Meter
+            words={`Strength ${formatNumber(rate, 2)} times ${bought ? 'the usual dilution' : 'the standard coffee brew'}`}
+            scale={{ from: 0.1, to: 2.5, logarithmic: true }}
+            marks={rateMarks}
+            value={rate}
+            usual={1}
+          />
         </>
       )}
       {shares.length > 0 && develops && (

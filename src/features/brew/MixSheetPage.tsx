@@ -6,7 +6,7 @@ import { useCallback } from 'react';
 import { LEAST_VOLUME_SHARE, finishMix } from '@/core/brewing/finishMix';
 import { closeness, mixProgress, standingLeftMs, type MixEvent, type MixProgress } from '@/core/brewing/mixRun';
 import { mixSteps, type MixStep } from '@/core/brewing/mixSteps';
-import type { Mix } from '@/core/formats/records';
+import type { Mix } from '@/core/records/records';
 import { formatDuration } from '@/core/units/duration';
 import { formatQuantity, parseQuantity, type UnitChoice } from '@/core/units/quantity';
 import { bottleMix, dropMix, mixDraftPrefix, recordMixEvent } from '@/data/brews';
@@ -16,10 +16,10 @@ import { CautionList } from '@/ui/CautionList';
 import { FieldError } from '@/ui/Field';
 import { classes } from '@/ui/classes';
 import { useNow } from '@/ui/useNow';
-import { coldWords } from './brewWords';
+import { coldWords } from '@/features/words/brewWords';
 import { MadeTable } from './MadeTable';
 import { ProbeReading, ScaleReading } from './Readings';
-import { stepAmountWords, stepSpoonWords, toleranceWords } from './stepWords';
+import { stepAmountWords, stepSpoonWords, toleranceWords } from '@/features/words/stepWords';
 import { useWakeLock } from '@/features/run/useWakeLock';
 
 /** The mix sheet: one thing a screen, in big type. */
@@ -44,15 +44,23 @@ function MixSheet({ mix }: { mix: Mix }) {
   const steps = mixSteps(mix.batch);
   const progress = mixProgress(steps, mix.events);
   useWakeLock(progress.step !== null);
-  const record = useCallback((event: MixEvent) => void recordMixEvent(mix.id, mix.events.length, event).catch(() => undefined), [mix]);
+  const record = useCallback(
+    (event: MixEvent) => void recordMixEvent(mix.id, mix.events.length, event).catch(() => undefined),
+    [mix],
+  );
   // A write that fails is told above the page; the sheet stays where it is.
-  const finish = (): void => void bottleMix(mix.id).then((brewId) => router.push(`/brews/${brewId}`)).catch(() => undefined);
+  const finish = (): void =>
+    void bottleMix(mix.id)
+      .then((brewId) => router.push(`/brews/${brewId}`))
+      .catch(() => undefined);
   const { step } = progress;
   return (
     <div className="mx-auto max-w-[860px]">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
         <h1 className="text-[20px]">{mix.batch.recipeName}</h1>
-        <p className="text-[14px] text-ink2">{step === null ? 'all in' : `${progress.stepIndex + 1} of ${steps.length}`}</p>
+        <p className="text-[14px] text-ink2">
+          {step === null ? 'all in' : `${progress.stepIndex + 1} of ${steps.length}`}
+        </p>
       </div>
       <Steps steps={steps} done={progress.stepIndex} />
       {step === null ? (
@@ -66,9 +74,19 @@ function MixSheet({ mix }: { mix: Mix }) {
             Undo: back to {steps[progress.stepIndex - 1]?.title.toLowerCase()}
           </button>
         )}
-        <Link href="/brews" className="act-plain">Leave it; it waits here</Link>
+        <Link href="/brews" className="act-plain">
+          Leave it; it waits here
+        </Link>
         {mix.brewId === null && (
-          <button type="button" className="act-plain text-ink2" onClick={() => void dropMix(mix).then(() => router.push('/brews')).catch(() => undefined)}>
+          <button
+            type="button"
+            className="act-plain text-ink2"
+            onClick={() =>
+              void dropMix(mix)
+                .then(() => router.push('/brews'))
+                .catch(() => undefined)
+            }
+          >
             Give this mixing up
           </button>
         )}
@@ -82,7 +100,10 @@ function Steps({ steps, done }: { steps: readonly MixStep[]; done: number }) {
   return (
     <div aria-hidden className="mt-2 flex gap-1">
       {steps.map(({ id }, index) => (
-        <span key={id} className={classes('h-1.5 flex-1', index < done ? 'bg-ink' : index === done ? 'bg-brew' : 'bg-hair')} />
+        <span
+          key={id}
+          className={classes('h-1.5 flex-1', index < done ? 'bg-ink' : index === done ? 'bg-brew' : 'bg-hair')}
+        />
       ))}
     </div>
   );
@@ -108,19 +129,30 @@ function StepScreen({ step, mix, progress, record }: ScreenProps) {
         <Standing step={step} sinceMs={progress.sinceMs} />
       ) : (
         step.kind !== 'strain' && (
-          <p className="num mt-3 text-[clamp(60px,13vw,112px)] leading-[1.12] font-[600] tracking-[-.03em] text-balance" data-testid="mix-target">
-            {spoons === '' ? stepAmountWords({ ...step, kind: step.kind === 'water' ? 'part' : step.kind }, batch, settings) : spoons}
+          <p
+            className="num mt-3 text-[clamp(60px,13vw,112px)] leading-[1.12] font-[600] tracking-[-.03em] text-balance"
+            data-testid="mix-target"
+          >
+            {spoons === ''
+              ? stepAmountWords({ ...step, kind: step.kind === 'water' ? 'part' : step.kind }, batch, settings)
+              : spoons}
           </p>
         )
       )}
       {step.kind === 'water' && batch.water.firstC !== null && (
         <p className="num mt-2 text-[22px]">
           at {formatQuantity(batch.water.firstC, 'temperature', settings)}
-          {batch.water.hotMl !== null && batch.water.coldMl !== null && `: ${formatQuantity(batch.water.hotMl, 'volume', settings)} hot, ${coldWords(batch.water, settings)} cold`}
+          {batch.water.hotMl !== null &&
+            batch.water.coldMl !== null &&
+            `: ${formatQuantity(batch.water.hotMl, 'volume', settings)} hot, ${coldWords(batch.water, settings)} cold`}
         </p>
       )}
-      {spoons !== '' && <p className="mt-2 text-[17px] text-ink2">level, about {stepAmountWords(step, batch, settings)}</p>}
-      {spoons === '' && step.tolerance !== null && <p className="mt-2 text-[15px] text-ink2">{toleranceWords(step, batch, settings)}</p>}
+      {spoons !== '' && (
+        <p className="mt-2 text-[17px] text-ink2">level, about {stepAmountWords(step, batch, settings)}</p>
+      )}
+      {spoons === '' && step.tolerance !== null && (
+        <p className="mt-2 text-[15px] text-ink2">{toleranceWords(step, batch, settings)}</p>
+      )}
       {step.say.length > 0 && <p className="mt-3 max-w-[52ch] text-[clamp(17px,2.2vw,20px)]">{step.say.join(' ')}</p>}
       {step.cautions.length > 0 && (
         <div className="mt-4">
@@ -140,7 +172,11 @@ function Standing({ step, sinceMs }: { step: MixStep; sinceMs: number | null }) 
   const nowMs = useNow(TICK_MS);
   const leftMs = standingLeftMs(step, sinceMs, nowMs) ?? 0;
   return (
-    <p className="num mt-3 text-[clamp(72px,17vw,150px)] leading-[.95] font-[600] tracking-[-.04em]" role="timer" data-testid="standing">
+    <p
+      className="num mt-3 text-[clamp(72px,17vw,150px)] leading-[.95] font-[600] tracking-[-.04em]"
+      role="timer"
+      data-testid="standing"
+    >
       {leftMs > 0 ? formatDuration(Math.ceil(leftMs / 1000)) : 'Long enough'}
     </p>
   );
@@ -156,21 +192,51 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
   const { batch } = mix;
   const [typed, setTyped] = useKeptText(`${mixDraftPrefix(mix.id)}${step.id}`);
   const weighs = step.kind === 'part' || step.kind === 'top-up' || step.kind === 'measure';
-  const go = (amount: number | null, how: 'scale' | 'typed' | 'spoons' | 'target'): void => record({ kind: 'done', stepId: step.id, amount, how, atMs: Date.now() });
+  const go = (amount: number | null, how: 'scale' | 'typed' | 'spoons' | 'target'): void =>
+    record({ kind: 'done', stepId: step.id, amount, how, atMs: Date.now() });
   if (!weighs) {
     return (
       <div className="mt-6">
-        <button type="button" className="act act-primary min-h-[64px] px-8 text-[18px]" data-next-step onClick={() => go(step.kind === 'water' ? step.target : null, 'target')}>
+        <button
+          type="button"
+          className="act act-primary min-h-[64px] px-8 text-[18px]"
+          data-next-step
+          onClick={() => go(step.kind === 'water' ? step.target : null, 'target')}
+        >
           {step.kind === 'water' ? 'The water is in' : step.kind === 'stand' ? 'Go on' : 'It is strained'}
         </button>
       </div>
     );
   }
-  const kind = step.kind === 'measure' ? 'temperature' : step.unit === 'ml' ? 'volume' : step.unit === 'tablets' ? 'tablets' : 'mass';
+  const kind =
+    step.kind === 'measure'
+      ? 'temperature'
+      : step.unit === 'ml'
+        ? 'volume'
+        : step.unit === 'tablets'
+          ? 'tablets'
+          : 'mass';
   const read = typed.trim() === '' ? null : parseQuantity(typed, kind, settings, 'actual');
-  const limits = step.kind === 'measure' ? ([0, 100] as const) : ([step.kind === 'top-up' ? (step.target ?? 0) * LEAST_VOLUME_SHARE : 0, Math.max(10, (step.target ?? 0) * 10)] as const);
+  const limits =
+    step.kind === 'measure'
+      ? ([0, 100] as const)
+      : ([
+          step.kind === 'top-up' ? (step.target ?? 0) * LEAST_VOLUME_SHARE : 0,
+          Math.max(10, (step.target ?? 0) * 10),
+        ] as const);
   const within = read?.ok === true && read.value >= limits[0] && read.value <= limits[1];
-  const problem = read === null ? undefined : !read.ok ? read.problems[0]?.message : within ? undefined : step.kind === 'measure' ? 'Give a temperature from 0 to 100 °C.' : step.kind === 'top-up' ? 'That is not the volume of this jug: read the mark once more.' : 'That is more than ten times what was wanted, or less than nothing: look at the scale once more.';
+  const problem =
+    read === null
+      ? undefined
+      : !read.ok
+        ? read.problems[0]?.message
+        : within
+          ? undefined
+          : step.kind === 'measure'
+            ? 'Give a temperature from 0 to 100 °C.'
+            : step.kind === 'top-up'
+              ? 'That is not the volume of this jug: read the mark once more.'
+              : 'That is more than ten times what was wanted, or less than nothing: look at the scale once more.';
   const near = read?.ok === true && within && step.kind !== 'measure' ? closeness(step, read.value) : null;
   const byScale = step.unit === 'g' && spoons === '' && settings.kit.scale === 'simulated';
   const byProbe = step.kind === 'measure' && settings.kit.probe === 'simulated';
@@ -186,7 +252,15 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
       }}
     >
       {byScale && <ScaleReading step={step} kit={settings.kit} onTake={(value) => go(value, 'scale')} />}
-      {byProbe && <ProbeReading batch={batch} startMs={mix.createdMs} step={settings.kit.thermometerStepC} units={settings} onTake={(value) => go(value, 'scale')} />}
+      {byProbe && (
+        <ProbeReading
+          batch={batch}
+          startMs={mix.createdMs}
+          step={settings.kit.thermometerStepC}
+          units={settings}
+          onTake={(value) => go(value, 'scale')}
+        />
+      )}
       <div className="flex flex-wrap items-end gap-4">
         <div>
           <label htmlFor="actual" className="font-[620]">
@@ -203,17 +277,40 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
               value={typed}
               onChange={(event) => setTyped(event.target.value)}
             />
-            <span className="text-ink2">{step.kind === 'measure' ? (settings.temperature === 'F' ? '°F' : '°C') : step.unit === 'ml' ? (settings.volume === 'ml' ? 'ml' : 'fl oz') : step.unit}</span>
+            <span className="text-ink2">
+              {step.kind === 'measure'
+                ? settings.temperature === 'F'
+                  ? '°F'
+                  : '°C'
+                : step.unit === 'ml'
+                  ? settings.volume === 'ml'
+                    ? 'ml'
+                    : 'fl oz'
+                  : step.unit}
+            </span>
           </div>
         </div>
-        <button type="submit" className={classes('act min-h-[64px] px-8 text-[18px]', !instrument && 'act-primary')} data-next-step={instrument ? undefined : true} disabled={problem !== undefined}>
-          {read !== null ? 'That is in' : step.kind === 'measure' ? 'Go on without' : spoons !== '' ? 'The spoons are in' : 'It is in, as written'}
+        <button
+          type="submit"
+          className={classes('act min-h-[64px] px-8 text-[18px]', !instrument && 'act-primary')}
+          data-next-step={instrument ? undefined : true}
+          disabled={problem !== undefined}
+        >
+          {read !== null
+            ? 'That is in'
+            : step.kind === 'measure'
+              ? 'Go on without'
+              : spoons !== ''
+                ? 'The spoons are in'
+                : 'It is in, as written'}
         </button>
       </div>
       <FieldError id="actual" error={problem} />
       {near !== null && near !== 'good' && (
         <p role="status" className="mt-2 max-w-[60ch] text-[15px] text-heat">
-          {near === 'over' ? 'More than wanted. Take some out, or leave it: the estimate will reckon with what is in.' : 'Less than wanted. Add some, or leave it: the estimate will reckon with what is in.'}
+          {near === 'over'
+            ? 'More than wanted. Take some out, or leave it: the estimate will reckon with what is in.'
+            : 'Less than wanted. Add some, or leave it: the estimate will reckon with what is in.'}
         </p>
       )}
     </form>
@@ -229,7 +326,12 @@ function Done({ mix, progress, onFinish }: { mix: Mix; progress: MixProgress; on
       <div className="mt-4">
         <MadeTable made={made} />
       </div>
-      <button type="button" className="act act-primary mt-5 min-h-[64px] px-8 text-[18px]" data-next-step onClick={onFinish}>
+      <button
+        type="button"
+        className="act act-primary mt-5 min-h-[64px] px-8 text-[18px]"
+        data-next-step
+        onClick={onFinish}
+      >
         {mix.brewId === null ? 'Put it among the jugs' : 'To the jug'}
       </button>
     </div>

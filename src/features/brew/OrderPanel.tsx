@@ -5,7 +5,7 @@ import { mixSteps } from '@/core/brewing/mixSteps';
 import type { UnitChoice } from '@/core/units/quantity';
 import { CautionList } from '@/ui/CautionList';
 import { classes } from '@/ui/classes';
-import { stepAmountWords } from './stepWords';
+import { stepAmountWords } from '@/features/words/stepWords';
 import type { BenchPart } from './Workbench';
 
 /** What goes in when, what it does, and what to mind while it does. */

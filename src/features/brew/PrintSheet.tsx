@@ -3,7 +3,7 @@
 import { mixSteps } from '@/core/brewing/mixSteps';
 import type { Sheet } from '@/core/brewing/workbench';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
-import { stepAmountWords } from './stepWords';
+import { stepAmountWords } from '@/features/words/stepWords';
 
 /** The sheet on paper: one page, with room for what was really weighed. */
 export function PrintSheet({ sheet, forRoll, units }: { sheet: Sheet; forRoll: string | null; units: UnitChoice }) {
@@ -49,7 +49,10 @@ export function PrintSheet({ sheet, forRoll, units }: { sheet: Sheet; forRoll: s
           ))}
         </tbody>
       </table>
-      <p className="mt-2 border-t border-ink pt-1">Mixed on ______________ at ______________ by ______________ · Label it: contents, date, “not a drink”. Keep it from children. The product’s own safety sheet and local rules go before this sheet.</p>
+      <p className="mt-2 border-t border-ink pt-1">
+        Mixed on ______________ at ______________ by ______________ · Label it: contents, date, “not a drink”. Keep it
+        from children. The product’s own safety sheet and local rules go before this sheet.
+      </p>
     </div>
   );
 }

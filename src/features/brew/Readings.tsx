@@ -53,16 +53,27 @@ export function ScaleReading({ step, kit, onTake }: { step: MixStep; kit: Kit; o
   };
   // One act leads at a time: tare the cup, pour, take the reading.
   const next = !tared ? 'tare' : poured === 0 ? 'pour' : 'take';
-  const lead = (act: typeof next) => ({ className: classes('act', act === next && 'act-primary'), 'data-next-step': act === next || undefined });
-  const shown = reading === null || !Number.isFinite(reading.value) ? 'too much' : `${formatNumber(reading.value, decimalsOf(kit.scaleStepG))} g`;
+  const lead = (act: typeof next) => ({
+    className: classes('act', act === next && 'act-primary'),
+    'data-next-step': act === next || undefined,
+  });
+  const shown =
+    reading === null || !Number.isFinite(reading.value)
+      ? 'too much'
+      : `${formatNumber(reading.value, decimalsOf(kit.scaleStepG))} g`;
   return (
     <fieldset className="mb-5 border-y border-hair py-3">
       <legend className="sr-only">Kitchen scale, simulated</legend>
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-2">
-        <span className={classes('num min-w-[150px] text-[34px] leading-none', reading?.stable !== true && 'opacity-60')} data-testid="scale">
+        <span
+          className={classes('num min-w-[150px] text-[34px] leading-none', reading?.stable !== true && 'opacity-60')}
+          data-testid="scale"
+        >
           {shown}
         </span>
-        <span className="text-[14px] text-ink2">{reading?.stable === true ? 'at rest' : 'settling'} · simulated scale</span>
+        <span className="text-[14px] text-ink2">
+          {reading?.stable === true ? 'at rest' : 'settling'} · simulated scale
+        </span>
       </div>
       <div className="mt-3 flex flex-wrap gap-3">
         <button
@@ -78,13 +89,28 @@ export function ScaleReading({ step, kit, onTake }: { step: MixStep; kit: Kit; o
         <button type="button" {...lead('pour')} onClick={() => pour(wanted - poured)}>
           Pour
         </button>
-        <button type="button" className="act" disabled={poured === 0} onClick={() => pour(Math.max(0.02 * wanted, kit.scaleStepG))}>
+        <button
+          type="button"
+          className="act"
+          disabled={poured === 0}
+          onClick={() => pour(Math.max(0.02 * wanted, kit.scaleStepG))}
+        >
           A pinch more
         </button>
-        <button type="button" className="act" disabled={poured === 0} onClick={() => pour(-Math.max(0.02 * wanted, kit.scaleStepG))}>
+        <button
+          type="button"
+          className="act"
+          disabled={poured === 0}
+          onClick={() => pour(-Math.max(0.02 * wanted, kit.scaleStepG))}
+        >
           A pinch less
         </button>
-        <button type="button" {...lead('take')} disabled={reading?.stable !== true || !tared || !(reading.value >= 0)} onClick={() => reading !== null && onTake(reading.value)}>
+        <button
+          type="button"
+          {...lead('take')}
+          disabled={reading?.stable !== true || !tared || !(reading.value >= 0)}
+          onClick={() => reading !== null && onTake(reading.value)}
+        >
           Take this reading
         </button>
       </div>
@@ -94,21 +120,49 @@ export function ScaleReading({ step, kit, onTake }: { step: MixStep; kit: Kit; o
 }
 
 /** The simulated probe in the jug: it cools after Newton, from what the waters and the dissolving made of it. */
-export function ProbeReading({ batch, startMs, step, units, onTake }: { batch: Batch; startMs: number; step: number; units: UnitChoice; onTake: (value: number) => void }) {
+export function ProbeReading({
+  batch,
+  startMs,
+  step,
+  units,
+  onTake,
+}: {
+  batch: Batch;
+  startMs: number;
+  step: number;
+  units: UnitChoice;
+  onTake: (value: number) => void;
+}) {
   const [read] = useState(() => {
     // The jug was filled when the sheet was begun, a little warmer than wanted, as jugs are.
-    const probe = new SimulatedProbe(step, { startC: batch.targetC + 1, roomC: batch.roomC, volumeMl: batch.volumeMl, filledMs: startMs }, SEED, Date.now());
+    const probe = new SimulatedProbe(
+      step,
+      { startC: batch.targetC + 1, roomC: batch.roomC, volumeMl: batch.volumeMl, filledMs: startMs },
+      SEED,
+      Date.now(),
+    );
     return (nowMs: number) => probe.read(nowMs);
   });
   const reading = useReading(read);
   return (
     <fieldset className="mb-5 flex flex-wrap items-center gap-x-5 gap-y-3 border-y border-hair py-3">
       <legend className="sr-only">Probe thermometer, simulated</legend>
-      <span className={classes('num min-w-[150px] text-[34px] leading-none', reading?.stable !== true && 'opacity-60')} data-testid="probe">
+      <span
+        className={classes('num min-w-[150px] text-[34px] leading-none', reading?.stable !== true && 'opacity-60')}
+        data-testid="probe"
+      >
         {reading === null ? '…' : formatQuantity(reading.value, 'temperature', units)}
       </span>
-      <span className="text-[14px] text-ink2">{reading?.stable === true ? 'at rest' : 'still moving'} · simulated probe</span>
-      <button type="button" className="act act-primary" data-next-step disabled={reading?.stable !== true} onClick={() => reading !== null && onTake(reading.value)}>
+      <span className="text-[14px] text-ink2">
+        {reading?.stable === true ? 'at rest' : 'still moving'} · simulated probe
+      </span>
+      <button
+        type="button"
+        className="act act-primary"
+        data-next-step
+        disabled={reading?.stable !== true}
+        onClick={() => reading !== null && onTake(reading.value)}
+      >
         Take this reading
       </button>
     </fieldset>

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Sheet } from '@/core/brewing/workbench';
-import type { Settings } from '@/core/formats/records';
+import type { Settings } from '@/core/records/records';
 import { startMix } from '@/data/brews';
 import type { Bench } from '@/data/queries';
 import { Choice } from '@/ui/Choice';
@@ -37,7 +37,12 @@ export function Workbench({ start, bench, settings }: { start: WorkbenchStart; b
   const part = { inHand, settings };
   const dossier = bench.dossiers.find(({ roll }) => roll.id === form.rollId);
   const develops = form.use === 'film-developer';
-  const rollOptions = [{ value: '', name: 'No roll' }, ...bench.dossiers.filter(({ standing, roll }) => (standing.atHand !== null && !standing.forbidden) || roll.id === form.rollId).map(({ roll }) => ({ value: roll.id, name: roll.label }))];
+  const rollOptions = [
+    { value: '', name: 'No roll' },
+    ...bench.dossiers
+      .filter(({ standing, roll }) => (standing.atHand !== null && !standing.forbidden) || roll.id === form.rollId)
+      .map(({ roll }) => ({ value: roll.id, name: roll.label })),
+  ];
   return (
     <>
       <div className="print:hidden">
@@ -48,7 +53,13 @@ export function Workbench({ start, bench, settings }: { start: WorkbenchStart; b
         <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_372px]">
           <div className="min-w-0">
             <div className="grid gap-x-6 gap-y-4 sm:grid-cols-[230px_minmax(0,1fr)]">
-              <Choice id="rollId" label="Mixed for" value={form.rollId} options={rollOptions} onChange={(rollId) => change({ rollId })} />
+              <Choice
+                id="rollId"
+                label="Mixed for"
+                value={form.rollId}
+                options={rollOptions}
+                onChange={(rollId) => change({ rollId })}
+              />
               <ScaleTo {...part} dossier={dossier} />
             </div>
             <Worksheet {...part} />
@@ -70,7 +81,9 @@ export function Workbench({ start, bench, settings }: { start: WorkbenchStart; b
           <OrderPanel inHand={inHand} units={settings} />
         </div>
       </div>
-      {result.sheet !== null && <PrintSheet sheet={result.sheet} forRoll={dossier?.roll.label ?? null} units={settings} />}
+      {result.sheet !== null && (
+        <PrintSheet sheet={result.sheet} forRoll={dossier?.roll.label ?? null} units={settings} />
+      )}
     </>
   );
 }
@@ -93,17 +106,32 @@ function Acts({ part: { inHand }, rollId }: { part: BenchPart; rollId: string | 
   return (
     <div>
       <div className="flex flex-wrap items-center gap-3">
-        <button type="button" className="act act-primary" data-next-step disabled={why !== '' || starting} onClick={weigh}>
+        <button
+          type="button"
+          className="act act-primary"
+          data-next-step
+          disabled={why !== '' || starting}
+          onClick={weigh}
+        >
           Weigh it out
         </button>
         <button type="button" className="act" disabled={sheet === null} onClick={() => window.print()}>
           Print the sheet
         </button>
       </div>
-      <p role="status" className={classes('mt-2 text-[14px]', why === '' || (sheet === null && marked === 0) ? 'text-ink2' : 'text-danger')}>
+      <p
+        role="status"
+        className={classes(
+          'mt-2 text-[14px]',
+          why === '' || (sheet === null && marked === 0) ? 'text-ink2' : 'text-danger',
+        )}
+      >
         {why === '' ? (
           <>
-            One ingredient a screen. <Link href="/brews/kit" className="act-plain">Kit and devices</Link>
+            One ingredient a screen.{' '}
+            <Link href="/brews/kit" className="act-plain">
+              Kit and devices
+            </Link>
           </>
         ) : (
           why
@@ -116,7 +144,10 @@ function Acts({ part: { inHand }, rollId }: { part: BenchPart; rollId: string | 
 /** Why it cannot be weighed out; empty when it can. */
 function blockedWords(sheet: Sheet | null, marked: number, asked: string | null, undissolved: boolean): string {
   if (sheet === null && marked === 0) return asked ?? '';
-  if (sheet === null) return marked === 1 ? 'One field is marked: mend it, and the sheet comes back.' : `${marked} fields are marked: mend them, and the sheet comes back.`;
+  if (sheet === null)
+    return marked === 1
+      ? 'One field is marked: mend it, and the sheet comes back.'
+      : `${marked} fields are marked: mend them, and the sheet comes back.`;
   if (sheet.stopped !== null) return 'It would hardly develop: mend it first.';
   return undissolved ? 'Something in it does not dissolve: see the line that is marked.' : '';
 }

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
 import { useRecipes, useSettings, useSettledBench } from '@/data/queries';
-import { usePlanDraft } from '@/features/roll/usePlanDraft';
+import { usePlanDraft } from '@/features/keeping/usePlanDraft';
 import { Workbench } from './Workbench';
 import { workbenchStart } from './useWorkbench';
 
@@ -15,8 +15,14 @@ export function WorkbenchPage() {
   const draft = usePlanDraft(rollId ?? '');
   const recipes = useRecipes();
   const settings = useSettings();
-  if (settled === undefined || recipes === undefined || draft === null) return <p aria-busy="true">Clearing the workbench.</p>;
-  const bench = { ...settled, dossiers: settled.dossiers.map((dossier) => (dossier.roll.id === rollId ? { ...dossier, planDraft: draft.values } : dossier)) };
+  if (settled === undefined || recipes === undefined || draft === null)
+    return <p aria-busy="true">Clearing the workbench.</p>;
+  const bench = {
+    ...settled,
+    dossiers: settled.dossiers.map((dossier) =>
+      dossier.roll.id === rollId ? { ...dossier, planDraft: draft.values } : dossier,
+    ),
+  };
   const start = workbenchStart(search.get('recipe'), rollId, bench, recipes);
   if (start === null) {
     return (

@@ -5,18 +5,24 @@ import type { LineForm } from '@/core/brewing/workbenchForm';
 import type { Kit } from '@/core/kit/kit';
 import type { WorkedRow } from '@/core/brewing/workbench';
 import { parseQuantity, quantityToInput, type QuantityKind, type UnitChoice } from '@/core/units/quantity';
-import { DilutionField } from '@/features/roll/DilutionField';
+import { DilutionField } from '@/features/dilution/DilutionField';
 import { FieldError } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { classes } from '@/ui/classes';
 import { useState } from 'react';
-import { percentWords, rowAmountWords, rowNotes, spoonWords } from './brewWords';
+import { percentWords, rowAmountWords, rowNotes, spoonWords } from '@/features/words/brewWords';
 import type { BenchPart } from './Workbench';
 
 /** What goes in: per litre as the recipe says it, and in this jug as scale, cylinder and spoons can show it. */
 export function Worksheet({ inHand: { form, change, errors, result, shown, mending }, settings }: BenchPart) {
-  const changeLine = (key: string, part: Partial<LineForm>): void => change((now) => ({ lines: now.lines.map((line) => (line.key === key ? { ...line, ...part } : line)) }));
-  if (form.lines.length === 0) return <p className="mt-6 border-y border-hair py-4 text-ink2">{form.use === 'stop' ? 'Nothing but water.' : 'Nothing goes in yet: add the first ingredient.'}</p>;
+  const changeLine = (key: string, part: Partial<LineForm>): void =>
+    change((now) => ({ lines: now.lines.map((line) => (line.key === key ? { ...line, ...part } : line)) }));
+  if (form.lines.length === 0)
+    return (
+      <p className="mt-6 border-y border-hair py-4 text-ink2">
+        {form.use === 'stop' ? 'Nothing but water.' : 'Nothing goes in yet: add the first ingredient.'}
+      </p>
+    );
   return (
     <table className="mt-6 w-full border-collapse">
       <caption className="sr-only">What goes in</caption>
@@ -81,22 +87,41 @@ function Line({ line, row, stale, volumeMl, kit, units, errors, change, takeOut 
       <tr className="border-t border-hair align-baseline">
         <td className="py-2 pr-3">
           {row?.part.name ?? line.name}
-          {row !== null && row.part.lnSd > 0 && <span className="ml-2 text-[13px] whitespace-nowrap text-ink2">{percentWords(row.part.lnSd)}</span>}
+          {row !== null && row.part.lnSd > 0 && (
+            <span className="ml-2 text-[13px] whitespace-nowrap text-ink2">{percentWords(row.part.lnSd)}</span>
+          )}
         </td>
         <td className="py-2">
           {line.kind === 'substance' || line.kind === 'own' ? (
-            <PerLitre id={`perL-${line.key}`} label={`${line.name}, in a litre`} kind={line.unit === 'ml' ? 'volumeConcentration' : 'concentration'} units={units} value={line.perL} wrong={error('perL') !== undefined} onChange={(perL) => change({ perL })} />
+            <PerLitre
+              id={`perL-${line.key}`}
+              label={`${line.name}, in a litre`}
+              kind={line.unit === 'ml' ? 'volumeConcentration' : 'concentration'}
+              units={units}
+              value={line.perL}
+              wrong={error('perL') !== undefined}
+              onChange={(perL) => change({ perL })}
+            />
           ) : (
             <span className="text-[13px] text-ink2">{line.kind === 'concentrate' ? 'by dilution' : 'part of it'}</span>
           )}
         </td>
-        <td className={classes('num py-2 text-right text-[20px] whitespace-nowrap', stale && 'stale')} data-testid={`amount-${line.key}`}>
+        <td
+          className={classes('num py-2 text-right text-[20px] whitespace-nowrap', stale && 'stale')}
+          data-testid={`amount-${line.key}`}
+        >
           {row === null ? '–' : rowAmountWords(row, units)}
         </td>
-        <td className={classes('hidden py-2 pl-5 text-[14px] whitespace-nowrap text-ink2 sm:table-cell', stale && 'stale')}>
+        <td
+          className={classes(
+            'hidden py-2 pl-5 text-[14px] whitespace-nowrap text-ink2 sm:table-cell',
+            stale && 'stale',
+          )}
+        >
           {spoons !== null && (
             <>
-              {spoonWords(spoons)} {row?.part.how !== 'spoons' && <span className="text-[13px]">{percentWords(spoons.lnSd)}</span>}
+              {spoonWords(spoons)}{' '}
+              {row?.part.how !== 'spoons' && <span className="text-[13px]">{percentWords(spoons.lnSd)}</span>}
             </>
           )}
         </td>
@@ -106,20 +131,69 @@ function Line({ line, row, stale, volumeMl, kit, units, errors, change, takeOut 
           </button>
         </td>
       </tr>
-      {(notes.length > 0 || line.kind === 'concentrate' || line.kind === 'packet' || error('perL') !== undefined || error('name') !== undefined || spoons !== null) && (
+      {(notes.length > 0 ||
+        line.kind === 'concentrate' ||
+        line.kind === 'packet' ||
+        error('perL') !== undefined ||
+        error('name') !== undefined ||
+        spoons !== null) && (
         <tr>
-          <td colSpan={5} className={classes(notes.length > 0 || line.kind === 'concentrate' || line.kind === 'packet' || error('perL') !== undefined || error('name') !== undefined ? 'pb-3' : 'sm:hidden', 'text-[14px]')}>
-            {spoons !== null && <p className={classes('pb-2 text-ink2 sm:hidden', stale && 'stale')}>{spoonWords(spoons)}, level</p>}
+          <td
+            colSpan={5}
+            className={classes(
+              notes.length > 0 ||
+                line.kind === 'concentrate' ||
+                line.kind === 'packet' ||
+                error('perL') !== undefined ||
+                error('name') !== undefined
+                ? 'pb-3'
+                : 'sm:hidden',
+              'text-[14px]',
+            )}
+          >
+            {spoons !== null && (
+              <p className={classes('pb-2 text-ink2 sm:hidden', stale && 'stale')}>{spoonWords(spoons)}, level</p>
+            )}
             <FieldError id={`perL-${line.key}`} error={error('perL') ?? error('name')} />
-            {line.kind === 'concentrate' && <ConcentrateLine line={line} change={change} volumeMl={volumeMl} units={units} error={error('concentrateParts') ?? error('waterParts')} />}
+            {line.kind === 'concentrate' && (
+              <ConcentrateLine
+                line={line}
+                change={change}
+                volumeMl={volumeMl}
+                units={units}
+                error={error('concentrateParts') ?? error('waterParts')}
+              />
+            )}
             {line.kind === 'packet' && (
               <div className="grid grid-cols-2 gap-4 sm:max-w-[420px]">
-                <Quantity id={`packetG-${line.key}`} label="The packet weighs" kind="mass" units={units} value={line.packetG} onChange={(packetG) => change({ packetG })} error={error('packetG')} />
-                <Quantity id={`makesMl-${line.key}`} label="and makes" kind="volume" units={units} value={line.makesMl} onChange={(makesMl) => change({ makesMl })} error={error('makesMl')} />
+                <Quantity
+                  id={`packetG-${line.key}`}
+                  label="The packet weighs"
+                  kind="mass"
+                  units={units}
+                  value={line.packetG}
+                  onChange={(packetG) => change({ packetG })}
+                  error={error('packetG')}
+                />
+                <Quantity
+                  id={`makesMl-${line.key}`}
+                  label="and makes"
+                  kind="volume"
+                  units={units}
+                  value={line.makesMl}
+                  onChange={(makesMl) => change({ makesMl })}
+                  error={error('makesMl')}
+                />
               </div>
             )}
             {notes.map(({ text, bad }) => (
-              <p key={text} className={classes('mt-1 max-w-[74ch]', bad ? 'border-l-4 border-danger pl-2 text-danger' : 'text-ink2')}>
+              <p
+                key={text}
+                className={classes(
+                  'mt-1 max-w-[74ch]',
+                  bad ? 'border-l-4 border-danger pl-2 text-danger' : 'text-ink2',
+                )}
+              >
                 {text}
               </p>
             ))}
@@ -131,11 +205,27 @@ function Line({ line, row, stale, volumeMl, kit, units, errors, change, takeOut 
 }
 
 /** The dilution of a line, as it is written somewhere. */
-function ConcentrateLine({ line, change, volumeMl, units, error }: Pick<LineProps, 'line' | 'change' | 'volumeMl' | 'units'> & { error: string | undefined }) {
-  const usual = line.familyId === '' ? { concentrate: Number(line.concentrateParts) || 1, water: Number(line.waterParts) || 0 } : developerFamilies[line.familyId as DeveloperFamilyId].referenceParts;
+function ConcentrateLine({
+  line,
+  change,
+  volumeMl,
+  units,
+  error,
+}: Pick<LineProps, 'line' | 'change' | 'volumeMl' | 'units'> & { error: string | undefined }) {
+  const usual =
+    line.familyId === ''
+      ? { concentrate: Number(line.concentrateParts) || 1, water: Number(line.waterParts) || 0 }
+      : developerFamilies[line.familyId as DeveloperFamilyId].referenceParts;
   return (
     <div className="sm:max-w-[520px]">
-      <DilutionField id={`dilution-${line.key}`} fields={line} change={change} usual={usual} volumeMl={volumeMl} units={units} />
+      <DilutionField
+        id={`dilution-${line.key}`}
+        fields={line}
+        change={change}
+        usual={usual}
+        volumeMl={volumeMl}
+        units={units}
+      />
       <FieldError id={`dilution-${line.key}-parts`} error={error} />
     </div>
   );

@@ -28,7 +28,8 @@ const SAME_DAY_H = 20;
 /** When a jug was mixed: the time within the day, the day before that, and the year where it is another. */
 export function mixedWords(mixedMs: number, nowMs: number): string {
   const mixed = new Date(mixedMs);
-  if (nowMs - mixedMs < SAME_DAY_H * 3_600_000) return mixed.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  if (nowMs - mixedMs < SAME_DAY_H * 3_600_000)
+    return mixed.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
   const sameYear = mixed.getFullYear() === new Date(nowMs).getFullYear();
   return mixed.toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: sameYear ? undefined : 'numeric' });
 }

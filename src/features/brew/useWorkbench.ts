@@ -4,11 +4,17 @@ import { useMemo } from 'react';
 import { formulary, formularyRecipe } from '@/core/brewing/formulary';
 import type { Recipe } from '@/core/brewing/recipe';
 import { workbench, type Sheet, type Workbench } from '@/core/brewing/workbench';
-import { recipeOfDeveloper, reopenedWorkbench, workbenchFormSchema, type SheetFor, type WorkbenchForm } from '@/core/brewing/workbenchForm';
+import {
+  recipeOfDeveloper,
+  reopenedWorkbench,
+  workbenchFormSchema,
+  type SheetFor,
+  type WorkbenchForm,
+} from '@/core/brewing/workbenchForm';
 import { filmFormats } from '@/core/films/filmFormats';
-import type { RecipeRecord } from '@/core/formats/records';
+import type { RecipeRecord } from '@/core/records/records';
 import type { Kit } from '@/core/kit/kit';
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/schema/result';
 import { readPlanForm } from '@/core/plan/planForm';
 import { planFormInHand } from '@/core/plan/planInHand';
 import { developerName } from '@/core/plan/developerName';
@@ -35,16 +41,31 @@ const empty: Recipe = { name: '', use: 'film-developer', lines: [], note: '' };
  * @param rollId the roll that it serves; null for none
  * @returns null when there is no such recipe
  */
-export function workbenchStart(recipeId: string | null, rollId: string | null, bench: Bench, recipes: readonly RecipeRecord[]): WorkbenchStart | null {
+export function workbenchStart(
+  recipeId: string | null,
+  rollId: string | null,
+  bench: Bench,
+  recipes: readonly RecipeRecord[],
+): WorkbenchStart | null {
   const dossier = bench.dossiers.find(({ roll }) => roll.id === rollId);
   const own = recipes.find(({ id }) => id === recipeId);
   if (recipeId === null && dossier !== undefined) {
     const planned = plannedDeveloper(dossier, bench);
-    return { key: `workbench:roll:${dossier.roll.id}`, recipe: planned.recipe, sheetFor: { ...tankOf(dossier), ...planned.sheet }, ownId: null };
+    return {
+      key: `workbench:roll:${dossier.roll.id}`,
+      recipe: planned.recipe,
+      sheetFor: { ...tankOf(dossier), ...planned.sheet },
+      ownId: null,
+    };
   }
   const recipe = recipeId === 'new' ? empty : (own ?? formularyRecipe(recipeId ?? 'coffee-standard'));
   if (recipe === undefined) return null;
-  return { key: `workbench:${recipeId ?? 'coffee-standard'}`, recipe, sheetFor: dossier === undefined ? null : tankOf(dossier), ownId: own?.id ?? null };
+  return {
+    key: `workbench:${recipeId ?? 'coffee-standard'}`,
+    recipe,
+    sheetFor: dossier === undefined ? null : tankOf(dossier),
+    ownId: own?.id ?? null,
+  };
 }
 
 /** The tank of a roll before anything is planned. */
@@ -53,11 +74,17 @@ export function tankOf({ roll }: Pick<RollDossier, 'roll'>): SheetFor {
 }
 
 /** The developer that a roll's plan asks for, with its volume and temperature; the standard coffee while it does not read. */
-function plannedDeveloper({ roll, stock, plan, planDraft }: RollDossier, bench: Bench): { recipe: Recipe; sheet: Partial<SheetFor> } {
+function plannedDeveloper(
+  { roll, stock, plan, planDraft }: RollDossier,
+  bench: Bench,
+): { recipe: Recipe; sheet: Partial<SheetFor> } {
   const choices = readPlanForm(planFormInHand(roll, stock, plan, planDraft), roll, bench.brews);
   if (!choices.ok) return { recipe: formulary['coffee-standard'], sheet: {} };
   const { developer, bromideGPerL, volumeMl, temperatureC } = choices.value;
-  return { recipe: recipeOfDeveloper(developerName(developer), developer, bromideGPerL), sheet: { volumeMl, targetC: temperatureC } };
+  return {
+    recipe: recipeOfDeveloper(developerName(developer), developer, bromideGPerL),
+    sheet: { volumeMl, targetC: temperatureC },
+  };
 }
 
 /** The workbench while it is being filled in. */
@@ -87,8 +114,12 @@ export function useWorkbench({ key, recipe, sheetFor }: WorkbenchStart, kit: Kit
   const { form } = kept;
   const { errors, asked } = useMemo(() => {
     const [empty, wrong] = [[], []] as [Problem[], Problem[]];
-    for (const problem of result?.problems ?? []) (form !== null && valueAt(form, problem.path) === '' ? empty : wrong).push(problem);
-    return { errors: Object.fromEntries([...wrong].reverse().map(({ path, message }) => [path, message])), asked: empty[0]?.message ?? null };
+    for (const problem of result?.problems ?? [])
+      (form !== null && valueAt(form, problem.path) === '' ? empty : wrong).push(problem);
+    return {
+      errors: Object.fromEntries([...wrong].reverse().map(({ path, message }) => [path, message])),
+      asked: empty[0]?.message ?? null,
+    };
   }, [result, form]);
   const sheet = result?.sheet ?? null;
   const shown = useLast(sheet);

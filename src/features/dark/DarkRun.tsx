@@ -38,8 +38,18 @@ export function DarkRun({ card, dark, onEnd }: { card: LightsOutCard; dark: bool
 
   if (step === undefined) return null;
   return (
-    <div className={black ? 'fixed inset-0 z-40 cursor-none bg-[#000] text-[#000]' : 'fixed inset-0 z-40 flex flex-col bg-ground p-6 sm:p-12'}>
-      {dark && !speaks && <p className="text-danger">This browser cannot speak, so the words stay on the screen: use them for practice, not beside open film.</p>}
+    <div
+      className={
+        black
+          ? 'fixed inset-0 z-40 cursor-none bg-[#000] text-[#000]'
+          : 'fixed inset-0 z-40 flex flex-col bg-ground p-6 sm:p-12'
+      }
+    >
+      {dark && !speaks && (
+        <p className="text-danger">
+          This browser cannot speak, so the words stay on the screen: use them for practice, not beside open film.
+        </p>
+      )}
       <button
         type="button"
         className={black ? 'absolute inset-0 text-[#000]' : 'flex flex-1 flex-col justify-center gap-5 text-left'}

@@ -70,7 +70,9 @@ export function LightsOut({ rollId }: { rollId: string }) {
           </li>
         ))}
       </ol>
-      <p className="rule-row text-[14px]">Telephone face down or out of the room, lamps off their timers, door locked. A screen is a lamp too.</p>
+      <p className="rule-row text-[14px]">
+        Telephone face down or out of the room, lamps off their timers, door locked. A screen is a lamp too.
+      </p>
       <div className="no-print mt-2 flex flex-wrap gap-3">
         <button type="button" className="act act-primary" onClick={() => setMode('practice')}>
           Practise with a dummy

@@ -1,6 +1,6 @@
 'use client';
 
-import { emptyExposureForm, exposureFormSchema, readExposure, type ExposureForm } from '@/core/exposure/exposureForm';
+import { emptyExposureForm, exposureFormSchema, readExposure, type ExposureForm } from '@/core/plan/exposureForm';
 import { filters, type FilterId } from '@/core/exposure/filters';
 import { stockFamilies, stockFamilyIds } from '@/core/films/stockFamilies';
 import { formatDuration } from '@/core/units/duration';
@@ -12,7 +12,11 @@ import { FieldError } from '@/ui/Field';
 import { MENDING } from '@/ui/mending';
 import { Quantity } from '@/ui/Quantity';
 
-const filterOptions = (Object.keys(filters) as FilterId[]).map((value) => ({ value, name: filters[value].name, hint: `${formatNumber(filters[value].stops, 1)} stops` }));
+const filterOptions = (Object.keys(filters) as FilterId[]).map((value) => ({
+  value,
+  name: filters[value].name,
+  hint: `${formatNumber(filters[value].stops, 1)} stops`,
+}));
 const familyOptions = stockFamilyIds.map((value) => ({ value, name: stockFamilies[value].name }));
 
 /** A time in words: seconds under a minute, minutes beyond. */
@@ -23,37 +27,110 @@ function timeWords(seconds: number): string {
 /** The exposure calculator: from the meter to the shutter, on its own. */
 export function ExposureView() {
   const units = useSettings();
-  const { form, change } = useKeptForm<ExposureForm>('exposure', exposureFormSchema, (kept) => kept ?? emptyExposureForm);
+  const { form, change } = useKeptForm<ExposureForm>(
+    'exposure',
+    exposureFormSchema,
+    (kept) => kept ?? emptyExposureForm,
+  );
   if (form === null) return <p aria-busy="true">Opening the calculator.</p>;
   const answer = readExposure(form);
-  const errors: Partial<Record<string, string>> = answer.ok ? {} : Object.fromEntries(answer.problems.map(({ path, message }) => [path, message]));
+  const errors: Partial<Record<string, string>> = answer.ok
+    ? {}
+    : Object.fromEntries(answer.problems.map(({ path, message }) => [path, message]));
   return (
     <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_420px]">
       <div className="min-w-0 space-y-5">
         <div>
           <h1>How long to expose</h1>
-          <p className="mt-1 max-w-[62ch] text-ink2">From the meter to the shutter: the index you give the film, the filter, and what film loses in long exposures.</p>
+          <p className="mt-1 max-w-[62ch] text-ink2">
+            From the meter to the shutter: the index you give the film, the filter, and what film loses in long
+            exposures.
+          </p>
         </div>
         <div className="grid gap-x-5 gap-y-4 border-t border-hair pt-4 sm:grid-cols-3">
-          <Quantity id="meteredS" label="The meter says" hint="seconds" kind="count" units={units} value={form.meteredS} onChange={(meteredS) => change({ meteredS })} error={errors.meteredS} />
-          <Quantity id="meterIndex" label="set to" kind="iso" units={units} value={form.meterIndex} onChange={(meterIndex) => change({ meterIndex })} error={errors.meterIndex} />
-          <Quantity id="filmIndex" label="Expose the film at" kind="iso" units={units} value={form.filmIndex} onChange={(filmIndex) => change({ filmIndex })} error={errors.filmIndex} />
-          <Choice id="filterId" label="Filter" value={form.filterId} options={filterOptions} onChange={(filterId) => change({ filterId })} />
+          <Quantity
+            id="meteredS"
+            label="The meter says"
+            hint="seconds"
+            kind="count"
+            units={units}
+            value={form.meteredS}
+            onChange={(meteredS) => change({ meteredS })}
+            error={errors.meteredS}
+          />
+          <Quantity
+            id="meterIndex"
+            label="set to"
+            kind="iso"
+            units={units}
+            value={form.meterIndex}
+            onChange={(meterIndex) => change({ meterIndex })}
+            error={errors.meterIndex}
+          />
+          <Quantity
+            id="filmIndex"
+            label="Expose the film at"
+            kind="iso"
+            units={units}
+            value={form.filmIndex}
+            onChange={(filmIndex) => change({ filmIndex })}
+            error={errors.filmIndex}
+          />
+          <Choice
+            id="filterId"
+            label="Filter"
+            value={form.filterId}
+            options={filterOptions}
+            onChange={(filterId) => change({ filterId })}
+          />
           <div className="sm:col-span-2">
-            <Choice id="exposureFamily" label="Film" value={form.familyId} options={familyOptions} onChange={(familyId) => change({ familyId })} />
+            <Choice
+              id="exposureFamily"
+              label="Film"
+              value={form.familyId}
+              options={familyOptions}
+              onChange={(familyId) => change({ familyId })}
+            />
           </div>
         </div>
         <div className="border-t border-hair pt-3">
           <label className="flex min-h-8 cursor-pointer items-center gap-2.5">
-            <input type="checkbox" className="size-5" checked={form.ownFrames} onChange={(event) => change({ ownFrames: event.target.checked })} />
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={form.ownFrames}
+              onChange={(event) => change({ ownFrames: event.target.checked })}
+            />
             Fit to two frames of my own
           </label>
           {form.ownFrames && (
             <div className="mt-3 grid gap-x-5 gap-y-4 sm:grid-cols-2">
               {form.frames.map((frame, index) => (
                 <div key={index} className="grid grid-cols-2 gap-4">
-                  <Quantity id={`frame-${index}-metered`} label={`Frame ${index + 1}, metered`} hint="s" kind="count" units={units} value={frame.meteredS} onChange={(meteredS) => change({ frames: form.frames.map((other, at) => (at === index ? { ...other, meteredS } : other)) })} />
-                  <Quantity id={`frame-${index}-right`} label="came out right at" hint="s" kind="count" units={units} value={frame.rightS} onChange={(rightS) => change({ frames: form.frames.map((other, at) => (at === index ? { ...other, rightS } : other)) })} />
+                  <Quantity
+                    id={`frame-${index}-metered`}
+                    label={`Frame ${index + 1}, metered`}
+                    hint="s"
+                    kind="count"
+                    units={units}
+                    value={frame.meteredS}
+                    onChange={(meteredS) =>
+                      change({
+                        frames: form.frames.map((other, at) => (at === index ? { ...other, meteredS } : other)),
+                      })
+                    }
+                  />
+                  <Quantity
+                    id={`frame-${index}-right`}
+                    label="came out right at"
+                    hint="s"
+                    kind="count"
+                    units={units}
+                    value={frame.rightS}
+                    onChange={(rightS) =>
+                      change({ frames: form.frames.map((other, at) => (at === index ? { ...other, rightS } : other)) })
+                    }
+                  />
                 </div>
               ))}
               <FieldError id="frames" error={errors.frames} />
@@ -74,7 +151,10 @@ export function ExposureView() {
                   [
                     ['For the index', answer.value.forIndexS],
                     ['With the filter', answer.value.forFilterS],
-                    [`Long exposure, p = ${formatNumber(answer.value.exponent, 2)}, +${formatNumber(answer.value.reciprocityStops, 1)} stops`, answer.value.exposeS],
+                    [
+                      `Long exposure, p = ${formatNumber(answer.value.exponent, 2)}, +${formatNumber(answer.value.reciprocityStops, 1)} stops`,
+                      answer.value.exposeS,
+                    ],
                   ] as const
                 ).map(([words, timeS]) => (
                   <tr key={words} className="border-t border-hair last:border-t-2 last:border-ink">
@@ -87,7 +167,9 @@ export function ExposureView() {
               </tbody>
             </table>
             <p className="mt-3 text-[13px] text-ink2">
-              {form.ownFrames ? 'The exponent is fitted to your frames.' : 'The exponent is common practice for film of which nothing is known (1.3) or our estimate for its kind. Bracket: a stop more on long exposures.'}
+              {form.ownFrames
+                ? 'The exponent is fitted to your frames.'
+                : 'The exponent is common practice for film of which nothing is known (1.3) or our estimate for its kind. Bracket: a stop more on long exposures.'}
             </p>
           </>
         ) : (

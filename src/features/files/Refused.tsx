@@ -1,4 +1,4 @@
-import type { Problem } from '@/core/result';
+import type { Problem } from '@/core/schema/result';
 
 /** How many faults of a refused file are listed. */
 const FAULTS_SHOWN = 8;

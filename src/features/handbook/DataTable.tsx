@@ -1,5 +1,15 @@
 /** A table of reference values: first column words, the others figures. */
-export function DataTable({ title, note, head, rows }: { title: string; note: string; head: readonly string[]; rows: readonly (readonly string[])[] }) {
+export function DataTable({
+  title,
+  note,
+  head,
+  rows,
+}: {
+  title: string;
+  note: string;
+  head: readonly string[];
+  rows: readonly (readonly string[])[];
+}) {
   const id = title.toLowerCase().replace(/\s+/g, '-');
   return (
     <section aria-labelledby={id}>
@@ -10,7 +20,11 @@ export function DataTable({ title, note, head, rows }: { title: string; note: st
           <thead>
             <tr className="align-bottom text-[13px] text-ink2">
               {head.map((name, column) => (
-                <th key={name} scope="col" className={column === 0 ? 'pb-1 text-left font-normal' : 'pb-1 pl-4 text-right font-normal'}>
+                <th
+                  key={name}
+                  scope="col"
+                  className={column === 0 ? 'pb-1 text-left font-normal' : 'pb-1 pl-4 text-right font-normal'}
+                >
                   {name}
                 </th>
               ))}

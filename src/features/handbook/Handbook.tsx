@@ -10,13 +10,28 @@ import { keys } from '@/features/shell/keys';
 import { DataTable } from './DataTable';
 
 const terms = [
-  ['Average gradient', 'How steeply density rises with exposure, taken over the part of the curve that carries the picture. Longer development raises it.'],
-  ['Base + fog', 'The density of developed film that saw no light: the base, its dye, and grains that develop all the same. It grows with age.'],
-  ['Room-year', 'A year at 21 °C. A year in a freezer is worth about five days of it, a year in a hot attic more than two years.'],
-  ['80 % band', 'Four rolls in five are expected to want a time inside it. A wide band is not a fault: it is what is not known.'],
+  [
+    'Average gradient',
+    'How steeply density rises with exposure, taken over the part of the curve that carries the picture. Longer development raises it.',
+  ],
+  [
+    'Base + fog',
+    'The density of developed film that saw no light: the base, its dye, and grains that develop all the same. It grows with age.',
+  ],
+  [
+    'Room-year',
+    'A year at 21 °C. A year in a freezer is worth about five days of it, a year in a hot attic more than two years.',
+  ],
+  [
+    '80 % band',
+    'Four rolls in five are expected to want a time inside it. A wide band is not a fault: it is what is not known.',
+  ],
   ['Hold', 'Develop old film for the fresh-film time, with a restrainer where fog is heavy.'],
   ['Extend', 'Develop old film longer to win back contrast, at the price of fog.'],
-  ['Stand development', 'Very dilute developer, hardly moved, for 45 to 75 minutes: dense parts exhaust it, thin ones go on.'],
+  [
+    'Stand development',
+    'Very dilute developer, hardly moved, for 45 to 75 minutes: dense parts exhaust it, thin ones go on.',
+  ],
   ['Rem-jet', 'A black carbon layer on the back of cine stock. It comes off in alkaline water, and only there.'],
   ['Clearing time', 'The time a scrap of film takes to turn clear in the fixer. Fix for twice as long.'],
 ] as const;
@@ -27,7 +42,11 @@ export function Handbook() {
     <div className="space-y-10">
       <div>
         <h1>Handbook</h1>
-        <p className="mt-1 max-w-[70ch] text-ink2">What every estimate starts from. Numbers here are our estimates where nothing else is said, and each is as wide as the band it makes. <Link href="/handbook/method">The method in full</Link> gives every formula with its source.</p>
+        <p className="mt-1 max-w-[70ch] text-ink2">
+          What every estimate starts from. Numbers here are our estimates where nothing else is said, and each is as
+          wide as the band it makes. <Link href="/handbook/method">The method in full</Link> gives every formula with
+          its source.
+        </p>
       </div>
       <section aria-labelledby="terms">
         <h2 id="terms">Terms</h2>
@@ -46,7 +65,14 @@ export function Handbook() {
         head={['Family', 'Time, min', 'Largest gradient', 'Base + fog', 'Stops lost a year', 'Fog a year']}
         rows={stockFamilyIds.map((id) => {
           const family = stockFamilies[id];
-          return [family.name, formatNumber(family.referenceTimeMin, 1), formatNumber(family.maximumGradient, 2), formatNumber(family.freshBaseFogD, 2), formatNumber(family.speedLossStopsPerYear, 3), formatNumber(family.fogDPerYear, 3)];
+          return [
+            family.name,
+            formatNumber(family.referenceTimeMin, 1),
+            formatNumber(family.maximumGradient, 2),
+            formatNumber(family.freshBaseFogD, 2),
+            formatNumber(family.speedLossStopsPerYear, 3),
+            formatNumber(family.fogDPerYear, 3),
+          ];
         })}
       />
       <DataTable
@@ -55,8 +81,16 @@ export function Handbook() {
         head={['Ingredient', 'Formula', 'g/mol', 'kJ/mol', 'g in 100 ml', 'g a teaspoon']}
         rows={substanceIds.map((id) => {
           const { name, formula, molarMassG, heatKJPerMol, solubilityGPer100Ml, teaspoon } = substanceOf(id);
-          const number = (value: number | null, decimals: number): string => (value === null ? '' : formatNumber(value, decimals));
-          return [name, formula ?? '', number(molarMassG, 2), number(heatKJPerMol, 1), number(solubilityGPer100Ml, 1), number(teaspoon?.massG ?? null, 1)];
+          const number = (value: number | null, decimals: number): string =>
+            value === null ? '' : formatNumber(value, decimals);
+          return [
+            name,
+            formula ?? '',
+            number(molarMassG, 2),
+            number(heatKJPerMol, 1),
+            number(solubilityGPer100Ml, 1),
+            number(teaspoon?.massG ?? null, 1),
+          ];
         })}
       />
       <DataTable
@@ -65,7 +99,13 @@ export function Handbook() {
         head={['Class', 'Usual dilution', 'Time ×', 'Exponent', 'Q10']}
         rows={developerFamilyIds.map((id) => {
           const family = developerFamilies[id];
-          return [family.name, `${family.referenceParts.concentrate}+${family.referenceParts.water}`, formatNumber(family.timeFactor, 2), formatNumber(family.dilutionExponent, 2), formatNumber(family.q10, 1)];
+          return [
+            family.name,
+            `${family.referenceParts.concentrate}+${family.referenceParts.water}`,
+            formatNumber(family.timeFactor, 2),
+            formatNumber(family.dilutionExponent, 2),
+            formatNumber(family.q10, 1),
+          ];
         })}
       />
       <DataTable
@@ -77,10 +117,21 @@ export function Handbook() {
           return [agent.name, `${agent.potency} per ${agent.unit}`, formatNumber(Math.exp(agent.potencyLnSd), 1)];
         })}
       />
-      <DataTable title="Agitation" note="How much faster than once a minute." head={['School', 'Rate']} rows={agitationSchoolIds.map((id) => [agitationSchools[id].name, `× ${formatNumber(agitationSchools[id].rateFactor, 2)}`])} />
+      <DataTable
+        title="Agitation"
+        note="How much faster than once a minute."
+        head={['School', 'Rate']}
+        rows={agitationSchoolIds.map((id) => [
+          agitationSchools[id].name,
+          `× ${formatNumber(agitationSchools[id].rateFactor, 2)}`,
+        ])}
+      />
       <section aria-labelledby="cautions">
         <h2 id="cautions">Cautions</h2>
-        <p className="mt-1 text-[13px] text-ink2">They also stand where the work happens. Local rules, safety sheets and licensed practice go before all of them.</p>
+        <p className="mt-1 text-[13px] text-ink2">
+          They also stand where the work happens. Local rules, safety sheets and licensed practice go before all of
+          them.
+        </p>
         <ul className="mt-2 max-w-[900px]">
           {cautionRules.map(({ id, text }) => (
             <li key={id} className="rule-row">
@@ -89,7 +140,12 @@ export function Handbook() {
           ))}
         </ul>
       </section>
-      <DataTable title="Keys" note="They rest while a field has the focus." head={['Key', 'Does']} rows={keys.map(({ key, does }) => [key, does])} />
+      <DataTable
+        title="Keys"
+        note="They rest while a field has the focus."
+        head={['Key', 'Does']}
+        rows={keys.map(({ key, does }) => [key, does])}
+      />
     </div>
   );
 }

@@ -17,7 +17,11 @@ export interface KeptForm<Form> {
  * @param schema what a kept form must look like; one that does not is passed over
  * @param initial the form as it first opens; it may turn down the kept one by its own measure
  */
-export function useKeptForm<Form extends object>(key: string | null, schema: z.ZodType<Form>, initial: (kept: Form | null) => Form): KeptForm<Form> {
+export function useKeptForm<Form extends object>(
+  key: string | null,
+  schema: z.ZodType<Form>,
+  initial: (kept: Form | null) => Form,
+): KeptForm<Form> {
   const [form, setForm] = useState<Form | null>(null);
   const latest = useRef<Form | null>(null);
   useEffect(() => {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Result } from '@/core/result';
+import type { Result } from '@/core/schema/result';
 import { dropDraft, keepDraft, readDraft } from '@/data/drafts';
 import { writeAhead } from '@/data/typedAhead';
 

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, test } from 'vitest';
-import { noRecords } from '@/core/formats/tables';
+import { noRecords } from '@/core/records/tables';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
 import { readPlanForm } from '@/core/plan/planForm';
 import { planFormInHand } from '@/core/plan/planInHand';
@@ -34,7 +34,9 @@ describe('what pages ask of the worker, on the demo bench', () => {
     expect(blank.listed).toEqual([]);
     expect(learned.listed.length).toBeGreaterThan(5);
     expect(width(learned.estimate.band)).toBeLessThan(0.8 * width(blank.estimate.band));
-    expect(learned.effects.map(({ pieceId }) => pieceId).sort()).toEqual(learned.listed.map(({ evidence }) => evidence.id).sort());
+    expect(learned.effects.map(({ pieceId }) => pieceId).sort()).toEqual(
+      learned.listed.map(({ evidence }) => evidence.id).sort(),
+    );
   });
   test('with every piece switched off it is the prior again', () => {
     const muted = records.verdicts.map(({ id }) => id).concat(records.evidence.map(({ id }) => id));
@@ -69,7 +71,10 @@ describe('what pages ask of the worker, on the demo bench', () => {
       }
       kinds.add(bench.pinned);
       const brew = records.brews.find(({ id }) => id === choices.value.brewId) ?? null;
-      const page = coreApi.glance(estimateRequestFor(roll, stock, choices.value, brew, NOW), choices.value.muted).estimate;
+      const page = coreApi.glance(
+        estimateRequestFor(roll, stock, choices.value, brew, NOW),
+        choices.value.muted,
+      ).estimate;
       expect(bench.timeMin, roll.id).toBe(bench.pinned ? plan?.pinned?.timeMin : page.timeMin);
       expect(bench.lowMin, roll.id).toBe(bench.pinned ? plan?.pinned?.lowMin : page.band.lowMin);
     }

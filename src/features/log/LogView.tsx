@@ -1,6 +1,14 @@
 'use client';
 
-import { createSortedRowModel, rowSortingFeature, sortFn_alphanumeric, sortFn_basic, tableFeatures, useTable, type ColumnDef } from '@tanstack/react-table';
+import {
+  createSortedRowModel,
+  rowSortingFeature,
+  sortFn_alphanumeric,
+  sortFn_basic,
+  tableFeatures,
+  useTable,
+  type ColumnDef,
+} from '@tanstack/react-table';
 import { format } from 'date-fns';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import Link from 'next/link';
@@ -9,11 +17,15 @@ import { contrastGrades, fogGrades } from '@/core/outcome/grades';
 import { runProgress } from '@/core/schedule/runState';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { useLog, type LogEntry } from '@/data/queries';
-import { lowerFirst } from '@/features/roll/ledgerWords';
+import { lowerFirst } from '@/features/words/ledgerWords';
 import { classes } from '@/ui/classes';
 import { Empty, TinPicture } from '@/ui/Empty';
 
-const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic } });
+const features = tableFeatures({
+  rowSortingFeature,
+  sortedRowModel: createSortedRowModel(),
+  sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
+});
 
 /** One line of the log, flat. */
 interface LogLine {
@@ -70,7 +82,12 @@ function Verdict({ line: { verdict, note } }: { line: LogLine }) {
 const WIDE_ONLY = ['startedMs', 'developer', 'developedS', 'verdict'];
 
 const columns: ColumnDef<typeof features, LogLine>[] = [
-  { accessorKey: 'startedMs', header: 'When', sortFn: 'basic', cell: ({ row }) => <span className="whitespace-nowrap">{dayOf(row.original)}</span> },
+  {
+    accessorKey: 'startedMs',
+    header: 'When',
+    sortFn: 'basic',
+    cell: ({ row }) => <span className="whitespace-nowrap">{dayOf(row.original)}</span>,
+  },
   {
     accessorKey: 'roll',
     header: 'Roll',
@@ -102,11 +119,19 @@ const columns: ColumnDef<typeof features, LogLine>[] = [
       <>
         <span className="num text-[17px]">{formatMinutes(row.original.plannedMin)}</span>
         <span className="block text-[13px] whitespace-nowrap text-ink2">{row.original.band}</span>
-        {row.original.developedS !== null && <span className="block text-[13px] sm:hidden">took {formatDuration(row.original.developedS)}</span>}
+        {row.original.developedS !== null && (
+          <span className="block text-[13px] sm:hidden">took {formatDuration(row.original.developedS)}</span>
+        )}
       </>
     ),
   },
-  { accessorKey: 'developedS', header: 'Developed', sortFn: 'basic', sortUndefined: 'last', cell: ({ row }) => (row.original.developedS === null ? '–' : formatDuration(row.original.developedS)) },
+  {
+    accessorKey: 'developedS',
+    header: 'Developed',
+    sortFn: 'basic',
+    sortUndefined: 'last',
+    cell: ({ row }) => (row.original.developedS === null ? '–' : formatDuration(row.original.developedS)),
+  },
   {
     accessorKey: 'verdict',
     header: 'Verdict',
@@ -119,13 +144,27 @@ const columns: ColumnDef<typeof features, LogLine>[] = [
 export function LogView() {
   const log = useLog();
   const lines = useMemo(() => (log ?? []).map(lineOf), [log]);
-  const table = useTable({ features, columns, data: lines, getRowId: (line) => line.runId, initialState: { sorting: [{ id: 'startedMs', desc: true }] } });
+  const table = useTable({
+    features,
+    columns,
+    data: lines,
+    getRowId: (line) => line.runId,
+    initialState: { sorting: [{ id: 'startedMs', desc: true }] },
+  });
   if (log === undefined) return <p aria-busy="true">Opening the log.</p>;
   return (
     <>
       <h1>Log</h1>
       {lines.length === 0 ? (
-        <Empty picture={<TinPicture />} sentence="Nothing has been at the tank yet. Every run is written down here by itself, with its plan and its verdict." action={<Link href="/" className="act">To the bench</Link>} />
+        <Empty
+          picture={<TinPicture />}
+          sentence="Nothing has been at the tank yet. Every run is written down here by itself, with its plan and its verdict."
+          action={
+            <Link href="/" className="act">
+              To the bench
+            </Link>
+          }
+        />
       ) : (
         <div className="mt-4 overflow-x-auto" role="region" aria-label="Log" tabIndex={0}>
           <table className="w-full border-collapse text-left">
@@ -135,8 +174,20 @@ export function LogView() {
                   {group.headers.map((header) => {
                     const sorted = header.column.getIsSorted();
                     return (
-                      <th key={header.id} scope="col" aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'} className={classes('pr-5 pb-2 text-[13px] font-normal text-ink2', WIDE_ONLY.includes(header.column.id) && 'hidden sm:table-cell')}>
-                        <button type="button" className="inline-flex min-h-7 items-center gap-1 hover:underline" onClick={header.column.getToggleSortingHandler()}>
+                      <th
+                        key={header.id}
+                        scope="col"
+                        aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                        className={classes(
+                          'pr-5 pb-2 text-[13px] font-normal text-ink2',
+                          WIDE_ONLY.includes(header.column.id) && 'hidden sm:table-cell',
+                        )}
+                      >
+                        <button
+                          type="button"
+                          className="inline-flex min-h-7 items-center gap-1 hover:underline"
+                          onClick={header.column.getToggleSortingHandler()}
+                        >
                           <table.FlexRender header={header} />
                           {sorted === 'asc' && <ArrowUp aria-hidden size={14} />}
                           {sorted === 'desc' && <ArrowDown aria-hidden size={14} />}
@@ -151,7 +202,13 @@ export function LogView() {
               {table.getRowModel().rows.map((row) => (
                 <tr key={row.id} className="border-t border-hair align-top">
                   {row.getAllCells().map((cell) => (
-                    <td key={cell.id} className={classes('py-2.5 pr-5 last:pr-0', WIDE_ONLY.includes(cell.column.id) && 'hidden sm:table-cell')}>
+                    <td
+                      key={cell.id}
+                      className={classes(
+                        'py-2.5 pr-5 last:pr-0',
+                        WIDE_ONLY.includes(cell.column.id) && 'hidden sm:table-cell',
+                      )}
+                    >
                       <table.FlexRender cell={cell} />
                     </td>
                   ))}

@@ -1,8 +1,8 @@
 'use client';
 
 import { format } from 'date-fns';
-import { useEffect, useState } from 'react';
-import type { Problem } from '@/core/result';
+import { useState, useSyncExternalStore } from 'react';
+import type { Problem } from '@/core/schema/result';
 import { benchName, chooseBench, type BenchName } from '@/data/benchName';
 import { importRecords, wipeRecords } from '@/data/backups';
 import { useLastSafekeeping, useRecordCounts } from '@/data/queries';
@@ -32,7 +32,15 @@ export function RecordsView() {
     setRefused(null);
     setSaid('');
     if (chosen.size > LARGEST_FILE_BYTES) {
-      setRefused({ name: chosen.name, problems: [{ path: '', message: `The file is larger than ${LARGEST_FILE_BYTES / 1024 / 1024} MB, so it is not an Aetas file.` }] });
+      setRefused({
+        name: chosen.name,
+        problems: [
+          {
+            path: '',
+            message: `The file is larger than ${LARGEST_FILE_BYTES / 1024 / 1024} MB, so it is not an Aetas file.`,
+          },
+        ],
+      });
       return;
     }
     const read = await coreWorker().readBackup(await chosen.text());
@@ -50,19 +58,32 @@ export function RecordsView() {
         <h1>Records</h1>
         <p className="mt-1 text-ink2">{counts === undefined ? '' : recordCountWords(counts)}</p>
       </div>
-      <Part title="Save a file" words="Everything on this bench as one JSON file that people and programs can read. Records live in this browser only, so save one now and then.">
+      <Part
+        title="Save a file"
+        words="Everything on this bench as one JSON file that people and programs can read. Records live in this browser only, so save one now and then."
+      >
         <button type="button" className="act act-primary" onClick={() => void save()}>
           Save all records
         </button>
       </Part>
-      <Part title="Open a file" words="Puts the file’s records in the place of what is on the bench. The file is checked first and taken whole or not at all, and you can undo it.">
+      <Part
+        title="Open a file"
+        words="Puts the file’s records in the place of what is on the bench. The file is checked first and taken whole or not at all, and you can undo it."
+      >
         <FileButton label="File with records" className="act" onFile={(chosen) => void open(chosen)}>
           Choose a file
         </FileButton>
       </Part>
       {refused !== null && <Refused {...refused} />}
-      <Part title="Empty the bench" words="Takes everything away, drafts included. You can undo it here for as long as you make no other large change.">
-        <button type="button" className="act" onClick={() => void wipeRecords().then(() => setSaid('The bench is empty.'))}>
+      <Part
+        title="Empty the bench"
+        words="Takes everything away, drafts included. You can undo it here for as long as you make no other large change."
+      >
+        <button
+          type="button"
+          className="act"
+          onClick={() => void wipeRecords().then(() => setSaid('The bench is empty.'))}
+        >
           Empty the bench
         </button>
       </Part>
@@ -89,7 +110,10 @@ function Kept() {
   const last = useLastSafekeeping();
   if (last === undefined) return null;
   return (
-    <Part title="Undo" words={`The records from before ${last.what}, ${format(last.atMs, 'd MMM yyyy, HH:mm')}, are still kept.`}>
+    <Part
+      title="Undo"
+      words={`The records from before ${last.what}, ${format(last.atMs, 'd MMM yyyy, HH:mm')}, are still kept.`}
+    >
       <button type="button" className="act" onClick={() => void undoLast()}>
         Bring them back
       </button>
@@ -97,14 +121,20 @@ function Kept() {
   );
 }
 
+/** The bench of a page does not change while the page stands. */
+const never = () => () => undefined;
+
 function Benches() {
-  const [at, setAt] = useState<BenchName | null>(null);
-  useEffect(() => setAt(benchName()), []);
+  const at = useSyncExternalStore<BenchName | null>(never, benchName, () => null);
   if (at === null) return null;
   return (
     <Part
       title={at === 'demo' ? 'You are at the demo bench' : 'The demo bench'}
-      words={at === 'demo' ? 'Its rolls are invented and lie apart from your own. What you do here stays here.' : 'Invented rolls from a mountain weather hut, to try everything on. They lie apart from your own.'}
+      words={
+        at === 'demo'
+          ? 'Its rolls are invented and lie apart from your own. What you do here stays here.'
+          : 'Invented rolls from a mountain weather hut, to try everything on. They lie apart from your own.'
+      }
     >
       <button type="button" className="act" onClick={() => chooseBench(at === 'demo' ? 'own' : 'demo')}>
         {at === 'demo' ? 'Go to your own bench' : 'Go to the demo bench'}

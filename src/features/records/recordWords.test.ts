@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { tableNames } from '@/core/formats/tables';
+import { tableNames } from '@/core/records/tables';
 import { recordCountWords } from './recordWords';
 
 const none = Object.fromEntries(tableNames.map((name) => [name, 0])) as Parameters<typeof recordCountWords>[0];

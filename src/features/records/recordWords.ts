@@ -1,5 +1,5 @@
-import type { Records } from '@/core/formats/records';
-import { tableNames } from '@/core/formats/tables';
+import type { Records } from '@/core/records/records';
+import { tableNames } from '@/core/records/tables';
 
 type Counted = Exclude<keyof Records, 'settings'>;
 

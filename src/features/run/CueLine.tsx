@@ -13,12 +13,19 @@ export function CueLine({ step, elapsedS }: { step: WetStep; elapsedS: number })
           <div
             key={cue.startS}
             className={done ? 'absolute bottom-6 border border-ink bg-ink' : 'absolute bottom-6 border border-ink'}
-            style={{ left: `${percent(cue.startS)}%`, width: `max(3px, ${percent(cue.endS - cue.startS)}%)`, height: cue.startS === 0 ? 30 : 18 }}
+            style={{
+              left: `${percent(cue.startS)}%`,
+              width: `max(3px, ${percent(cue.endS - cue.startS)}%)`,
+              height: cue.startS === 0 ? 30 : 18,
+            }}
           />
         );
       })}
       <div className="absolute bottom-4 h-12 w-[3px] -translate-x-1/2 bg-heat" style={{ left: `${now}%` }} />
-      <span className="absolute bottom-0 -translate-x-1/2 text-[14px] text-ink2" style={{ left: `${Math.min(92, Math.max(3, now))}%` }}>
+      <span
+        className="absolute bottom-0 -translate-x-1/2 text-[14px] text-ink2"
+        style={{ left: `${Math.min(92, Math.max(3, now))}%` }}
+      >
         now
       </span>
       <div className="absolute right-0 bottom-4 h-12 w-0.5 bg-ink" />

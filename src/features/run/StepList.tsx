@@ -11,7 +11,15 @@ export function StepList({ steps, progress }: { steps: readonly WetStep[]; progr
         const tookS = progress.tookS[index] ?? null;
         const atHand = progress.phase !== 'finished' && index === progress.stepIndex;
         return (
-          <li key={index} aria-current={atHand ? 'step' : undefined} className={classes('flex justify-between gap-4 border-b border-hair py-2 text-[17px]', tookS !== null && !atHand && 'text-ink2 line-through', atHand && 'font-bold')}>
+          <li
+            key={index}
+            aria-current={atHand ? 'step' : undefined}
+            className={classes(
+              'flex justify-between gap-4 border-b border-hair py-2 text-[17px]',
+              tookS !== null && !atHand && 'text-ink2 line-through',
+              atHand && 'font-bold',
+            )}
+          >
             <span>
               {step.name}
               {tookS !== null && !atHand && <span className="sr-only">, done</span>}

@@ -4,7 +4,7 @@ import { format } from 'date-fns';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Roll, Run } from '@/core/formats/records';
+import type { Roll, Run } from '@/core/records/records';
 import { runProgress, tankView } from '@/core/schedule/runState';
 import type { RunEvent } from '@/core/schedule/runEvents';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
@@ -55,16 +55,24 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
   const step = run.steps[progress.stepIndex];
   const nextStep = progress.phase === 'ready' ? step : run.steps[progress.stepIndex + 1];
   const view = step !== undefined && progress.stepStartMs !== null ? tankView(step, progress.stepStartMs, nowMs) : null;
-  useTankSignals(step !== undefined && view !== null && progress.phase === 'running' ? signalOf(step, view) : null, progress.stepIndex, units.sound && leads === true);
+  useTankSignals(
+    step !== undefined && view !== null && progress.phase === 'running' ? signalOf(step, view) : null,
+    progress.stepIndex,
+    units.sound && leads === true,
+  );
 
-  const record = useCallback((event: RunEvent): Promise<boolean> => recordEvent(run.id, run.events.length, event).catch(() => false), [run]);
-  const advance = useCallback(() => {
+  const record = useCallback(
+    (event: RunEvent): Promise<boolean> => recordEvent(run.id, run.events.length, event).catch(() => false),
+    [run],
+  );
+  const advance = (): void => {
     const atMs = Date.now();
     if (progress.phase === 'finished') router.push(`/rolls/${roll.id}#judge`);
     else if (progress.phase === 'ready') void record({ kind: 'begin', stepIndex: 0, atMs });
-    else if (progress.stepIndex + 1 < run.steps.length) void record({ kind: 'begin', stepIndex: progress.stepIndex + 1, atMs });
+    else if (progress.stepIndex + 1 < run.steps.length)
+      void record({ kind: 'begin', stepIndex: progress.stepIndex + 1, atMs });
     else void record({ kind: 'finish', atMs });
-  }, [progress.phase, progress.stepIndex, record, roll.id, router, run.steps.length]);
+  };
   useSpaceBar(advance, leads === true && !noting);
 
   if (step === undefined) return null;
@@ -78,7 +86,8 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
           </Link>
         </h1>
         <span>
-          {run.developerName} · {formatQuantity(run.temperatureC, 'temperature', units)} · {formatMinutes(run.pinned.timeMin)} planned
+          {run.developerName} · {formatQuantity(run.temperatureC, 'temperature', units)} ·{' '}
+          {formatMinutes(run.pinned.timeMin)} planned
         </span>
         <span className="ml-auto flex flex-wrap items-baseline gap-x-4">
           {progress.startedMs !== null && <span>started {format(progress.startedMs, 'HH:mm:ss')}</span>}
@@ -92,7 +101,10 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
         </span>
       </header>
       {leads === false && (
-        <p role="status" className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hair px-4 py-2 sm:px-10">
+        <p
+          role="status"
+          className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hair px-4 py-2 sm:px-10"
+        >
           Another tab leads this run; this one follows it.
           <button type="button" className="act" onClick={takeOver}>
             Lead from here
@@ -101,17 +113,40 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
       )}
       <div className="grid flex-1 lg:grid-cols-[1fr_380px]">
         <div className="min-w-0 px-4 py-5 sm:px-10 sm:py-7">
-          <p className="num text-[clamp(38px,8.2vw,104px)] leading-[1.02] font-[600] tracking-[-.03em]" aria-live="assertive" data-testid="hands">
-            {progress.phase === 'finished' ? 'It hangs' : view === null ? `Ready: ${step.name.toLowerCase()}` : handsWords(step, view)}
+          <p
+            className="num text-[clamp(38px,8.2vw,104px)] leading-[1.02] font-[600] tracking-[-.03em]"
+            aria-live="assertive"
+            data-testid="hands"
+          >
+            {progress.phase === 'finished'
+              ? 'It hangs'
+              : view === null
+                ? `Ready: ${step.name.toLowerCase()}`
+                : handsWords(step, view)}
           </p>
           {progress.phase === 'finished' ? (
-            <p className="mt-5 text-[20px]">The film is up since {format(progress.finishedMs ?? 0, 'HH:mm')}. Judge it when it is dry: wet negatives deceive.</p>
+            <p className="mt-5 text-[20px]">
+              The film is up since {format(progress.finishedMs ?? 0, 'HH:mm')}. Judge it when it is dry: wet negatives
+              deceive.
+            </p>
           ) : (
             <>
-              <p className="num mt-4 text-[clamp(96px,19vw,190px)] leading-[.95] font-[600] tracking-[-.045em]" role="timer" data-testid="clock">
-                {view === null ? formatDuration(step.durationS) : view.over ? `+${formatDuration(-view.remainingS)}` : formatDuration(Math.ceil(view.remainingS))}
+              <p
+                className="num mt-4 text-[clamp(96px,19vw,190px)] leading-[.95] font-[600] tracking-[-.045em]"
+                role="timer"
+                data-testid="clock"
+              >
+                {view === null
+                  ? formatDuration(step.durationS)
+                  : view.over
+                    ? `+${formatDuration(-view.remainingS)}`
+                    : formatDuration(Math.ceil(view.remainingS))}
               </p>
-              <p className="mt-2 text-[clamp(17px,2.4vw,22px)]">{view === null ? `${step.instruction}. The clock starts when you say that it is in.` : nextWords(view, nextStep)}</p>
+              <p className="mt-2 text-[clamp(17px,2.4vw,22px)]">
+                {view === null
+                  ? `${step.instruction}. The clock starts when you say that it is in.`
+                  : nextWords(view, nextStep)}
+              </p>
               <div className="mt-6 max-w-[790px]">
                 <CueLine step={step} elapsedS={view?.elapsedS ?? 0} />
               </div>
@@ -139,16 +174,36 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
         />
       )}
       <footer className="sticky bottom-0 grid grid-cols-3 gap-2 border-t border-hair bg-ground px-4 py-3 sm:gap-3 sm:px-10 md:grid-cols-[1fr_1fr_1fr_2fr]">
-        <button type="button" className="act min-h-16 sm:min-h-[76px] sm:text-[18px]" disabled={leads !== true || progress.phase !== 'running'} onClick={() => void record({ kind: 'shift', seconds: -SHIFT_S, atMs: Date.now() })}>
+        <button
+          type="button"
+          className="act min-h-16 sm:min-h-[76px] sm:text-[18px]"
+          disabled={leads !== true || progress.phase !== 'running'}
+          onClick={() => void record({ kind: 'shift', seconds: -SHIFT_S, atMs: Date.now() })}
+        >
           Set start back {SHIFT_S} s
         </button>
-        <button type="button" className="act min-h-16 sm:min-h-[76px] sm:text-[18px]" disabled={leads !== true || !progress.canUndo} onClick={() => void record({ kind: 'undo', atMs: Date.now() })}>
+        <button
+          type="button"
+          className="act min-h-16 sm:min-h-[76px] sm:text-[18px]"
+          disabled={leads !== true || !progress.canUndo}
+          onClick={() => void record({ kind: 'undo', atMs: Date.now() })}
+        >
           Undo
         </button>
-        <button type="button" className="act min-h-16 sm:min-h-[76px] sm:text-[18px]" disabled={leads !== true || noting} onClick={() => setNoting(true)}>
+        <button
+          type="button"
+          className="act min-h-16 sm:min-h-[76px] sm:text-[18px]"
+          disabled={leads !== true || noting}
+          onClick={() => setNoting(true)}
+        >
           Note
         </button>
-        <button type="button" className="act act-primary col-span-3 min-h-[76px] text-[20px] md:col-span-1" disabled={leads !== true} onClick={advance}>
+        <button
+          type="button"
+          className="act act-primary col-span-3 min-h-[76px] text-[20px] md:col-span-1"
+          disabled={leads !== true}
+          onClick={advance}
+        >
           {primary}
         </button>
       </footer>

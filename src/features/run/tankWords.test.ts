@@ -3,7 +3,11 @@ import { tankView } from '@/core/schedule/runState';
 import { usualWetChoice, wetSteps, type WetStep } from '@/core/schedule/wetSteps';
 import { handsWords, nextWords, signalOf } from './tankWords';
 
-const steps = wetSteps(600, 'four-each-minute', usualWetChoice({ remJet: false, longSoak: false, fixMin: 4, carbonateBrew: true }));
+const steps = wetSteps(
+  600,
+  'four-each-minute',
+  usualWetChoice({ remJet: false, longSoak: false, fixMin: 4, carbonateBrew: true }),
+);
 const [soak, develop, rinse] = steps as [WetStep, WetStep, WetStep];
 const at = (step: WetStep, seconds: number) => tankView(step, 0, seconds * 1000);
 

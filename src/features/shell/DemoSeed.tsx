@@ -17,5 +17,9 @@ export function DemoSeed({ children }: { children: ReactNode }) {
       gone = true;
     };
   }, []);
-  return ready ? children : <main id="main" className="mx-auto min-h-[60vh] max-w-[1280px] px-4 py-6 sm:px-10" aria-busy="true" />;
+  return ready ? (
+    children
+  ) : (
+    <main id="main" className="mx-auto min-h-[60vh] max-w-[1280px] px-4 py-6 sm:px-10" aria-busy="true" />
+  );
 }

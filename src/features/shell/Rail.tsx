@@ -25,13 +25,19 @@ export function Rail() {
         <Link href="/" className="num text-[20px] font-[640] text-ink no-underline sm:mr-3">
           Aetas
         </Link>
-        <nav aria-label="Places" className="order-last flex w-full justify-between gap-x-2 overflow-x-auto text-[13.5px] sm:order-none sm:w-auto sm:justify-start sm:gap-x-6 sm:text-[length:inherit]">
+        <nav
+          aria-label="Places"
+          className="order-last flex w-full justify-between gap-x-2 overflow-x-auto text-[13.5px] sm:order-none sm:w-auto sm:justify-start sm:gap-x-6 sm:text-[length:inherit]"
+        >
           {places.map(({ href, name, match }) => (
             <Link
               key={href}
               href={href}
               aria-current={match.test(path) ? 'page' : undefined}
-              className={classes('py-1 no-underline', match.test(path) ? 'border-b-2 border-ink text-ink' : 'text-ink2 hover:text-ink')}
+              className={classes(
+                'py-1 no-underline',
+                match.test(path) ? 'border-b-2 border-ink text-ink' : 'text-ink2 hover:text-ink',
+              )}
             >
               {name}
             </Link>
@@ -58,7 +64,10 @@ function LightSwitch() {
           key={id}
           type="button"
           aria-pressed={light === id}
-          className={classes('min-h-7 min-w-7 py-1', light === id ? 'border-b-2 border-ink text-ink' : 'text-ink2 hover:text-ink')}
+          className={classes(
+            'min-h-7 min-w-7 py-1',
+            light === id ? 'border-b-2 border-ink text-ink' : 'text-ink2 hover:text-ink',
+          )}
           onClick={() => setLight(id)}
         >
           {lights[id]}
@@ -76,7 +85,11 @@ function UnitSwitch() {
       type="button"
       className="min-h-7 py-1 text-ink2 hover:text-ink"
       aria-label={`${metric ? '°C · ml' : '°F · fl oz'}: units. Switch to ${metric ? '°F and fl oz' : '°C and ml'}.`}
-      onClick={() => void import('@/data/settings').then(({ changeSettings }) => changeSettings(metric ? { temperature: 'F', volume: 'floz' } : { temperature: 'C', volume: 'ml' }))}
+      onClick={() =>
+        void import('@/data/settings').then(({ changeSettings }) =>
+          changeSettings(metric ? { temperature: 'F', volume: 'floz' } : { temperature: 'C', volume: 'ml' }),
+        )
+      }
     >
       {metric ? '°C · ml' : '°F · fl oz'}
     </button>

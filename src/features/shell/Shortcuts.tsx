@@ -39,5 +39,11 @@ export function Shortcuts() {
 
 /** A list that has just been opened has the focus still on its button: what is typed is meant for the list. */
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || target.closest('input, textarea, select, [role="listbox"], [role="radiogroup"], [aria-haspopup="listbox"][aria-expanded="true"]') !== null);
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable ||
+      target.closest(
+        'input, textarea, select, [role="listbox"], [role="radiogroup"], [aria-haspopup="listbox"][aria-expanded="true"]',
+      ) !== null)
+  );
 }

@@ -15,10 +15,18 @@ export function UndoNotice() {
     <div role="status" className="fixed inset-x-0 bottom-0 z-30 border-t-2 border-ink bg-sheet">
       <div className="mx-auto flex max-w-[1280px] flex-wrap items-center gap-4 px-4 py-3 sm:px-10">
         <span className="mr-auto">You can still undo {last.what}.</span>
-        <button type="button" className="act act-primary" onClick={() => void import('@/data/safekeeping').then(({ undoLast }) => undoLast())}>
+        <button
+          type="button"
+          className="act act-primary"
+          onClick={() => void import('@/data/safekeeping').then(({ undoLast }) => undoLast())}
+        >
           Undo
         </button>
-        <button type="button" className="act" onClick={() => void import('@/data/safekeeping').then(({ forgetLast }) => forgetLast())}>
+        <button
+          type="button"
+          className="act"
+          onClick={() => void import('@/data/safekeeping').then(({ forgetLast }) => forgetLast())}
+        >
           Let it be
         </button>
       </div>

@@ -6,7 +6,8 @@ const LARGEST_BODY_BYTES = 256 * 1024;
 /** Estimates a development time. Keeps nothing. */
 export async function POST(request: Request): Promise<Response> {
   const body = await readLimited(request);
-  if (body === null) return refuse(413, '', `The request is larger than ${LARGEST_BODY_BYTES / 1024} KiB. Send one estimate at a time.`);
+  if (body === null)
+    return refuse(413, '', `The request is larger than ${LARGEST_BODY_BYTES / 1024} KiB. Send one estimate at a time.`);
   let json: unknown;
   try {
     json = JSON.parse(body);

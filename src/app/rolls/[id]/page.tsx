@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { RollPage } from '@/features/roll/RollPage';
+import { RollPage } from '@/features/roll/page/RollPage';
 
 export const metadata: Metadata = { title: 'Roll' };
 

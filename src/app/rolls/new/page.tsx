@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { NewRoll } from '@/features/roll/NewRoll';
+import { NewRoll } from '@/features/roll/identify/NewRoll';
 
 export const metadata: Metadata = { title: 'New roll' };
 

@@ -30,7 +30,11 @@ export interface AlkalineBrew {
  * @returns totals for solvePh. Source: formulas of the substances; the acid of agents is our estimate.
  */
 export function solutionOf(contents: readonly SubstanceAmount[], agents: readonly AgentAmount[]): Solution {
-  const solution: Solution = { acids: { plant: coffeeEquivalent(agents) * COFFEE_ACID_MOL_PER_G }, strongCharge: 0, strongIons: 0 };
+  const solution: Solution = {
+    acids: { plant: coffeeEquivalent(agents) * COFFEE_ACID_MOL_PER_G },
+    strongCharge: 0,
+    strongIons: 0,
+  };
   for (const { substanceId, amountPerL } of contents) {
     const { dissolved } = substanceOf(substanceId);
     if (dissolved === null) continue;

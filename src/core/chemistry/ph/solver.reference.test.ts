@@ -10,7 +10,11 @@ import { solvePh, type Solution } from './solvePh';
  * without false position. It shares only the constants and the Davies relation with the solver.
  */
 function naivePh({ acids, strongCharge, strongIons }: Solution): { ph: number; residual: (ph: number) => number } {
-  const present = acidSystemIds.flatMap((id) => ((acids[id] ?? 0) > 0 ? [{ ...(acidSystems[id] as { pKas: readonly number[]; chargeProtonated: number }), total: acids[id] ?? 0 }] : []));
+  const present = acidSystemIds.flatMap((id) =>
+    (acids[id] ?? 0) > 0
+      ? [{ ...(acidSystems[id] as { pKas: readonly number[]; chargeProtonated: number }), total: acids[id] ?? 0 }]
+      : [],
+  );
   const speciesAt = (ph: number, activity: number): { charge: number; amount: number }[] => {
     const gamma = (charge: number): number => 10 ** (-activity * charge * charge);
     const hydrogen = 10 ** -ph;
@@ -42,14 +46,23 @@ function naivePh({ acids, strongCharge, strongIons }: Solution): { ph: number; r
       if (charge > 0) low = ph;
       else high = ph;
     }
-    ionicStrength = strongIons / 2 + speciesAt(ph, activity).reduce((sum, one) => sum + one.charge ** 2 * one.amount, 0) / 2;
+    ionicStrength =
+      strongIons / 2 + speciesAt(ph, activity).reduce((sum, one) => sum + one.charge ** 2 * one.amount, 0) / 2;
   }
-  return { ph, residual: (at) => strongCharge + speciesAt(at, activity).reduce((sum, one) => sum + one.charge * one.amount, 0) };
+  return {
+    ph,
+    residual: (at) => strongCharge + speciesAt(at, activity).reduce((sum, one) => sum + one.charge * one.amount, 0),
+  };
 }
 
 const amount = fc.double({ min: 0, max: 0.6, noNaN: true });
 const anySolution: fc.Arbitrary<Solution> = fc
-  .record({ ids: fc.uniqueArray(fc.constantFrom(...acidSystemIds), { minLength: 1, maxLength: 4 }), totals: fc.array(fc.double({ min: 0.001, max: 0.6, noNaN: true }), { minLength: 4, maxLength: 4 }), sodium: amount, chloride: amount })
+  .record({
+    ids: fc.uniqueArray(fc.constantFrom(...acidSystemIds), { minLength: 1, maxLength: 4 }),
+    totals: fc.array(fc.double({ min: 0.001, max: 0.6, noNaN: true }), { minLength: 4, maxLength: 4 }),
+    sodium: amount,
+    chloride: amount,
+  })
   .map(({ ids, totals, sodium, chloride }) => ({
     acids: Object.fromEntries(ids.map((id, at) => [id, totals[at] ?? 0.1])) as Partial<Record<AcidSystemId, number>>,
     strongCharge: sodium - chloride,
@@ -89,7 +102,11 @@ describe('the solver against closed forms, by mathjs', () => {
     }
   });
   test('a buffer: Henderson and Hasselbalch with the activity of the anion', () => {
-    for (const [acid, base] of [[0.05, 0.05], [0.1, 0.02], [0.02, 0.1]] as const) {
+    for (const [acid, base] of [
+      [0.05, 0.05],
+      [0.1, 0.02],
+      [0.02, 0.1],
+    ] as const) {
       const { ph, ionicStrength } = solvePh({ acids: { acetic: acid + base }, strongCharge: base, strongIons: base });
       const expected = Number(evaluate('4.76 + log10(b / a) - g', { a: acid, b: base, g: davies(ionicStrength) }));
       expect(ph).toBeCloseTo(expected, 2);

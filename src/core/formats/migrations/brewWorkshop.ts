@@ -3,7 +3,17 @@ import type { Migration, RawRecords } from '../migration';
 type Raw = Record<string, unknown>;
 
 /** An ordinary kitchen, as it was then. */
-const kit = { scaleStepG: 1, scaleMostG: 5000, cylinderStepMl: 5, thermometerStepC: 0.5, thermometerLowC: 0, thermometerHighC: 100, spoons: 'metric', scale: 'none', probe: 'none' };
+const kit = {
+  scaleStepG: 1,
+  scaleMostG: 5000,
+  cylinderStepMl: 5,
+  thermometerStepC: 0.5,
+  thermometerLowC: 0,
+  thermometerHighC: 100,
+  spoons: 'metric',
+  scale: 'none',
+  probe: 'none',
+};
 
 /**
  * Brews keep what was weighed, what they are for, their pH and a code; recipes and mixings get tables; developers of the
@@ -29,7 +39,11 @@ export const brewWorkshop: Migration = {
     })),
     plans: each(records, 'plans', (plan) => ({ ...plan, developer: withOthers(plan.developer) })),
     runs: each(records, 'runs', (run) => ({ ...run, setup: changeSetting(run.setup) })),
-    evidence: each(records, 'evidence', (piece) => ({ ...piece, setting: changeSetting(piece.setting), finding: changeFinding(piece.finding) })),
+    evidence: each(records, 'evidence', (piece) => ({
+      ...piece,
+      setting: changeSetting(piece.setting),
+      finding: changeFinding(piece.finding),
+    })),
   }),
 };
 
@@ -46,7 +60,9 @@ function withOthers(developer: unknown): unknown {
 }
 
 function changeSetting(setting: unknown): unknown {
-  return isRaw(setting) ? { ...setting, developer: withOthers(setting.developer), mixingLnSd: null } : (setting ?? null);
+  return isRaw(setting)
+    ? { ...setting, developer: withOthers(setting.developer), mixingLnSd: null }
+    : (setting ?? null);
 }
 
 function changeFinding(finding: unknown): unknown {

@@ -12,8 +12,17 @@ export const evidence: Migration = {
   change: (records) => ({
     ...records,
     evidence: [],
-    plans: each(records, 'plans', (plan) => ({ ...plan, muted: [], ambientC: null, pinned: changePinned(plan.pinned) })),
-    runs: each(records, 'runs', (run) => ({ ...run, pinned: changePinned(run.pinned), setup: setupFrom(planOf(records, run.planId), run) })),
+    plans: each(records, 'plans', (plan) => ({
+      ...plan,
+      muted: [],
+      ambientC: null,
+      pinned: changePinned(plan.pinned),
+    })),
+    runs: each(records, 'runs', (run) => ({
+      ...run,
+      pinned: changePinned(run.pinned),
+      setup: setupFrom(planOf(records, run.planId), run),
+    })),
   }),
 };
 

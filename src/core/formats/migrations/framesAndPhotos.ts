@@ -6,7 +6,9 @@ export const framesAndPhotos: Migration = {
   name: 'frames and photographs',
   change: (records) => ({
     ...records,
-    rolls: (records.rolls ?? []).map((roll) => (typeof roll === 'object' && roll !== null ? { ...roll, frames: [] } : roll)),
+    rolls: (records.rolls ?? []).map((roll) =>
+      typeof roll === 'object' && roll !== null ? { ...roll, frames: [] } : roll,
+    ),
     photos: [],
   }),
 };

@@ -31,7 +31,10 @@ function changeRoll(roll: unknown): unknown {
   return {
     ...rest,
     formatId: formatId === 'sheet45' ? 'sheet-4x5' : formatId,
-    hints: typeof expiredYear === 'number' ? [{ kind: 'stamp', year: expiredYear, slackYears: Math.round(Number(expiredYearSd ?? 0) * SLACK_PER_SD) }] : [],
+    hints:
+      typeof expiredYear === 'number'
+        ? [{ kind: 'stamp', year: expiredYear, slackYears: Math.round(Number(expiredYearSd ?? 0) * SLACK_PER_SD) }]
+        : [],
     storage: [{ placeId: place, ...places[place], untilYear: null }],
     xrayPasses: 0,
     condition: { backing: 'unknown', signs: [] },

@@ -69,7 +69,11 @@ export function calibrate(rolls: number, seed: number): CalibrationLine[] {
   }));
 }
 
-function judge({ request, trueTimeMin }: WildRoll, evidence: readonly EvidenceInput[], rules: { unchangedMin: number; perDecadeMin: number }): { outcome: Outcome; timeMin: number } {
+function judge(
+  { request, trueTimeMin }: WildRoll,
+  evidence: readonly EvidenceInput[],
+  rules: { unchangedMin: number; perDecadeMin: number },
+): { outcome: Outcome; timeMin: number } {
   const full: EstimateRequest = estimateRequestSchema.parse({ ...request, evidence });
   const { timeMin, band, lnSd } = estimate(full, fitOf(full));
   const off = (minutes: number): number => Math.abs(Math.log(minutes / trueTimeMin));

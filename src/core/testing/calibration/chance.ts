@@ -22,7 +22,8 @@ export function chance(seed: number): Chance {
   const generator = xoroshiro128plus(seed);
   for (let draw = 0; draw < WARM_UP; draw++) uniformFloat64(generator);
   const uniform = (low = 0, high = 1): number => low + (high - low) * uniformFloat64(generator);
-  const normal = (): number => Math.sqrt(-2 * Math.log(1 - uniformFloat64(generator))) * Math.cos(2 * Math.PI * uniformFloat64(generator));
+  const normal = (): number =>
+    Math.sqrt(-2 * Math.log(1 - uniformFloat64(generator))) * Math.cos(2 * Math.PI * uniformFloat64(generator));
   return {
     uniform,
     normal,

@@ -23,9 +23,31 @@ export interface WildRoll {
 
 const TARGET = 0.58;
 
-const FILMS: readonly StockFamilyId[] = ['pan-cubic-slow', 'pan-cubic-medium', 'pan-cubic-fast', 'pan-tabular-medium', 'pan-tabular-fast', 'orthochromatic', 'cine-monochrome-negative', 'colour-reversal-couplers'];
-const CONCENTRATES: readonly DeveloperFamilyId[] = ['mq-borax', 'phenidone-ascorbate', 'pq-liquid', 'hydroquinone-syrup', 'p-aminophenol', 'staining'];
-const SCHOOLS: readonly AgitationSchoolId[] = ['ten-each-minute', 'four-each-minute', 'five-each-half-minute', 'continuous', 'every-three-minutes'];
+const FILMS: readonly StockFamilyId[] = [
+  'pan-cubic-slow',
+  'pan-cubic-medium',
+  'pan-cubic-fast',
+  'pan-tabular-medium',
+  'pan-tabular-fast',
+  'orthochromatic',
+  'cine-monochrome-negative',
+  'colour-reversal-couplers',
+];
+const CONCENTRATES: readonly DeveloperFamilyId[] = [
+  'mq-borax',
+  'phenidone-ascorbate',
+  'pq-liquid',
+  'hydroquinone-syrup',
+  'p-aminophenol',
+  'staining',
+];
+const SCHOOLS: readonly AgitationSchoolId[] = [
+  'ten-each-minute',
+  'four-each-minute',
+  'five-each-half-minute',
+  'continuous',
+  'every-three-minutes',
+];
 
 /** Shapes of gradient against rate × time, each rising to one and reaching a half at the same place. */
 const SHAPES: readonly ((x: number, bend: number) => number)[] = [
@@ -34,7 +56,10 @@ const SHAPES: readonly ((x: number, bend: number) => number)[] = [
   // Second order, with a shoulder that comes late.
   (x, bend) => x ** (1.25 + 0.1 * bend) / (1 + x ** (1.25 + 0.1 * bend)),
   // Gompertz, which starts slowly.
-  (x, bend) => (Math.exp(-Math.exp(-1.35 * (x - 1) - Math.log(1 / Math.LN2) + 0.05 * bend)) - Math.exp(-Math.exp(1.35 - Math.log(1 / Math.LN2)))) / (1 - Math.exp(-Math.exp(1.35 - Math.log(1 / Math.LN2)))),
+  (x, bend) =>
+    (Math.exp(-Math.exp(-1.35 * (x - 1) - Math.log(1 / Math.LN2) + 0.05 * bend)) -
+      Math.exp(-Math.exp(1.35 - Math.log(1 / Math.LN2)))) /
+    (1 - Math.exp(-Math.exp(1.35 - Math.log(1 / Math.LN2)))),
 ];
 
 /** Draws rolls until one can reach the target at all. */
@@ -55,7 +80,10 @@ function tryRoll(luck: Chance): WildRoll | null {
   const storageC = luck.pick([12, 18, 21]);
   const request = completeRequest({
     film: { familyId, iso: film.usualIso },
-    age: { storage: years === 0 ? [] : [{ years, temperatureC: storageC, temperatureSdC: 2 }], yearsSd: years === 0 ? 0 : 2 },
+    age: {
+      storage: years === 0 ? [] : [{ years, temperatureC: storageC, temperatureSdC: 2 }],
+      yearsSd: years === 0 ? 0 : 2,
+    },
     developer: brew.developer,
     temperatureC,
     agitationId,
@@ -70,7 +98,10 @@ function tryRoll(luck: Chance): WildRoll | null {
   const age = Math.max(0, years + 2 * luck.normal()) * (years === 0 ? 0 : 2.5 ** ((trueStorageC - 21) / 10));
   const worse = Math.exp(0.39 * luck.heavy());
   const fogFresh = film.freshBaseFogD + 0.04 * luck.normal();
-  const fogAge = Math.min(0.6 * film.maximumDensityD, film.fogDPerYear * worse * Math.exp(0.31 * luck.normal()) * age ** 0.95 * 1.1);
+  const fogAge = Math.min(
+    0.6 * film.maximumDensityD,
+    film.fogDPerYear * worse * Math.exp(0.31 * luck.normal()) * age ** 0.95 * 1.1,
+  );
   const gradient = freshGradient / (1 + film.gradientLossPerYear * worse * Math.exp(0.31 * luck.normal()) * age);
   const agedRate = Math.exp(Math.min(0.4, 0.005 * age) * luck.heavy());
   const thermometerBias = 0.3 * luck.heavy();
@@ -84,10 +115,13 @@ function tryRoll(luck: Chance): WildRoll | null {
   // Where fresh film reaches the target under the base conditions, on this shape: it anchors the rate.
   const freshExtent = extentFor(shape, bend, Math.min(0.97, TARGET / freshGradient));
   const baseTime = film.referenceTimeMin * brew.timeFactor * stockTime * brew.developerTime * pairTime;
-  const rate = (freshExtent / baseTime) * brew.rate * handRate * agedRate * q10 ** ((temperatureC + thermometerBias - 20) / 10);
+  const rate =
+    (freshExtent / baseTime) * brew.rate * handRate * agedRate * q10 ** ((temperatureC + thermometerBias - 20) / 10);
   const run = (): number => Math.exp(0.04 * luck.heavy());
-  const fogAt = (timeMin: number, pace: number): number => fogAge * Math.min(2, (rate * pace * timeMin) / freshExtent) ** 0.7;
-  const netAt = (timeMin: number, pace: number): number => gradient * shape(rate * pace * timeMin, bend) * Math.max(0, 1 - fogAt(timeMin, pace) / film.maximumDensityD) ** 1.1;
+  const fogAt = (timeMin: number, pace: number): number =>
+    fogAge * Math.min(2, (rate * pace * timeMin) / freshExtent) ** 0.7;
+  const netAt = (timeMin: number, pace: number): number =>
+    gradient * shape(rate * pace * timeMin, bend) * Math.max(0, 1 - fogAt(timeMin, pace) / film.maximumDensityD) ** 1.1;
 
   const trueTimeMin = firstTime((timeMin) => netAt(timeMin, 1), TARGET, baseTime / (rate / (freshExtent / baseTime)));
   if (trueTimeMin === null) return null;
@@ -97,10 +131,24 @@ function tryRoll(luck: Chance): WildRoll | null {
     const trueGradient = netAt(timeMin, pace);
     const trueFog = fogFresh + fogAt(timeMin, pace);
     if (method === 'densities') {
-      return { kind: 'clip', id, timeMin, gradient: positive(trueGradient + 0.05 * luck.heavy()), baseFogD: positive(trueFog + 0.03 * luck.heavy()), method };
+      return {
+        kind: 'clip',
+        id,
+        timeMin,
+        gradient: positive(trueGradient + 0.05 * luck.heavy()),
+        baseFogD: positive(trueFog + 0.03 * luck.heavy()),
+        method,
+      };
     }
     const off = eye.bias + eye.drift * eye.judged++;
-    return { kind: 'clip', id, timeMin, gradient: positive(trueGradient * (1 + 0.18 * off) + 0.1 * luck.heavy()), baseFogD: positive(trueFog + 0.1 * luck.normal()), method };
+    return {
+      kind: 'clip',
+      id,
+      timeMin,
+      gradient: positive(trueGradient * (1 + 0.18 * off) + 0.1 * luck.heavy()),
+      baseFogD: positive(trueFog + 0.1 * luck.normal()),
+      method,
+    };
   };
   const verdict = (timeMin: number, id: string): EvidenceInput => {
     const off = eye.bias + eye.drift * eye.judged++;
@@ -114,11 +162,34 @@ function tryRoll(luck: Chance): WildRoll | null {
     (_timeMin, id) => ({
       kind: 'drop',
       id,
-      rateRatio: Math.min(100, Math.max(0.01, ((rate * run()) / (freshExtent / (film.referenceTimeMin * stockTime * Math.exp(0.2 * luck.heavy())) * handRate * agedRate * 2.3 ** ((temperatureC + thermometerBias - 20) / 10))) * Math.exp(0.15 * luck.heavy()))),
+      rateRatio: Math.min(
+        100,
+        Math.max(
+          0.01,
+          ((rate * run()) /
+            ((freshExtent / (film.referenceTimeMin * stockTime * Math.exp(0.2 * luck.heavy()))) *
+              handRate *
+              agedRate *
+              2.3 ** ((temperatureC + thermometerBias - 20) / 10))) *
+            Math.exp(0.15 * luck.heavy()),
+        ),
+      ),
       known: { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } },
     }),
-    (_timeMin, id) => ({ kind: 'chart', id, timeMin: Math.min(180, Math.max(0.5, (baseTime / brew.rate) * Math.exp(0.12 * luck.heavy()))), source: 'leaflet', setting: { temperatureC: 20, agitationId: 'ten-each-minute' } }),
-    (timeMin, id) => ({ kind: 'fog', id, timeMin, baseFogD: positive(fogFresh + fogAt(timeMin, run()) + 0.03 * luck.heavy()), method: 'densities' }),
+    (_timeMin, id) => ({
+      kind: 'chart',
+      id,
+      timeMin: Math.min(180, Math.max(0.5, (baseTime / brew.rate) * Math.exp(0.12 * luck.heavy()))),
+      source: 'leaflet',
+      setting: { temperatureC: 20, agitationId: 'ten-each-minute' },
+    }),
+    (timeMin, id) => ({
+      kind: 'fog',
+      id,
+      timeMin,
+      baseFogD: positive(fogFresh + fogAt(timeMin, run()) + 0.03 * luck.heavy()),
+      method: 'densities',
+    }),
   ];
   return { request, trueTimeMin, clip, anyPiece: (timeMin, id) => luck.pick(pieces)(timeMin, id) };
 }
@@ -140,7 +211,12 @@ function drawBrew(luck: Chance): DrawnBrew {
     const familyId = luck.pick(CONCENTRATES);
     const { referenceParts, timeFactor, dilutionExponent, q10 } = developerFamilies[familyId];
     const thinner = luck.uniform(0.7, 2);
-    const parts = { concentrate: referenceParts.concentrate, water: Math.round(((referenceParts.concentrate + referenceParts.water) * thinner - referenceParts.concentrate) * 10) / 10 };
+    const parts = {
+      concentrate: referenceParts.concentrate,
+      water:
+        Math.round(((referenceParts.concentrate + referenceParts.water) * thinner - referenceParts.concentrate) * 10) /
+        10,
+    };
     const water = Math.max(0, parts.water);
     const fraction = (referenceParts.concentrate + referenceParts.water) / (referenceParts.concentrate + water);
     return {
@@ -159,10 +235,18 @@ function drawBrew(luck: Chance): DrawnBrew {
   const potency = Math.exp((tea ? 0.5 : 0.25) * luck.heavy());
   const equivalent = strength * potency * (tea ? 0.9 : 1);
   return {
-    developer: { kind: 'improvised', agents: [{ agentId, amountPerL }], ascorbicGPerL, sodaGPerL: luck.uniform(45, 65) },
+    developer: {
+      kind: 'improvised',
+      agents: [{ agentId, amountPerL }],
+      ascorbicGPerL,
+      sodaGPerL: luck.uniform(45, 65),
+    },
     timeFactor: 1.6,
     q10: 2.2,
-    rate: equivalent ** (0.8 + 0.2 * luck.normal()) * (ascorbicGPerL / 16) ** (0.25 + 0.1 * luck.normal()) * Math.exp(0.06 * luck.heavy()),
+    rate:
+      equivalent ** (0.8 + 0.2 * luck.normal()) *
+      (ascorbicGPerL / 16) ** (0.25 + 0.1 * luck.normal()) *
+      Math.exp(0.06 * luck.heavy()),
     developerTime: Math.exp((tea ? 0.57 : 0.16) * luck.heavy()),
   };
 }

@@ -1,0 +1,322 @@
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import { Group, add, elementOf, squaredLength, type Rows } from './arrowGroup';
+import { followRow, ownCovariance, pieceOf, sharedReading, takePrivate, type PrivateBlock } from './privateBlock';
+
+/**
+ * A sum of squares whose unknowns fall into groups that touch each other only through a border. Its normal matrix has the
+ * shape of an arrow, and is solved group by group; the whole log stays small that way. Unknowns that a single piece of
+ * evidence touches are taken out first.
+ */
+export interface Arrow {
+  /** Number of private unknowns of each piece. */
+  privateSizes: readonly number[];
+  /** Number of unknowns in each group. */
+  groupSizes: readonly number[];
+  borderSize: number;
+}
+
+/** Where an unknown stands: in a group, in the border (group −1), or private to a piece (group −2 and below). */
+export interface Place {
+  group: number;
+  at: number;
+}
+
+/** A row of the Jacobian, divided by the noise: the unknowns that it touches and their derivatives. */
+export interface SparseRow {
+  places: readonly Place[];
+  values: Float64Array;
+}
+
+/** A factored normal matrix I + Σ w·jᵀj: prior information of one for each unknown, and what the rows add. */
+export interface FactoredArrow {
+  /** Solves (I + Σ w·jᵀj)·x = b; b and x as border and groups. */
+  solve: (right: ArrowVector) => ArrowVector;
+  /** Covariance of two unknowns: an element of the inverse. */
+  covariance: (a: Place, b: Place) => number;
+  /** Variance of the linear combination of a row, by the row's number. */
+  varianceOf: (row: number) => number;
+}
+
+/** A vector laid out as the unknowns are. */
+export interface ArrowVector {
+  privates: Float64Array[];
+  groups: Float64Array[];
+  border: Float64Array;
+}
+
+/** A vector of zeros. */
+export function zeroVector({ privateSizes, groupSizes, borderSize }: Arrow): ArrowVector {
+  return {
+    privates: privateSizes.map((size) => new Float64Array(size)),
+    groups: groupSizes.map((size) => new Float64Array(size)),
+    border: new Float64Array(borderSize),
+  };
+}
+
+function partOf(vector: ArrowVector, place: Place): Float64Array | undefined {
+  if (place.group === -1) return vector.border;
+  return place.group >= 0 ? vector.groups[place.group] : vector.privates[pieceOf(place)];
+}
+
+/** An element of a vector. */
+export function elementAt(vector: ArrowVector, place: Place): number {
+  return partOf(vector, place)?.[place.at] ?? 0;
+}
+
+/** Adds to an element of a vector. */
+export function addTo(vector: ArrowVector, place: Place, value: number): void {
+  const part = partOf(vector, place);
+  if (part !== undefined) part[place.at] = (part[place.at] ?? 0) + value;
+}
+
+/** A vector changed part by part. */
+export function mapVector(
+  vector: ArrowVector,
+  change: (part: Float64Array, name: 'privates' | 'groups' | 'border', index: number) => Float64Array,
+): ArrowVector {
+  return {
+    privates: vector.privates.map((part, index) => change(part, 'privates', index)),
+    groups: vector.groups.map((part, index) => change(part, 'groups', index)),
+    border: change(vector.border, 'border', 0),
+  };
+}
+
+/**
+ * Adds up and factors the normal matrix.
+ * @param shape sizes of groups and border
+ * @param rows Jacobian rows divided by their noise; a row touches one group at most, the border, and private unknowns of
+ *   its piece; rows of one piece stand together and share one list of places
+ * @param weights weight of each row, 0 to 1
+ * @returns the factored matrix. Positive definite always: the prior adds one to every diagonal element.
+ * Source: Schur complement of the groups (textbook); Cholesky factors by the matrix package.
+ */
+export function factorArrow(shape: Arrow, rows: readonly SparseRow[], weights: readonly number[]): FactoredArrow {
+  const { groupSizes, borderSize } = shape;
+  const blocks = blocksOf(rows, weights);
+  const sharedRows = blocks.flatMap(({ block }) =>
+    block.whitened.map((values): SparseRow => ({ places: block.places, values })),
+  );
+  // Unknowns of the border that no row moves keep their prior: they stay out of the matrix.
+  const active = activeBorder(sharedRows, borderSize);
+  const size = active.count;
+  const border = Matrix.eye(size, size);
+  const groups = groupSizes.map((groupSize) => new Group(groupSize));
+  for (const { places } of sharedRows) {
+    const group = groups[groupOf(places)];
+    if (group === undefined) continue;
+    for (const place of places) {
+      const at = place.group < 0 ? (active.of[place.at] ?? -1) : -1;
+      if (at >= 0) group.touch(at);
+    }
+  }
+  groups.forEach((group) => group.open());
+  for (const { places, values } of sharedRows) {
+    const group = groups[groupOf(places)];
+    const inside: [at: number, value: number][] = [];
+    const outside: [at: number, value: number][] = [];
+    for (let i = 0; i < places.length; i++) {
+      const value = values[i] ?? 0;
+      const place = places[i] as Place;
+      if (value === 0) continue;
+      if (place.group >= 0) inside.push([place.at, value]);
+      else outside.push([active.of[place.at] ?? -1, value]);
+    }
+    group?.addRow(inside, outside);
+    for (const [row, value] of outside) for (const [column, other] of outside) add(border, row, column, value * other);
+  }
+  for (const group of groups) group.reduce(border);
+  const borderFactor = size === 0 ? null : new CholeskyDecomposition(border);
+  const lower: Rows = borderFactor === null ? [] : borderFactor.lowerTriangularMatrix.to2DArray();
+  /** Columns of the border's inverse, each made when it is first asked for. */
+  const columns = new Map<number, Float64Array>();
+  const column = (at: number): Float64Array => {
+    const known = columns.get(at);
+    if (known !== undefined) return known;
+    const unit = Matrix.zeros(size, 1);
+    unit.set(at, 0, 1);
+    const made = Float64Array.from((borderFactor as CholeskyDecomposition).solve(unit).to1DArray());
+    columns.set(at, made);
+    return made;
+  };
+
+  /** Covariance of two shared unknowns. */
+  const sharedCovariance = (a: Place, b: Place): number => {
+    if (a.group >= 0 && b.group < 0) return sharedCovariance(b, a);
+    if (a.group < 0) {
+      const at = active.of[a.at] ?? -1;
+      if (b.group >= 0) return at < 0 ? 0 : -(groups[b.group] as Group).reachOf(b.at, column(at));
+      const other = active.of[b.at] ?? -1;
+      return at < 0 || other < 0 ? Number(a.at === b.at) : (column(at)[other] ?? 0);
+    }
+    const [groupA, groupB] = [groups[a.group] as Group, groups[b.group] as Group];
+    let sum = a.group === b.group ? elementOf(groupA.insideInverse(), a.at, b.at) : 0;
+    for (let j = 0; j < groupB.touched.length; j++) {
+      const w = groupB.reach(b.at, j);
+      if (w !== 0) sum += w * groupA.reachOf(a.at, column(groupB.touched[j] ?? 0));
+    }
+    return sum;
+  };
+  const blockByPiece = new Map(blocks.flatMap(({ piece, block }) => (piece < 0 ? [] : [[piece, block] as const])));
+  const covariance = (a: Place, b: Place): number => {
+    const [pieceA, pieceB] = [pieceOf(a), pieceOf(b)];
+    if (pieceA < 0 && pieceB < 0) return sharedCovariance(a, b);
+    if (pieceA < 0) return covariance(b, a);
+    const block = blockByPiece.get(pieceA);
+    if (block === undefined) return pieceA === pieceB && a.at === b.at ? 1 : 0;
+    const column = block.ownAt.indexOf(a.at);
+    const follow = followRow(block, column);
+    const own = pieceA === pieceB ? ownCovariance(block, column, block.ownAt.indexOf(b.at)) : 0;
+    if (pieceA === pieceB) {
+      const other = followRow(block, block.ownAt.indexOf(b.at));
+      return (
+        own +
+        block.places.reduce(
+          (sum, place, s) =>
+            follow[s] === 0
+              ? sum
+              : sum +
+                (follow[s] ?? 0) *
+                  block.places.reduce((inner, next, t) => inner + (other[t] ?? 0) * sharedCovariance(place, next), 0),
+          0,
+        )
+      );
+    }
+    return block.places.reduce(
+      (sum, place, s) => (follow[s] === 0 ? sum : sum + (follow[s] ?? 0) * covariance(place, b)),
+      0,
+    );
+  };
+
+  /** v·A⁻¹·v within the group, and what is left of the row for the border after the group has spoken. */
+  const sharedVariance = (places: readonly Place[], values: Float64Array): number => {
+    const group = groups[groupOf(places)];
+    const inside = new Float64Array(group?.size ?? 0);
+    const left = new Map<number, number>();
+    let variance = 0;
+    places.forEach((place, index) => {
+      const value = values[index] ?? 0;
+      if (value === 0) return;
+      const at = place.group < 0 ? (active.of[place.at] ?? -1) : -1;
+      if (place.group >= 0) inside[place.at] = value;
+      else if (at < 0) variance += value * value;
+      else left.set(at, value);
+    });
+    if (group !== undefined) {
+      const own = group.insideInverse();
+      for (let i = 0; i < inside.length; i++) {
+        const value = inside[i] ?? 0;
+        if (value === 0) continue;
+        for (let j = 0; j < inside.length; j++) variance += value * (inside[j] ?? 0) * elementOf(own, i, j);
+        for (let j = 0; j < group.touched.length; j++)
+          left.set(group.touched[j] ?? 0, (left.get(group.touched[j] ?? 0) ?? 0) - value * group.reach(i, j));
+      }
+    }
+    return variance + squaredLength(lower, left, size);
+  };
+  const readings = blocks.flatMap(({ block }) => block.own.map((_, index) => ({ block, index })));
+  const varianceOf = (reading: number): number => {
+    const found = readings[reading];
+    if (found === undefined) return 0;
+    const { row, variance } = sharedReading(found.block, found.index);
+    return variance + sharedVariance(found.block.places, row);
+  };
+
+  const solveShared = (right: ArrowVector): ArrowVector => {
+    const reduced = new Float64Array(size);
+    right.border.forEach((value, at) => {
+      const index = active.of[at] ?? -1;
+      if (index >= 0) reduced[index] = value;
+    });
+    const own = groups.map((group, index) => {
+      const rightGroup = right.groups[index] as Float64Array;
+      for (let j = 0; j < group.touched.length; j++) {
+        const at = group.touched[j] ?? 0;
+        for (let i = 0; i < group.size; i++)
+          reduced[at] = (reduced[at] ?? 0) - group.reach(i, j) * (rightGroup[i] ?? 0);
+      }
+      return group.solveInside(rightGroup);
+    });
+    const outer =
+      borderFactor === null ? reduced : Float64Array.from(borderFactor.solve(Matrix.columnVector(reduced)).to1DArray());
+    own.forEach((answer, index) => {
+      const group = groups[index] as Group;
+      for (let i = 0; i < group.size; i++) {
+        for (let j = 0; j < group.touched.length; j++)
+          answer[i] = (answer[i] ?? 0) - group.reach(i, j) * (outer[group.touched[j] ?? 0] ?? 0);
+      }
+    });
+    return {
+      privates: right.privates,
+      groups: own,
+      border: right.border.map((value, at) => ((active.of[at] ?? -1) < 0 ? value : (outer[active.of[at] ?? 0] ?? 0))),
+    };
+  };
+
+  /** Private unknowns go first: Js·Gᵀ·b leaves the right side, and they follow once the shared ones are known. */
+  const solve = (right: ArrowVector): ArrowVector => {
+    const shared = mapVector(right, (part) => Float64Array.from(part));
+    const pulls = blocks.map(({ piece, block }) => {
+      const b = right.privates[piece];
+      return block.own.map((_, i) =>
+        b === undefined
+          ? 0
+          : block.gain.reduce((sum, g, column) => sum + (g[i] ?? 0) * (b[block.ownAt[column] ?? 0] ?? 0), 0),
+      );
+    });
+    blocks.forEach(({ block }, k) =>
+      block.shared.forEach((row, i) =>
+        block.places.forEach((place, s) => addTo(shared, place, -(row[s] ?? 0) * (pulls[k]?.[i] ?? 0))),
+      ),
+    );
+    const solved = solveShared(shared);
+    const privates = right.privates.map((part) => Float64Array.from(part));
+    for (const { piece, block } of blocks) {
+      const own = privates[piece];
+      const b = right.privates[piece];
+      if (own === undefined || b === undefined) continue;
+      const along = block.shared.map((row, i) => {
+        const fromShared = block.places.reduce((sum, place, s) => sum + (row[s] ?? 0) * elementAt(solved, place), 0);
+        return (
+          fromShared + block.ownAt.reduce((sum, at, column) => sum + (block.own[i]?.[column] ?? 0) * (b[at] ?? 0), 0)
+        );
+      });
+      block.ownAt.forEach((at, column) => {
+        own[at] = (b[at] ?? 0) - along.reduce((sum, value, i) => sum + (block.gain[column]?.[i] ?? 0) * value, 0);
+      });
+    }
+    return { ...solved, privates };
+  };
+  return { solve, covariance, varianceOf };
+}
+
+/** Rows by piece, without their private unknowns. */
+function blocksOf(rows: readonly SparseRow[], weights: readonly number[]): { piece: number; block: PrivateBlock }[] {
+  const blocks: { piece: number; block: PrivateBlock }[] = [];
+  for (let from = 0; from < rows.length;) {
+    const { places } = rows[from] as SparseRow;
+    let to = from + 1;
+    while (to < rows.length && rows[to]?.places === places) to++;
+    blocks.push({
+      piece: places.reduce((found, place) => Math.max(found, pieceOf(place)), -1),
+      block: takePrivate(rows.slice(from, to), weights.slice(from, to)),
+    });
+    from = to;
+  }
+  return blocks;
+}
+
+function groupOf(places: readonly Place[]): number {
+  return places.find((place) => place.group >= 0)?.group ?? -1;
+}
+
+/** Which unknowns of the border some row moves, and their index among those; −1 for the others. */
+function activeBorder(rows: readonly SparseRow[], borderSize: number): { of: Int32Array; count: number } {
+  const of = new Int32Array(borderSize).fill(-1);
+  let count = 0;
+  for (const { places, values } of rows) {
+    places.forEach((place, index) => {
+      if (place.group < 0 && values[index] !== 0 && of[place.at] === -1) of[place.at] = count++;
+    });
+  }
+  return { of, count };
+}

@@ -1,0 +1,136 @@
+import { developerKey } from '../estimate/situation';
+import type { Evidence } from '../estimate/evidenceSchema';
+import type { Piece } from '../estimate/observations';
+import type { SituationInput } from '../estimate/situationSchema';
+import { rollAge } from '../films/rollAge';
+import type { EvidenceRecord, Records, Roll, Run, Stock } from '../records/records';
+import { patchGradient } from '../densitometry/patchGradient';
+import { fogGradeD } from '../outcome/grades';
+import { runProgress } from '../schedule/runState';
+import { dropRatio } from '../evidence/dropTest';
+import type { SettingRecord } from '../evidence/evidenceRecord';
+
+/** The records that the bench learns from. */
+export type LearningRecords = Pick<Records, 'stocks' | 'rolls' | 'runs' | 'verdicts' | 'evidence'>;
+
+/**
+ * Everything on a bench that moves an estimate: what was tested or looked up, and the verdicts of its runs.
+ * @param records stocks, rolls, runs, verdicts and evidence
+ * @param nowYear this year, for the age of rolls
+ * @returns pieces of evidence with their settings, newest last
+ */
+export function benchEvidence({ stocks, rolls, runs, verdicts, evidence }: LearningRecords, nowYear: number): Piece[] {
+  const stockById = new Map(stocks.map((stock) => [stock.id, stock]));
+  const rollById = new Map(rolls.map((roll) => [roll.id, roll]));
+  const runById = new Map(runs.map((run) => [run.id, run]));
+  const filmOf = (rollId: string): { roll: Roll; stock: Stock } | null => {
+    const roll = rollById.get(rollId);
+    const stock = stockById.get(roll?.stockId ?? '');
+    return roll === undefined || stock === undefined ? null : { roll, stock };
+  };
+  const dated: { atMs: number; piece: Piece }[] = [];
+  for (const record of evidence) {
+    const film = filmOf(record.rollId);
+    if (film !== null)
+      dated.push({
+        atMs: record.createdMs,
+        piece: { evidence: evidenceOf(record), setting: settingFor(film.roll, film.stock, record.setting, nowYear) },
+      });
+  }
+  for (const verdict of verdicts) {
+    const run = runById.get(verdict.runId);
+    const film = filmOf(verdict.rollId);
+    if (run?.setup == null || film === null) continue;
+    const { target, ...setting } = run.setup;
+    dated.push({
+      atMs: verdict.createdMs,
+      piece: {
+        evidence: {
+          kind: 'verdict',
+          id: verdict.id,
+          setting: {},
+          timeMin: developedMin(run),
+          contrast: verdict.contrast,
+          fogD: fogGradeD[verdict.fog],
+          target,
+        },
+        setting: settingFor(film.roll, film.stock, setting, nowYear),
+      },
+    });
+  }
+  return dated.sort((a, b) => a.atMs - b.atMs).map(({ piece }) => piece);
+}
+
+/** Minutes for which a run developed: as it went, else as planned. */
+function developedMin(run: Run): number {
+  const index = run.steps.findIndex((step) => step.kind === 'develop');
+  const tookS = runProgress(run.steps, run.events).tookS[index];
+  return tookS != null && tookS > 0 ? tookS / 60 : run.pinned.timeMin;
+}
+
+function settingFor(
+  roll: Roll,
+  stock: Stock,
+  { ambientC, brewId, mixingLnSd, ...setting }: SettingRecord,
+  nowYear: number,
+): SituationInput {
+  const age = rollAge(roll, stock.familyId, nowYear);
+  return {
+    ...setting,
+    film: { familyId: stock.familyId, iso: stock.iso, own: stock.own },
+    age,
+    ...(ambientC === null ? {} : { ambientC }),
+    ...(mixingLnSd === null ? {} : { mixingLnSd }),
+    stockId: stock.id,
+    rollId: roll.id,
+    brewId: brewId ?? `brew of ${roll.id}`,
+  };
+}
+
+function evidenceOf({ id, finding }: EvidenceRecord): Evidence {
+  const common = { id, setting: {} };
+  switch (finding.kind) {
+    case 'chart':
+      return { ...common, ...finding };
+    case 'drop':
+      return { ...common, kind: 'drop', ...dropRatio(finding.pairs), known: finding.known };
+    case 'clip': {
+      const gradient = patchGradient(finding.shadowD, finding.highlightD, finding.stopsBetween);
+      return {
+        ...common,
+        kind: 'clip',
+        timeMin: finding.timeMin,
+        method: finding.method,
+        baseFogD: finding.baseFogD,
+        gradient: gradient.ok ? gradient.value : 0,
+      };
+    }
+    case 'fog':
+      return { ...common, ...finding };
+  }
+}
+
+/**
+ * The pieces that bear on a roll in a developer most directly: its own, then those of its stock, then those of its developer.
+ * @param pieces all pieces
+ * @param setting the roll's setting
+ * @param most how many at the most
+ */
+export function nearestPieces(
+  pieces: readonly Piece[],
+  setting: Pick<SituationInput, 'rollId' | 'stockId' | 'developer'>,
+  most: number,
+): Piece[] {
+  const developer = developerKey(setting.developer);
+  const nearness = (piece: Piece): number => {
+    if (piece.setting.rollId === setting.rollId) return 0;
+    if (piece.setting.stockId === setting.stockId) return developerKey(piece.setting.developer) === developer ? 1 : 2;
+    return developerKey(piece.setting.developer) === developer ? 3 : 4;
+  };
+  return pieces
+    .map((piece, index) => ({ piece, index, near: nearness(piece) }))
+    .filter(({ near }) => near < 4)
+    .sort((a, b) => a.near - b.near || b.index - a.index)
+    .slice(0, most)
+    .map(({ piece }) => piece);
+}

@@ -1,0 +1,96 @@
+import * as z from 'zod';
+import { rollSchema, stockSchema } from '../records/records';
+import { FIRST_FILM_YEAR } from '../films/filmYears';
+import { storagePresetIds } from '../films/storagePresets';
+import { SHELF_YEARS } from '../films/yearHints';
+
+/** Years by which a box date may be misread, and how a user says so. */
+export const dateDoubts = {
+  '0': 'Read off the box',
+  '3': 'Within a few years',
+  '7': 'The decade is right',
+  '17': 'A guess',
+} as const;
+
+/** Schemas of a stock's own numbers. */
+const ownPriors = stockSchema.shape.own.unwrap().shape;
+
+/** Own numbers of a stock that has none. */
+export const noOwnPriors = {
+  maximumGradient: null,
+  referenceTimeMin: null,
+  freshBaseFogD: null,
+  maximumDensityD: null,
+  speedLossStopsPerYear: null,
+  fogDPerYear: null,
+  gradientLossPerYear: null,
+};
+
+/** Margin beyond the usual shelf time before a date is called impossible, years. Source: our choice. */
+const SHELF_MARGIN_YEARS = 2;
+
+/**
+ * Schema of the roll form: what a user says about a roll and its stock.
+ * @param thisYear calendar year, for years that cannot lie ahead
+ * @returns a schema whose messages say what is wrong and what to do
+ */
+export function rollFormSchema(thisYear: number) {
+  const year = (what: string, last: number) => {
+    const sentence = `${what}: give a year from ${FIRST_FILM_YEAR} to ${last}, or leave it empty.`;
+    return z.number(sentence).int(sentence).min(FIRST_FILM_YEAR, sentence).max(last, sentence).nullable();
+  };
+  return z
+    .strictObject({
+      /** Both names may stay empty; the roll is then called by its format, the film unknown. */
+      label: z.string().trim().max(120, 'Keep the name under 120 characters.'),
+      stockName: z.string().trim().max(120, 'Keep the name under 120 characters.'),
+      familyId: stockSchema.shape.familyId,
+      iso: stockSchema.shape.iso,
+      formatId: rollSchema.shape.formatId,
+      expiredYear: year('Box date', thisYear + 10),
+      dateSlackYears: z.number().int().min(0).max(30),
+      storageId: z.enum(storagePresetIds),
+      exposureState: rollSchema.shape.exposure.shape.state,
+      exposedYear: year('Exposed', thisYear),
+      exposureIndex: z
+        .number('Exposure index: give an ISO number from 0.1 to 25600, or leave it empty.')
+        .min(0.1, 'Exposure index: give 0.1 or more.')
+        .max(25600, 'Exposure index: give 25600 or less.')
+        .nullable(),
+      note: rollSchema.shape.note,
+      own: z.strictObject({
+        maximumGradient: ownPriors.maximumGradient.unwrap().nullable(),
+        referenceTimeMin: ownPriors.referenceTimeMin.unwrap().nullable(),
+        freshBaseFogD: ownPriors.freshBaseFogD.unwrap().nullable(),
+        maximumDensityD: ownPriors.maximumDensityD.unwrap().nullable(),
+        speedLossStopsPerYear: ownPriors.speedLossStopsPerYear.unwrap().nullable(),
+        fogDPerYear: ownPriors.fogDPerYear.unwrap().nullable(),
+        gradientLossPerYear: ownPriors.gradientLossPerYear.unwrap().nullable(),
+      }),
+    })
+    .superRefine((roll, context) => {
+      if (roll.exposureState === 'unexposed' && roll.exposedYear !== null) {
+        context.addIssue({
+          code: 'custom',
+          path: ['exposedYear'],
+          message: 'The roll is marked as not exposed: empty this year, or say that it was exposed.',
+        });
+      }
+      if (roll.expiredYear === null || roll.exposedYear === null) return;
+      const earliest = roll.expiredYear - SHELF_YEARS.most - SHELF_MARGIN_YEARS - roll.dateSlackYears;
+      if (roll.exposedYear < earliest) {
+        context.addIssue({
+          code: 'custom',
+          path: ['exposedYear'],
+          message: `A film dated ${roll.expiredYear} was not made before about ${earliest}, so it cannot have been exposed in ${roll.exposedYear}. Check both years, or say that the box date is a guess.`,
+        });
+      }
+    });
+}
+
+export type RollForm = z.infer<ReturnType<typeof rollFormSchema>>;
+
+const scalar = z.union([z.string(), z.number(), z.null()]);
+
+/** A roll's form as typed: whatever its fields hold. A draft that does not read as this is passed over. */
+export const rollDraftSchema = z.record(z.string(), z.union([scalar, z.record(z.string(), scalar)]));

@@ -1,0 +1,234 @@
+import * as z from 'zod';
+import { chartSourceIds } from '../estimate/chartSources';
+import { batchSchema } from '../brewing/batch';
+import { mixEventSchema } from '../brewing/mixRun';
+import { brewPartSchema } from '../brewing/part';
+import { recipeShape } from '../brewing/recipe';
+import { estimateRequestSchema } from '../estimate/request';
+import { strategyIds } from '../estimate/strategyIds';
+import { partsSchema } from '../chemistry/partsSchema';
+import { targetSchema } from '../estimate/targetSchema';
+import { findingSchema, settingRecordSchema } from '../evidence/evidenceRecord';
+import { ledgerRowSchema } from '../estimate/result';
+import { kitSchema } from '../kit/kitSchema';
+import { filmFormatIds } from '../films/filmFormats';
+import { stockFamilyIds } from '../films/stockFamilies';
+import { frameSchema } from '../exposure/frame';
+import { conditionSchema } from '../films/condition';
+import { storageStaySchema } from '../films/storageStaySchema';
+import { PHOTO_EDGE_PX } from './photoSize';
+import { userHintSchema } from '../films/userHint';
+import { verdictValuesSchema } from '../outcome/verdict';
+import { runEventSchema } from '../schedule/runEvents';
+import { wetChoiceSchema, wetStepSchema } from '../schedule/wetSteps';
+
+const id = z.string().min(1).max(100);
+const instantMs = z.number().int().nonnegative();
+const stamps = { id, createdMs: instantMs, updatedMs: instantMs };
+const request = estimateRequestSchema.shape;
+
+/** A kind of film as made. */
+export const stockSchema = z.strictObject({
+  ...stamps,
+  name: z.string().min(1).max(120),
+  familyId: z.enum(stockFamilyIds),
+  iso: request.film.shape.iso,
+  own: request.film.shape.own,
+});
+
+/** How the film was exposed. */
+export const exposureStates = {
+  unexposed: 'Not exposed yet',
+  known: 'Exposed, as metered',
+  mixed: 'Exposed, mixed light',
+  unknown: 'Exposed, nobody knows how',
+} as const;
+export type ExposureState = keyof typeof exposureStates;
+
+/** One physical film and its history. */
+export const rollSchema = z.strictObject({
+  ...stamps,
+  label: z.string().min(1).max(120),
+  stockId: id,
+  formatId: z.enum(filmFormatIds),
+  /** What the user knows about when it was made. */
+  hints: z.array(userHintSchema).max(20),
+  /** Where it lay, in order of time, from manufacture to now. */
+  storage: z.array(storageStaySchema).min(1).max(20),
+  xrayPasses: z.number().int().min(0).max(200),
+  condition: conditionSchema,
+  exposure: z.strictObject({
+    state: z.enum(Object.keys(exposureStates) as [ExposureState, ...ExposureState[]]),
+    year: z.number().int().nullable(),
+    /** Index at which it was or will be exposed; null when unknown. */
+    index: z.number().positive().nullable(),
+  }),
+  /** Frames as noted, where somebody noted them. */
+  frames: z.array(frameSchema).max(100),
+  note: z.string().max(5000),
+});
+
+/** One mixed batch. */
+export const brewSchema = z.strictObject({
+  ...stamps,
+  name: z.string().min(1).max(120),
+  /** What is written on the jug to tell it from the others. */
+  code: z.string().min(1).max(12),
+  use: recipeShape.use,
+  /** As the estimator knows it; null for what develops no film. */
+  developer: request.developer.nullable(),
+  bromideGPerL: z.number().min(0),
+  volumeMl: z.number().positive(),
+  mixedMs: instantMs,
+  /** What was wanted and what went in; empty for a brew that nobody weighed here. */
+  parts: z.array(brewPartSchema).max(12),
+  temperatureC: z.number().nullable(),
+  /** pH at 25 °C, worked out from what went in; null where it is not known. */
+  ph: z.number().nullable(),
+  /** Spread of ln(rate) that the measuring left; null where nobody measured. */
+  mixingLnSd: z.number().min(0).max(2).nullable(),
+  /** Films of 80 square inches through it so far. */
+  films: z.number().min(0),
+});
+
+/** A recipe of the user's own. */
+export const recipeSchema = z.strictObject({ ...stamps, ...recipeShape });
+
+/** A mixing under way, or done. */
+export const mixSchema = z.strictObject({
+  ...stamps,
+  /** The roll that it is mixed for; null when it is for none. */
+  rollId: id.nullable(),
+  batch: batchSchema,
+  events: z.array(mixEventSchema).max(500),
+  /** The brew that it became; null while it is under way. */
+  brewId: id.nullable(),
+});
+
+/** What was decided, as it stood when it was pinned. */
+export const pinnedSchema = z.strictObject({
+  atMs: instantMs,
+  timeMin: z.number().positive(),
+  lowMin: z.number().positive(),
+  highMin: z.number().positive(),
+  ledger: z.array(ledgerRowSchema),
+  /** Pieces of evidence that the time rested on. */
+  evidenceIds: z.array(id),
+});
+
+/** The decision for a roll. */
+export const planSchema = z.strictObject({
+  ...stamps,
+  rollId: id,
+  developer: request.developer,
+  bromideGPerL: z.number().min(0),
+  temperatureC: z.number(),
+  agitationId: request.agitationId,
+  strategy: z.strictObject({ id: z.enum(strategyIds), liftCap: z.boolean() }),
+  target: z.strictObject(targetSchema.shape),
+  knownTime: z
+    .strictObject({
+      timeMin: z.number().positive(),
+      temperatureC: z.number(),
+      source: z.enum(chartSourceIds),
+      parts: partsSchema.optional(),
+    })
+    .nullable(),
+  volumeMl: z.number().positive(),
+  /** Temperature around the tank, °C; null for a bath that holds its temperature. */
+  ambientC: z.number().nullable(),
+  /** Pieces of evidence that are switched off for this roll. */
+  muted: z.array(id),
+  wet: wetChoiceSchema,
+  brewId: id.nullable(),
+  pinned: pinnedSchema.nullable(),
+});
+
+/** One execution of a plan at the tank. */
+export const runSchema = z.strictObject({
+  ...stamps,
+  rollId: id,
+  planId: id,
+  brewId: id.nullable(),
+  developerName: z.string(),
+  temperatureC: z.number(),
+  pinned: pinnedSchema,
+  /** What it was set up with; null where nobody kept it. */
+  setup: z.strictObject({ ...settingRecordSchema.shape, target: planSchema.shape.target }).nullable(),
+  steps: z.array(wetStepSchema).min(1),
+  events: z.array(runEventSchema),
+});
+
+/** The judgement of one run. */
+export const verdictSchema = z.strictObject({ ...stamps, runId: id, rollId: id, ...verdictValuesSchema.shape });
+
+/** The most that a photograph may weigh as text, characters. */
+const PHOTO_TEXT_LIMIT = 6_000_000;
+
+/** A photograph of the roll or its box, reduced; the original is not kept. */
+export const photoSchema = z.strictObject({
+  ...stamps,
+  rollId: id,
+  name: z.string().max(200),
+  widthPx: z.number().int().positive().max(PHOTO_EDGE_PX),
+  heightPx: z.number().int().positive().max(PHOTO_EDGE_PX),
+  /** JPEG as a data address. */
+  jpeg: z
+    .string()
+    .startsWith('data:image/jpeg;base64,', 'A photograph must be a JPEG data address.')
+    .max(PHOTO_TEXT_LIMIT),
+});
+
+/** Something that moves the estimate of a roll, as it was found. */
+export const evidenceRecordSchema = z.strictObject({
+  ...stamps,
+  rollId: id,
+  setting: settingRecordSchema,
+  finding: findingSchema,
+  note: z.string().max(1000),
+});
+
+/** How the user reads quantities and lights the bench. */
+export const settingsSchema = z.strictObject({
+  id: z.literal('bench'),
+  temperature: z.enum(['C', 'F']),
+  volume: z.enum(['ml', 'floz']),
+  sound: z.boolean(),
+  kit: kitSchema,
+});
+
+/** A form that was not finished: its fields as typed. */
+export const draftSchema = z.strictObject({ id, values: z.unknown(), updatedMs: instantMs });
+
+export type Stock = z.infer<typeof stockSchema>;
+export type Roll = z.infer<typeof rollSchema>;
+export type Brew = z.infer<typeof brewSchema>;
+export type Plan = z.infer<typeof planSchema>;
+export type Run = z.infer<typeof runSchema>;
+export type Verdict = z.infer<typeof verdictSchema>;
+export type Pinned = z.infer<typeof pinnedSchema>;
+export type Photo = z.infer<typeof photoSchema>;
+export type EvidenceRecord = z.infer<typeof evidenceRecordSchema>;
+export type Draft = z.infer<typeof draftSchema>;
+export type RecipeRecord = z.infer<typeof recipeSchema>;
+export type Mix = z.infer<typeof mixSchema>;
+export type Settings = z.infer<typeof settingsSchema>;
+
+/** Schema of every table's records. */
+export const recordSchemas = {
+  settings: settingsSchema,
+  stocks: stockSchema,
+  rolls: rollSchema,
+  brews: brewSchema,
+  plans: planSchema,
+  runs: runSchema,
+  verdicts: verdictSchema,
+  drafts: draftSchema,
+  photos: photoSchema,
+  evidence: evidenceRecordSchema,
+  recipes: recipeSchema,
+  mixes: mixSchema,
+} as const;
+
+export type TableName = keyof typeof recordSchemas;
+export type Records = { [K in TableName]: z.infer<(typeof recordSchemas)[K]>[] };

@@ -1,0 +1,39 @@
+import { ordinaryKit } from '../kit/kit';
+import type { Records, Settings, TableName } from './records';
+
+/** Every table of records. The database, the exported file and the import share this list. */
+export const tableNames = [
+  'settings',
+  'stocks',
+  'rolls',
+  'brews',
+  'plans',
+  'runs',
+  'verdicts',
+  'drafts',
+  'photos',
+  'evidence',
+  'recipes',
+  'mixes',
+] as const satisfies readonly TableName[];
+
+/** Settings of a bench that nobody has changed yet. */
+export const defaultSettings: Settings = { id: 'bench', temperature: 'C', volume: 'ml', sound: true, kit: ordinaryKit };
+
+/** No records at all. */
+export function noRecords(): Records {
+  return {
+    settings: [],
+    stocks: [],
+    rolls: [],
+    brews: [],
+    plans: [],
+    runs: [],
+    verdicts: [],
+    drafts: [],
+    photos: [],
+    evidence: [],
+    recipes: [],
+    mixes: [],
+  };
+}

@@ -1,0 +1,29 @@
+import type { Parts } from '@/core/chemistry/dilution';
+import type { DilutionNotation } from '@/core/chemistry/readDilution';
+import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
+
+/** Parts in short, as in 1+31. */
+export function partsWords({ concentrate, water }: Parts): string {
+  return `${Number(concentrate.toFixed(2))}+${Number(water.toFixed(2))}`;
+}
+
+const readAs: Record<DilutionNotation, string> = {
+  added: 'Read as parts of concentrate and parts of water',
+  'in-total': 'Read as so much concentrate in the whole',
+  reversed: 'Read as water first, then concentrate',
+  strength: 'Read as a share of the usual strength',
+  undiluted: 'Read as the concentrate itself',
+};
+
+/** How a dilution was read, and what that is in the tank: concentrate and water that make the total. */
+export function dilutionWords(
+  notation: DilutionNotation | null,
+  parts: Parts,
+  volumes: { concentrateMl: number; waterMl: number },
+  units: UnitChoice,
+): string {
+  const volume = (ml: number): string =>
+    formatQuantity(ml, 'volume', units, units.volume === 'ml' && ml < 100 ? 1 : undefined);
+  const sum = `${volume(volumes.concentrateMl)} + ${volume(volumes.waterMl)} water = ${volume(volumes.concentrateMl + volumes.waterMl)}`;
+  return notation === null ? `${sum}.` : `${readAs[notation]}, ${partsWords(parts)}: ${sum}.`;
+}

@@ -1,0 +1,88 @@
+'use client';
+
+import { useCallback } from 'react';
+import * as z from 'zod';
+import { frameSchema, type Frame } from '@/core/exposure/frame';
+import { problemsFromZod } from '@/core/schema/problemsFromZod';
+import { failure, success, type Result } from '@/core/schema/result';
+import { changeDossier } from '@/data/rolls';
+import { useTypedPart } from '@/features/keeping/useTypedPart';
+
+const typedFrames = z.array(
+  z.object({ frame: z.string(), metered: z.string(), given: z.string(), remark: z.string() }),
+);
+const framesSchema = z.array(frameSchema).max(100);
+const parse = (draft: unknown): Frame[] | null => typedFrames.safeParse(draft).data ?? null;
+const read = (form: Frame[]): Result<Frame[]> => {
+  const parsed = framesSchema.safeParse(form);
+  return parsed.success ? success(parsed.data) : failure(...problemsFromZod(parsed.error.issues));
+};
+
+const columns = [
+  ['frame', 'Frame'],
+  ['metered', 'Metered'],
+  ['given', 'Given'],
+  ['remark', 'Remark'],
+] as const;
+
+/** The notebook of a roll: one line a frame, where somebody kept one. */
+export function FrameTable({ rollId, frames }: { rollId: string; frames: Frame[] }) {
+  const store = useCallback((value: Frame[]) => changeDossier(rollId, { frames: value }), [rollId]);
+  const { form, change, errors } = useTypedPart(`frames:${rollId}`, frames, parse, read, store);
+  const set = (index: number, part: Partial<Frame>): void =>
+    change(form.map((line, at) => (at === index ? { ...line, ...part } : line)));
+  const next = (): void => change([...form, { frame: String(form.length + 1), metered: '', given: '', remark: '' }]);
+  return (
+    <section aria-labelledby="frame-table" className="border-t border-hair pt-3">
+      <h3 id="frame-table">Frames</h3>
+      {form.length > 0 && (
+        <table className="mt-2 w-full max-w-[860px]">
+          <thead>
+            <tr className="text-left text-[13px] text-ink2">
+              {columns.map(([field, name]) => (
+                <th key={field} scope="col" className="pr-3 font-normal">
+                  {name}
+                </th>
+              ))}
+              <td />
+            </tr>
+          </thead>
+          <tbody>
+            {form.map((line, index) => (
+              <tr key={index}>
+                {columns.map(([field, name]) => (
+                  <td key={field} className={field === 'remark' ? 'w-1/2 py-1 pr-3' : 'py-1 pr-3'}>
+                    <input
+                      className="box"
+                      aria-label={`${name} of line ${index + 1}`}
+                      aria-invalid={errors[`[${index}].${field}`] ? true : undefined}
+                      value={line[field]}
+                      onChange={(event) => set(index, { [field]: event.target.value })}
+                    />
+                  </td>
+                ))}
+                <td>
+                  <button
+                    type="button"
+                    className="act-plain text-[13px] text-ink2"
+                    onClick={() => change(form.filter((_, at) => at !== index))}
+                  >
+                    Remove<span className="sr-only"> line {index + 1}</span>
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {Object.values(errors).map((message) => (
+        <p key={message} role="alert" className="mt-1 text-danger">
+          {message}
+        </p>
+      ))}
+      <button type="button" className="act mt-2 min-h-9 py-1" onClick={next}>
+        Note a frame
+      </button>
+    </section>
+  );
+}

@@ -1,0 +1,92 @@
+'use client';
+
+import { useCallback } from 'react';
+import { conditionSchema, type Condition } from '@/core/films/condition';
+import { backings, conditionSigns, expectsRemJet, type Backing, type ConditionSign } from '@/core/films/conditionFacts';
+import { familyRecognition } from '@/core/films/familyRecognition';
+import { filmFormats, fitsUsualReel } from '@/core/films/filmFormats';
+import { stockFamilies } from '@/core/films/stockFamilies';
+import { success } from '@/core/schema/result';
+import type { RollDossier } from '@/data/queries';
+import { changeDossier } from '@/data/rolls';
+import { useTypedPart } from '@/features/keeping/useTypedPart';
+import { Choice } from '@/ui/Choice';
+
+const backingOptions = (Object.keys(backings) as Backing[]).map((value) => ({ value, name: backings[value] }));
+
+const parse = (draft: unknown): Condition | null => conditionSchema.safeParse(draft).data ?? null;
+
+/** How the film lies there, what it is by its family, and what that asks of the work. */
+export function ConditionPanel({ dossier: { roll, stock } }: { dossier: RollDossier }) {
+  const store = useCallback((next: Condition) => changeDossier(roll.id, { condition: next }), [roll.id]);
+  const { form: condition, change: set } = useTypedPart<Condition, Condition>(
+    `condition:${roll.id}`,
+    roll.condition,
+    parse,
+    success,
+    store,
+  );
+  const change = (part: Partial<Condition>): void => set({ ...condition, ...part });
+  const family = stockFamilies[stock.familyId];
+  const known = familyRecognition[stock.familyId];
+  const format = filmFormats[roll.formatId];
+  const tick = (sign: ConditionSign, on: boolean): void =>
+    change({ signs: on ? [...condition.signs, sign] : condition.signs.filter((other) => other !== sign) });
+  const facts = [
+    ['How to tell the family', known.recognise],
+    ['Its process', known.process],
+    ['Is there a picture', known.image],
+    [
+      'Size',
+      `${format.widthMm} mm wide, ${format.frames}; ${format.coverVolumeMl} ml cover it. ${fitsUsualReel(roll.formatId) ? 'A usual adjustable reel takes it.' : format.coping}`,
+    ],
+  ] as const;
+  return (
+    <section aria-labelledby="condition" className="border-t border-hair pt-3">
+      <h3 id="condition">What does it look like?</h3>
+      <dl className="mt-2 max-w-[860px]">
+        {facts.map(([term, words]) => (
+          <div key={term} className="grid gap-x-6 border-t border-hair py-1.5 sm:grid-cols-[190px_1fr]">
+            <dt className="text-ink2">{term}</dt>
+            <dd>{words}</dd>
+          </div>
+        ))}
+      </dl>
+      <div className="mt-4 grid gap-x-6 gap-y-4 sm:grid-cols-2">
+        <div>
+          <Choice
+            id="backing"
+            label="Back of the film"
+            value={condition.backing}
+            options={backingOptions}
+            onChange={(backing) => change({ backing })}
+          />
+          <p className="mt-1 text-[13px] text-ink2">
+            {expectsRemJet(condition, family.remJet)
+              ? 'Counts as rem-jet: an alkaline pre-bath with hard shaking, rinsing until clear, and a last wipe. To tell: a drop of washing-soda water on the leader, then rub; black comes off.'
+              : 'No black backing is expected.'}
+          </p>
+        </div>
+        <fieldset>
+          <legend className="font-[620]">Signs of age</legend>
+          {(Object.keys(conditionSigns) as ConditionSign[]).map((sign) => (
+            <label key={sign} className="flex min-h-8 cursor-pointer items-start gap-2 py-1">
+              <input
+                type="checkbox"
+                className="mt-0.5 size-5 shrink-0"
+                checked={condition.signs.includes(sign)}
+                onChange={(event) => tick(sign, event.target.checked)}
+              />
+              <span>
+                {conditionSigns[sign].name}
+                {condition.signs.includes(sign) && (
+                  <span className="block text-[13px] text-ink2">{conditionSigns[sign].advice}</span>
+                )}
+              </span>
+            </label>
+          ))}
+        </fieldset>
+      </div>
+    </section>
+  );
+}

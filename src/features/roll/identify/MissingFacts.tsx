@@ -1,0 +1,21 @@
+'use client';
+
+import type { Study } from '@/core/estimate/study';
+import { formatMinutes } from '@/core/units/duration';
+
+const words = { date: 'when it was made', storage: 'how warm it lay' } as const;
+
+/** Which missing fact about the roll would narrow the band most. */
+export function MissingFacts({ study: { missing, estimate } }: { study: Study }) {
+  const [best, ...others] = missing;
+  if (best === undefined)
+    return <p className="text-ink2">Nothing more about the roll itself would narrow the band; a test would.</p>;
+  return (
+    <p>
+      The band is {formatMinutes(estimate.band.lowMin)}–{formatMinutes(estimate.band.highMin)}. To know{' '}
+      <b>{words[best.id]}</b> would narrow it most, to {formatMinutes(best.lowMin)}–{formatMinutes(best.highMin)}
+      {others.map(({ id, lowMin, highMin }) => `; ${words[id]}, to ${formatMinutes(lowMin)}–${formatMinutes(highMin)}`)}
+      .
+    </p>
+  );
+}

@@ -1,0 +1,91 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import { PHOTO_EDGE_PX } from '@/core/records/photoSize';
+import type { Photo } from '@/core/records/records';
+import { dropPhoto, keepPhoto, restorePhoto } from '@/data/photos';
+import { usePhotos } from '@/data/queries';
+import { photoWorker } from '@/workers/photo';
+
+/** Photographs of the roll and its box, kept with it. */
+export function PhotosPanel({ rollId }: { rollId: string }) {
+  const photos = usePhotos(rollId) ?? [];
+  const file = useRef<HTMLInputElement>(null);
+  const [faults, setFaults] = useState<string[]>([]);
+  const [busy, setBusy] = useState(false);
+  const [dropped, setDropped] = useState<Photo | null>(null);
+  const take = async (files: File[]): Promise<void> => {
+    setBusy(true);
+    const found: string[] = [];
+    for (const chosen of files) {
+      const reduced = await photoWorker().reduce(chosen, PHOTO_EDGE_PX);
+      if (reduced.ok)
+        await keepPhoto(rollId, { ...reduced.value, name: chosen.name.slice(0, 200) }).catch(() => undefined);
+      else found.push(`${chosen.name}: ${reduced.problems[0]?.message ?? ''}`);
+    }
+    setFaults(found);
+    setBusy(false);
+  };
+  return (
+    <section aria-labelledby="photos" className="border-t border-hair pt-3">
+      <h3 id="photos">Photographs</h3>
+      <p className="mt-1 text-[13px] text-ink2">
+        Box, rim print, backing. They are reduced to {PHOTO_EDGE_PX} px and kept in this browser; the originals are not.
+      </p>
+      <ul className="mt-2 flex flex-wrap gap-3">
+        {photos.map((photo) => (
+          <li key={photo.id}>
+            {/* Kept as text in the browser's own records: there is nothing for an image server to do. */}
+            <img
+              src={photo.jpeg}
+              decoding="async"
+              alt={`Photograph ${photo.name}`}
+              width={photo.widthPx}
+              height={photo.heightPx}
+              className="h-36 w-auto border border-edge"
+            />
+            <button
+              type="button"
+              className="act-plain text-[13px] text-ink2"
+              onClick={() => void dropPhoto(photo.id).then((gone) => setDropped(gone ?? null))}
+            >
+              Take away<span className="sr-only"> {photo.name}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {faults.map((fault) => (
+        <p key={fault} role="alert" className="mt-2 border-l-4 border-danger pl-2 text-danger">
+          {fault}
+        </p>
+      ))}
+      <input
+        ref={file}
+        type="file"
+        accept="image/*"
+        multiple
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Photographs of the roll"
+        onChange={(event) => {
+          void take([...(event.target.files ?? [])]);
+          event.target.value = '';
+        }}
+      />
+      <div className="mt-2 flex flex-wrap gap-3">
+        <button type="button" className="act min-h-9 py-1" disabled={busy} onClick={() => file.current?.click()}>
+          {busy ? 'Reducing' : 'Add photographs'}
+        </button>
+        {dropped !== null && (
+          <button
+            type="button"
+            className="act min-h-9 py-1"
+            onClick={() => void restorePhoto(dropped).then(() => setDropped(null))}
+          >
+            Put {dropped.name} back
+          </button>
+        )}
+      </div>
+    </section>
+  );
+}

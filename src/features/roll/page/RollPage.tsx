@@ -1,0 +1,148 @@
+'use client';
+
+import Link from 'next/link';
+import { useEffect, useState } from 'react';
+import { stageIds, type StageId } from '@/core/plan/rollStages';
+import type { Brew, Roll } from '@/core/records/records';
+import { useSettings, useSettledBench, type RollDossier } from '@/data/queries';
+import { Ribbon } from '@/ui/Ribbon';
+import { useNow } from '@/ui/useNow';
+import { ChooseStage } from '@/features/roll/choose/ChooseStage';
+import { ExposeStage } from '@/features/roll/expose/ExposeStage';
+import { IdentifyStage } from '@/features/roll/identify/IdentifyStage';
+import { JudgeStage } from '@/features/roll/judge/JudgeStage';
+import { MixStage } from '@/features/roll/mix/MixStage';
+import { RunStage } from '@/features/roll/run/RunStage';
+import { Stage } from './Stage';
+import { TestStage } from '@/features/roll/test/TestStage';
+import { rollLine } from '@/features/words/rollWords';
+import { stageSummary } from './stageWords';
+import { usePlanDraft } from '@/features/keeping/usePlanDraft';
+import { usePlanForm } from '@/features/roll/plan/usePlanForm';
+
+/** How often the age of the brew is looked at again, ms. */
+const LOOK_AGAIN_MS = 5 * 60_000;
+
+/** One roll, from top to bottom in the order of work. */
+export function RollPage({ rollId }: { rollId: string }) {
+  const bench = useSettledBench();
+  const draft = usePlanDraft(rollId);
+  if (bench === undefined || draft === null) return <p aria-busy="true">Looking for the roll.</p>;
+  const dossier = bench.dossiers.find(({ roll }) => roll.id === rollId);
+  if (dossier === undefined) {
+    return (
+      <>
+        <h1>This roll is not on the bench.</h1>
+        <p className="mt-2">
+          It may have been taken off, or it lies on another bench. <Link href="/rolls">All rolls</Link>
+        </p>
+      </>
+    );
+  }
+  return (
+    <Dossier
+      key={rollId}
+      dossier={dossier}
+      draft={draft.values}
+      jugs={bench.brews.filter(({ developer }) => developer !== null)}
+      rolls={bench.dossiers.map((one) => one.roll)}
+    />
+  );
+}
+
+function Dossier({
+  dossier,
+  draft,
+  jugs,
+  rolls,
+}: {
+  dossier: RollDossier;
+  draft: unknown;
+  jugs: readonly Brew[];
+  rolls: Roll[];
+}) {
+  const { roll, stock, standing } = dossier;
+  const units = useSettings();
+  const nowMs = useNow(LOOK_AGAIN_MS);
+  const thisYear = new Date(nowMs).getFullYear();
+  const plan = usePlanForm(dossier, draft, jugs, nowMs);
+  const { isOpen, toggle, close } = useOpenStages(standing.atHand);
+  const estimate = plan.study?.estimate ?? null;
+
+  const body: Record<StageId, React.ReactNode> = {
+    identify: (
+      <IdentifyStage
+        dossier={dossier}
+        study={standing.forbidden ? null : plan.study}
+        units={units}
+        nowYear={thisYear}
+        onDone={() => close('identify')}
+      />
+    ),
+    expose: <ExposeStage dossier={dossier} estimate={estimate} />,
+    choose: <ChooseStage dossier={dossier} plan={plan} jugs={jugs} rolls={rolls} units={units} />,
+    test: <TestStage dossier={dossier} plan={plan} jugs={jugs} rolls={rolls} units={units} />,
+    mix: <MixStage dossier={dossier} inHand={plan} />,
+    run: <RunStage dossier={dossier} plan={plan} units={units} />,
+    judge: <JudgeStage dossier={dossier} />,
+  };
+  return (
+    <>
+      <div className="mb-4 flex flex-wrap items-baseline gap-x-6 gap-y-1">
+        <h1>{roll.label}</h1>
+        <p className="text-[13px] text-ink2">{rollLine(roll, stock, thisYear)}</p>
+      </div>
+      <Ribbon standing={standing} hrefOf={(id) => `#${id}`} />
+      <div className="mt-3 border-t border-hair">
+        {stageIds.map((id) => (
+          <Stage
+            key={id}
+            id={id}
+            state={standing.states[id]}
+            summary={stageSummary(id, dossier, standing.forbidden ? null : estimate, units, thisYear)}
+            open={isOpen(id)}
+            onToggle={() => toggle(id)}
+          >
+            {standing.forbidden && id !== 'identify' ? (
+              <p className="pt-2 text-ink2">This roll is not to be processed here. See Identify for what to do.</p>
+            ) : (
+              body[id]
+            )}
+          </Stage>
+        ))}
+      </div>
+    </>
+  );
+}
+
+/** Which stages are open: the one at hand, the one in the address, and those the user opened; folded ones stay folded. */
+function useOpenStages(atHand: StageId | null): {
+  isOpen: (id: StageId) => boolean;
+  toggle: (id: StageId) => void;
+  close: (id: StageId) => void;
+} {
+  const [chosen, setChosen] = useState<Partial<Record<StageId, boolean>>>({});
+  const [before, setBefore] = useState(atHand);
+  if (before !== atHand) {
+    setBefore(atHand);
+    // Hints are typed one after the other: the stage that the first of them completes stays open.
+    setChosen({ identify: chosen.identify ?? before === 'identify' });
+  }
+  useEffect(() => {
+    const follow = (): void => {
+      const id = stageIds.find((stage) => `#${stage}` === location.hash);
+      if (id === undefined) return;
+      setChosen((now) => ({ ...now, [id]: true }));
+      requestAnimationFrame(() => document.getElementById(id)?.scrollIntoView({ block: 'nearest' }));
+    };
+    follow();
+    window.addEventListener('hashchange', follow);
+    return () => window.removeEventListener('hashchange', follow);
+  }, []);
+  const isOpen = (id: StageId): boolean => chosen[id] ?? id === atHand;
+  return {
+    isOpen,
+    toggle: (id) => setChosen((now) => ({ ...now, [id]: !(now[id] ?? id === atHand) })),
+    close: (id) => setChosen((now) => ({ ...now, [id]: false })),
+  };
+}

@@ -1,0 +1,104 @@
+import { format } from 'date-fns';
+import type { Estimate } from '@/core/estimate/result';
+import { exposureStates } from '@/core/records/records';
+import { contrastGrades, fogGrades } from '@/core/outcome/grades';
+import { stages, type StageId } from '@/core/plan/rollStages';
+import { runProgress } from '@/core/schedule/runState';
+import { formatDuration, formatMinutes } from '@/core/units/duration';
+import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
+import { developerName } from '@/core/plan/developerName';
+import type { RollDossier } from '@/data/queries';
+import { rangeWords } from '@/features/words/ledgerWords';
+import { ageWords, storageWords } from '@/features/words/rollWords';
+
+/** Each stage in one line. */
+export function stageSummary(
+  id: StageId,
+  dossier: RollDossier,
+  estimate: Estimate | null,
+  units: UnitChoice,
+  thisYear: number,
+): string {
+  const { roll, plan, brew, run, verdict, standing } = dossier;
+  if (standing.forbidden)
+    return id === 'identify'
+      ? 'May be on nitrate base: not to be processed here'
+      : 'Waits: this roll is not to be processed here';
+  switch (id) {
+    case 'identify':
+      return [
+        ageWords(roll, dossier.stock, thisYear),
+        storageWords(roll),
+        ...(estimate === null
+          ? []
+          : [
+              `${rangeWords(estimate.effectiveAge, 0)} room-years`,
+              `base + fog expected ${rangeWords(estimate.baseFogD, 2)}`,
+              `${rangeWords(estimate.imageLossStops, 1)} stops lost`,
+            ]),
+      ].join(' · ');
+    case 'expose':
+      return roll.exposure.state === 'unexposed' && estimate !== null
+        ? `Not exposed yet: shoot it at ISO ${rangeWords(estimate.exposureIndex, 0)}`
+        : [
+            exposureStates[roll.exposure.state],
+            roll.exposure.year,
+            roll.exposure.index && `at index ${roll.exposure.index}`,
+          ]
+            .filter(Boolean)
+            .join(' · ');
+    case 'choose':
+      return plan?.pinned
+        ? `${formatMinutes(plan.pinned.timeMin)} (${formatMinutes(plan.pinned.lowMin)}–${formatMinutes(plan.pinned.highMin)}) in ${developerName(plan.developer)} at ${formatQuantity(plan.temperatureC, 'temperature', units)}`
+        : 'No time is pinned yet';
+    case 'test':
+      return dossier.evidence.length > 0
+        ? evidenceCount(dossier.evidence)
+        : plan?.pinned
+          ? 'No test was taken'
+          : 'Optional: what would narrow the band, and by how much';
+    case 'mix':
+      if (brew !== undefined) return `${brew.name}, mixed ${format(brew.mixedMs, 'd MMM HH:mm')}`;
+      return plan?.pinned
+        ? `${formatQuantity(plan.volumeMl, 'volume', units)} to mix`
+        : `Waits for a pinned time under ${stages.choose}`;
+    case 'run': {
+      if (run === undefined || run.events.length === 0)
+        return plan?.pinned ? 'The steps are laid out below' : `Waits for a pinned time under ${stages.choose}`;
+      const progress = runProgress(run.steps, run.events);
+      if (progress.phase === 'finished') return `Hung up ${format(progress.finishedMs ?? 0, 'd MMM yyyy HH:mm')}`;
+      return `At the tank: ${run.steps[progress.stepIndex]?.name ?? ''}`;
+    }
+    case 'judge':
+      if (verdict !== undefined)
+        return `Contrast ${contrastGrades[String(verdict.contrast) as keyof typeof contrastGrades].toLowerCase()} · fog ${fogGrades[verdict.fog].toLowerCase()}`;
+      return standing.states.run === 'done' ? 'Judge the dry negatives' : 'Waits until the film is dry';
+  }
+}
+
+const findingWords: Record<RollDossier['evidence'][number]['finding']['kind'], [one: string, more: string]> = {
+  drop: ['drop test', 'drop tests'],
+  clip: ['clip test', 'clip tests'],
+  chart: ['chart time', 'chart times'],
+  fog: ['measured base + fog', 'measurements of base + fog'],
+};
+
+/** What was tested on a roll, counted. */
+function evidenceCount(evidence: RollDossier['evidence']): string {
+  const kinds = (Object.keys(findingWords) as (keyof typeof findingWords)[]).filter((kind) =>
+    evidence.some(({ finding }) => finding.kind === kind),
+  );
+  return kinds
+    .map((kind) => {
+      const count = evidence.filter(({ finding }) => finding.kind === kind).length;
+      return `${count} ${findingWords[kind][count === 1 ? 0 : 1]}`;
+    })
+    .join(', ');
+}
+
+/** Development time of a run as it really was, or null before it ended. */
+export function developedFor(run: NonNullable<RollDossier['run']>): string | null {
+  const index = run.steps.findIndex((step) => step.kind === 'develop');
+  const tookS = runProgress(run.steps, run.events).tookS[index];
+  return tookS == null ? null : formatDuration(tookS);
+}

@@ -1,0 +1,43 @@
+'use client';
+
+import { pinShift } from '@/core/plan/pinShift';
+import type { Pinned, Records } from '@/core/records/records';
+import { formatMinutes } from '@/core/units/duration';
+import type { UnitChoice } from '@/core/units/quantity';
+import type { RollStudy } from '@/workers/coreApi';
+import { percentWords, shiftReasonWords } from '@/features/words/evidenceWords';
+
+/** The pinned time beside the new one, and why it moved. */
+export function PinNote({
+  pinned,
+  study,
+  units,
+  rolls,
+}: {
+  pinned: Pinned;
+  study: RollStudy;
+  units: UnitChoice;
+  rolls: Records['rolls'];
+}) {
+  const shift = pinShift(pinned, study.estimate, study.effects);
+  if (shift === null) {
+    return (
+      <p>
+        Pinned at <b className="num">{formatMinutes(pinned.timeMin)}</b>; it still stands.
+      </p>
+    );
+  }
+  return (
+    <div className="border-l-4 border-heat pl-3" role="status">
+      <p>
+        Pinned at <b className="num">{formatMinutes(pinned.timeMin)}</b>, now{' '}
+        <b className="num">{formatMinutes(study.estimate.timeMin)}</b> ({percentWords(shift.ratio)}).
+      </p>
+      {shift.reasons.length > 0 && (
+        <p className="text-[14px] text-ink2">
+          It moved because of {shift.reasons.map((reason) => shiftReasonWords(reason, study, units, rolls)).join('; ')}.
+        </p>
+      )}
+    </div>
+  );
+}

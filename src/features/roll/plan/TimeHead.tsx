@@ -1,0 +1,52 @@
+'use client';
+
+import type { Glance } from '@/core/estimate/study';
+import { developerName } from '@/core/plan/developerName';
+import type { PlanChoices } from '@/core/plan/planForm';
+import { formatMinutes } from '@/core/units/duration';
+import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
+import { Band } from '@/ui/Band';
+import { classes } from '@/ui/classes';
+import { MENDING } from '@/ui/mending';
+import { lowerFirst } from '@/features/words/ledgerWords';
+import type { PlanState } from './usePlanForm';
+
+interface TimeHeadProps {
+  study: Glance;
+  choices: PlanChoices;
+  state: PlanState;
+  units: UnitChoice;
+}
+
+/** The one number, and its band to scale. */
+export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
+  const { timeMin, band } = study.estimate;
+  const mending = state === 'mending';
+  return (
+    <div aria-live="polite" className={classes(state === 'following' && 'opacity-60')}>
+      <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
+        <span
+          aria-hidden={mending}
+          className={classes('num text-[64px] leading-none tracking-[-.03em] sm:text-[82px]', mending && 'stale')}
+          data-testid="time"
+        >
+          {formatMinutes(timeMin)}
+        </span>
+        <div className="relative min-w-0">
+          {/* What it says instead stands in the same room, so that nothing below it moves. */}
+          {mending && <p className="absolute inset-x-0 top-0 min-w-[220px]">{MENDING}</p>}
+          <div className={classes(mending && 'invisible')}>
+            develop at {formatQuantity(study.request.temperatureC, 'temperature', units)} in{' '}
+            {lowerFirst(developerName(choices.developer))}
+            <div className="text-[14px] text-ink2" data-testid="band">
+              four times in five between {formatMinutes(band.lowMin)} and {formatMinutes(band.highMin)}
+            </div>
+          </div>
+        </div>
+      </div>
+      <div aria-hidden={mending} className={classes('mt-3', mending && 'stale')}>
+        <Band timeMin={timeMin} lowMin={band.lowMin} highMin={band.highMin} />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,165 @@
+'use client';
+
+import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { EstimateRequest } from '@/core/estimate/request';
+import type { Brew } from '@/core/records/records';
+import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
+import { readPlanForm, withStrategy, type PlanChoices, type PlanForm } from '@/core/plan/planForm';
+import { planFormInHand } from '@/core/plan/planInHand';
+import { keepDraft } from '@/data/drafts';
+import { planDraftKey } from '@/data/plans';
+import type { RollDossier } from '@/data/queries';
+import { useLearned } from '@/features/learning/useLearned';
+import { useLast } from '@/ui/useLast';
+import { coreWorker } from '@/workers/core';
+import type { RollStudy } from '@/workers/coreApi';
+import { Trials } from './trial';
+
+/** How the estimate on show stands to what is typed. */
+export type PlanState = 'current' | 'following' | 'mending';
+
+/** The plan of a roll while it is being chosen. */
+export interface PlanInHand {
+  form: PlanForm;
+  change: (part: Partial<PlanForm>) => void;
+  /** Changes a field while a hand moves: the time follows at once, the rest of the page when it rests. */
+  tryOut: (part: Partial<PlanForm>) => void;
+  trials: Trials;
+  /** Chooses a strategy with what belongs to it. */
+  chooseStrategy: (id: PlanForm['strategyId']) => void;
+  /** What the form decides; null while something in it is wrong. */
+  choices: PlanChoices | null;
+  /** The choices; while something is wrong, the ones before, so that nothing jumps under the hands. Null until there are any. */
+  shown: PlanChoices | null;
+  /** The jug that the form has chosen; null for a brew still to be mixed. */
+  jug: Brew | null;
+  /** What is wrong, by field. */
+  errors: Partial<Record<string, string>>;
+  /** The estimate for the last valid choices; null until the first arrives. */
+  study: RollStudy | null;
+  /** Whether the estimate belongs to what is typed, follows in a moment, or waits for something to be mended. */
+  state: PlanState;
+}
+
+/** How long a slider must rest before the page follows it, ms. */
+const REST_MS = 180;
+
+/** Keeps the plan's form as typed, reads it, and asks the worker for the estimate. */
+export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly Brew[], nowMs: number): PlanInHand {
+  const { roll, stock, plan } = dossier;
+  const [form, setForm] = useState<PlanForm>(() => planFormInHand(roll, stock, plan, draft));
+  const latestRef = useRef(form);
+  const replace = useCallback(
+    (next: PlanForm) => {
+      latestRef.current = next;
+      setForm(next);
+      void keepDraft(planDraftKey(roll.id), next).catch(() => undefined);
+    },
+    [roll.id],
+  );
+  const change = useCallback((part: Partial<PlanForm>) => replace({ ...latestRef.current, ...part }), [replace]);
+  const read = useMemo(() => readPlanForm(form, { formatId: roll.formatId }, jugs), [form, roll.formatId, jugs]);
+  const choices = read.ok ? read.value : null;
+  const errors = useMemo(
+    () => (read.ok ? {} : Object.fromEntries([...read.problems].reverse().map(({ path, message }) => [path, message]))),
+    [read],
+  );
+  const request = useMemo(() => {
+    if (choices === null) return null;
+    const brew = jugs.find(({ id }) => id === choices.brewId) ?? null;
+    return estimateRequestFor(roll, stock, choices, brew, nowMs);
+  }, [choices, jugs, roll, stock, nowMs]);
+  const learned = useLearned(new Date(nowMs).getFullYear());
+  const { tryOut, trials } = useTryOut({ roll, stock, jugs, nowMs, latestRef, replace });
+  const study = useStudy(request, form.muted, learned);
+  const key = useMemo(() => studyKey(request, form.muted, learned), [request, form.muted, learned]);
+  const chooseStrategy = useCallback(
+    (id: PlanForm['strategyId']) => replace(withStrategy(latestRef.current, id, jugs)),
+    [replace, jugs],
+  );
+  const current = study !== null && study.key === key;
+  useEffect(() => {
+    if (current && latestRef.current === form) trials.set(null);
+  }, [current, form, trials]);
+  const jug = form.developerKind === 'jug' ? (jugs.find(({ id }) => id === form.brewId) ?? null) : null;
+  const shown = useLast(choices);
+  const state = choices === null ? 'mending' : current ? 'current' : 'following';
+  return { form, change, tryOut, trials, chooseStrategy, choices, shown, jug, errors, study, state };
+}
+
+interface TryOut extends Pick<RollDossier, 'roll' | 'stock'> {
+  jugs: readonly Brew[];
+  nowMs: number;
+  latestRef: React.RefObject<PlanForm>;
+  replace: (form: PlanForm) => void;
+}
+
+function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pick<PlanInHand, 'tryOut' | 'trials'> {
+  const [trials] = useState(() => new Trials());
+  const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => {
+    const settle = (): void => {
+      if (rest.current === undefined) return;
+      clearTimeout(rest.current);
+      rest.current = undefined;
+      replace(latestRef.current);
+    };
+    window.addEventListener('pagehide', settle);
+    return () => {
+      window.removeEventListener('pagehide', settle);
+      settle();
+    };
+  }, [latestRef, replace]);
+  const tryOut = useCallback(
+    (part: Partial<PlanForm>) => {
+      const form = { ...latestRef.current, ...part };
+      latestRef.current = form;
+      trials.set({ form, found: trials.current()?.found ?? null });
+      clearTimeout(rest.current);
+      rest.current = setTimeout(() => {
+        rest.current = undefined;
+        replace(latestRef.current);
+      }, REST_MS);
+      const read = readPlanForm(form, { formatId: roll.formatId }, jugs);
+      if (!read.ok) return;
+      const brew = jugs.find(({ id }) => id === read.value.brewId) ?? null;
+      void coreWorker()
+        .glance(estimateRequestFor(roll, stock, read.value, brew, nowMs), form.muted)
+        .then((glance) => {
+          if (latestRef.current === form && trials.current() !== null)
+            trials.set({ form, found: { choices: read.value, glance } });
+        });
+    },
+    [roll, stock, jugs, nowMs, latestRef, replace, trials],
+  );
+  return { tryOut, trials };
+}
+
+/** What a study is about; null while there is nothing to ask. */
+function studyKey(request: EstimateRequest | null, muted: readonly string[], learned: number | null): string | null {
+  return request === null || learned === null ? null : JSON.stringify([request, muted, learned]);
+}
+
+function useStudy(
+  request: EstimateRequest | null,
+  muted: readonly string[],
+  learned: number | null,
+): (RollStudy & { key: string }) | null {
+  const [answer, setAnswer] = useState<(RollStudy & { key: string }) | null>(null);
+  const key = useMemo(() => studyKey(request, muted, learned), [request, muted, learned]);
+  useEffect(() => {
+    if (key === null) return;
+    let stale = false;
+    const [asked, off] = JSON.parse(key) as [EstimateRequest, string[], number];
+    void coreWorker()
+      .study(asked, off)
+      .then((study) => {
+        // What hangs on a study may be drawn in pieces, so that typing is never held up.
+        if (!stale) startTransition(() => setAnswer({ ...study, key }));
+      });
+    return () => {
+      stale = true;
+    };
+  }, [key]);
+  return answer;
+}

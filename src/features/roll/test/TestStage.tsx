@@ -1,0 +1,154 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
+import type { NextTest } from '@/core/estimate/nextTests';
+import type { Finding } from '@/core/evidence/evidenceRecord';
+import { settingRecordFor } from '@/core/plan/settingRecordFor';
+import type { Brew, Roll } from '@/core/records/records';
+import { developerName } from '@/core/plan/developerName';
+import { formatMinutes } from '@/core/units/duration';
+import type { UnitChoice } from '@/core/units/quantity';
+import type { RollDossier } from '@/data/queries';
+import { ChartForm } from './ChartForm';
+import { ClipTest } from './ClipTest';
+import { DropTest } from './DropTest';
+import { FogForm } from './FogForm';
+import type { TestProps } from './TestProps';
+import { testWords, testsByCost } from './testWords';
+import { classes } from '@/ui/classes';
+import { EmptyChart } from '@/ui/EmptyChart';
+import { EvidenceList } from './EvidenceList';
+import { lowerFirst } from '@/features/words/ledgerWords';
+import { PinNote } from '@/features/roll/plan/PinNote';
+import { TimeHead } from '@/features/roll/plan/TimeHead';
+import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+
+interface TestStageProps {
+  dossier: RollDossier;
+  plan: PlanInHand;
+  jugs: readonly Brew[];
+  rolls: Roll[];
+  units: UnitChoice;
+}
+
+type Flow = Finding['kind'];
+
+const GradientChart = dynamic(() => import('@/features/roll/choose/GradientChart'), {
+  ssr: false,
+  loading: () => <EmptyChart chart="gradient" />,
+});
+
+/** Tests that can be started from their sentence; a sacrificial roll is a roll of its own. */
+const starts: Partial<Record<NextTest['id'], { flow: Flow; label: string }>> = {
+  drop: { flow: 'drop', label: 'Start a drop test' },
+  clip: { flow: 'clip', label: 'Take a clip' },
+};
+
+const row = 'rule-row grid items-baseline gap-x-8 gap-y-1 sm:grid-cols-[minmax(0,1fr)_150px_180px]';
+
+/** What would narrow the band, what is known already, and the tests themselves. */
+export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps) {
+  const [flow, setFlow] = useState<Flow | null>(null);
+  const { study, shown: choices, state } = plan;
+  const grey = classes(state === 'mending' && 'stale');
+  if (study === null || choices === null) return <p className="pt-2 text-ink2">Choose a developer first.</p>;
+  const pinned = dossier.plan?.pinned ?? null;
+  const { tests, enough } = study.next;
+  const best = tests.find(({ id }) => starts[id] !== undefined)?.id;
+  const flows: TestProps = {
+    rollId: dossier.roll.id,
+    formatId: dossier.roll.formatId,
+    setting: () => settingRecordFor(choices, jugs.find(({ id }) => id === choices.brewId) ?? null, Date.now()),
+    brewName: lowerFirst(developerName(choices.developer)),
+    timeMin: study.estimate.timeMin,
+    units,
+    onDone: () => setFlow(null),
+  };
+  return (
+    <div className="pt-3">
+      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
+        <div>
+          <TimeHead study={study} choices={choices} state={state} units={units} />
+          <div className={classes('mt-5', grey)}>
+            <GradientChart study={study} />
+          </div>
+          {pinned !== null && (
+            <div className="mt-4">
+              <PinNote pinned={pinned} study={study} units={units} rolls={rolls} />
+            </div>
+          )}
+        </div>
+        <EvidenceList dossier={dossier} plan={plan} rolls={rolls} units={units} />
+      </div>
+      {flow === null ? (
+        <section aria-labelledby="narrow" className="mt-8 border-t-2 border-ink pt-4">
+          <h2 id="narrow">What would narrow this</h2>
+          <ul className="mt-2">
+            {testsByCost.map((id) => {
+              const test = tests.find((one) => one.id === id);
+              if (test === undefined) return null;
+              const { sentence, cost } = testWords(id, test.atMin);
+              const byEye = id === 'clip' ? tests.find((one) => one.id === 'clip-by-eye') : undefined;
+              const start = starts[id];
+              return (
+                <li key={id} className={row}>
+                  <span>
+                    {sentence} <span className="text-[14px] text-ink2">It costs {cost}.</span>
+                    {byEye && (
+                      <span className={classes('block text-[14px] text-ink2', grey)}>
+                        By eye against patches it would leave {formatMinutes(byEye.lowMin)} to{' '}
+                        {formatMinutes(byEye.highMin)}.
+                      </span>
+                    )}
+                  </span>
+                  <span className={classes('num whitespace-nowrap sm:text-right', grey)}>
+                    → {formatMinutes(test.lowMin)}–{formatMinutes(test.highMin)}
+                  </span>
+                  <span className="sm:text-right">
+                    {start !== undefined && (
+                      <button
+                        type="button"
+                        className={classes('act', !enough && id === best && 'act-primary')}
+                        onClick={() => setFlow(start.flow)}
+                      >
+                        {start.label}
+                      </button>
+                    )}
+                  </span>
+                </li>
+              );
+            })}
+            <li className={row}>
+              <span className={classes(enough && 'font-[620]')}>
+                {enough
+                  ? 'Nothing more: no test would narrow the band by a tenth.'
+                  : 'Nothing more: take the band as it is.'}{' '}
+                <span className="text-[14px] font-normal text-ink2">It costs nothing.</span>
+              </span>
+              <span className={classes('num whitespace-nowrap sm:text-right', grey)}>
+                {formatMinutes(study.estimate.band.lowMin)}–{formatMinutes(study.estimate.band.highMin)}
+              </span>
+            </li>
+          </ul>
+          <p className="mt-4 flex flex-wrap gap-x-6 gap-y-2">
+            <span>Or write down what you have:</span>
+            <button type="button" className="act-plain" onClick={() => setFlow('chart')}>
+              A chart time
+            </button>
+            <button type="button" className="act-plain" onClick={() => setFlow('fog')}>
+              A measured base + fog
+            </button>
+          </p>
+        </section>
+      ) : (
+        <section className="mt-8 border-t-2 border-ink pt-4">
+          {flow === 'drop' && <DropTest {...flows} />}
+          {flow === 'clip' && <ClipTest {...flows} />}
+          {flow === 'chart' && <ChartForm {...flows} />}
+          {flow === 'fog' && <FogForm {...flows} />}
+        </section>
+      )}
+    </div>
+  );
+}

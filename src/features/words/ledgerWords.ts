@@ -1,0 +1,217 @@
+import { agitationSchools } from '@/core/schedule/agitationSchools';
+import { differences } from '@/core/brewing/finishMix';
+import type { Brew } from '@/core/records/records';
+import { differenceWords } from './brewWords';
+import { developerFamilies } from '@/core/chemistry/developerFamilies';
+import type { EstimateRequest } from '@/core/estimate/request';
+import type { Estimate, LedgerRow } from '@/core/estimate/result';
+import { purposes } from '@/core/kinetics/targets';
+import { stockFamilies } from '@/core/films/stockFamilies';
+import { formatMinutes } from '@/core/units/duration';
+import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
+
+/** How a source mark reads. */
+export const sourceWords: Record<LedgerRow['source'], string> = {
+  published: 'published relation',
+  practice: 'common practice, no source',
+  estimate: 'our estimate',
+  user: 'your own figure',
+};
+
+/** A ledger row in words. */
+export interface RowWords {
+  label: string;
+  note: string;
+  /** How the row is computed, in a sentence or two. */
+  explanation: string;
+}
+
+/** Puts a ledger row into words; with the jug at hand, what went into it against what was wanted. */
+export function rowWords(
+  row: LedgerRow,
+  request: EstimateRequest,
+  estimate: Estimate,
+  units: UnitChoice,
+  jug: Brew | null = null,
+): RowWords {
+  const { developer, knownTime, wear, target, bromideGPerL } = request;
+  const concentrate = developer.kind === 'concentrate' ? developerFamilies[developer.familyId] : null;
+  switch (row.id) {
+    case 'base':
+      return knownTime === undefined
+        ? {
+            label: baseLabel(request),
+            note: baseNote(row, request, estimate, units),
+            explanation:
+              developer.kind === 'one-bath'
+                ? 'Six minutes at 21 to 22 °C, common practice for this class. It runs to completion, so that a little longer does little.'
+                : 'A class of film and a class of developer have a usual time. It is only known to about a quarter either way; for other kitchen agents to a factor of nearly two. Tests, chart times and verdicts of this stock or this developer move it.',
+          }
+        : {
+            label: 'The time that you know',
+            note: `${formatMinutes(knownTime.timeMin)} for fresh film at ${formatQuantity(knownTime.temperatureC, 'temperature', units)}, carried to 20 °C and the usual strength`,
+            explanation:
+              'It replaces the family value. A leaflet is trusted to 12 %, somebody’s time to 20 %, your own repeated time to 7 %.',
+          };
+    case 'dilution':
+      return {
+        label:
+          developer.kind === 'concentrate'
+            ? `Dilution ${developer.parts.concentrate}+${developer.parts.water}`
+            : 'Dilution',
+        note: [
+          concentrate === null
+            ? ''
+            : `usual is ${concentrate.referenceParts.concentrate}+${concentrate.referenceParts.water}`,
+          asMixedWords(jug, units),
+        ]
+          .filter(Boolean)
+          .join('; '),
+        explanation:
+          'The rate goes with the share of concentrate to a power that belongs to the class of developer. The power itself is only roughly known.',
+      };
+    case 'strength':
+      if (developer.kind !== 'improvised') {
+        return {
+          label: 'The mixing',
+          note:
+            request.mixingLnSd === undefined
+              ? 'as usual'
+              : `measured to ± ${Math.max(1, Math.round(request.mixingLnSd * 100))} % of its strength`,
+          explanation:
+            'No two mixings are quite the same. What was measured, and how finely, decides how far apart they lie.',
+        };
+      }
+      return {
+        label: 'Strength of the brew',
+        note: [
+          asMixedWords(jug, units),
+          estimate.ph === null ? 'as mixed' : `pH ${formatNumber(estimate.ph, 1)}`,
+          'against soda 54, ascorbic acid 16, coffee 40 g/l',
+        ]
+          .filter(Boolean)
+          .join('; '),
+        explanation:
+          'Both agents multiply: coffee to the power 0.8, ascorbic acid to the power 0.25. Each pH above the reference brew makes it 1.7 times as fast. Brands of coffee differ by a quarter.',
+      };
+    case 'wear':
+      return {
+        label:
+          wear.films > 0
+            ? `${Number(wear.films.toFixed(1))} ${wear.films === 1 ? 'film' : 'films'} through this brew, ${formatNumber(wear.ageH, 1)} h old`
+            : `Brew ${formatNumber(wear.ageH, 1)} h old`,
+        note: 'halves in about 4 h; each film in 500 ml takes 13 %',
+        explanation:
+          'One film in 500 ml lengthens the next from 13 to 15 minutes. Fading is guessed to a factor of two either way.',
+      };
+    case 'temperature':
+      return {
+        label: formatQuantity(request.temperatureC, 'temperature', units),
+        note: `against ${formatQuantity(developer.kind === 'one-bath' ? 21.5 : 20, 'temperature', units)}${request.ambientC === undefined ? '' : `; ${formatQuantity(request.ambientC, 'temperature', units)} around the tank`}`,
+        explanation: `Arrhenius, from the rate’s growth between 20 and 30 °C. The doubt is that growth, and 0.3 °C for the thermometer.${request.ambientC === undefined ? '' : ' The tank drifts towards the room; the time is the one at which the dose is complete.'}`,
+      };
+    case 'agitation':
+      return {
+        label: agitationSchools[request.agitationId].name,
+        note: 'against once a minute',
+        explanation:
+          'More movement brings fresh developer to the film. The spread is that of hands; a stand time is much less sure.',
+      };
+    case 'age':
+      return {
+        label: bromideGPerL > 0 ? `Age, and ${formatNumber(bromideGPerL, 1)} g/l bromide` : 'Age and fog',
+        note: `base + fog ${rangeWords(estimate.baseFogD, 2)} expected`,
+        explanation:
+          'Age itself is not known to slow or speed development, but old gelatin behaves less surely: that is the doubt. Bromide slows development by one sixth for each gram.',
+      };
+    case 'strategy':
+      return strategyRow(request, estimate);
+    case 'target':
+      return {
+        label:
+          target.pushStops === 0
+            ? `For ${purposes[target.purpose].name.toLowerCase()}`
+            : `${purposes[target.purpose].name}, ${target.pushStops > 0 ? 'pushed' : 'pulled'} ${formatNumber(Math.abs(target.pushStops), 1)}`,
+        note: estimate.gradient.reachable
+          ? `average gradient ${formatNumber(estimate.gradient.target, 2)}`
+          : `${formatNumber(estimate.gradient.target, 2)} is out of reach; ${formatNumber(estimate.gradient.bestReachable, 2)} is the best`,
+        explanation:
+          'A stop of push aims at a gradient 1.18 times higher. The nearer to the film’s largest gradient, the less sure the time.',
+      };
+  }
+}
+
+/** What went into a jug against what was wanted; empty where nobody weighed. */
+function asMixedWords(jug: Brew | null, units: UnitChoice): string {
+  if (jug === null || jug.parts.length === 0) return '';
+  const differing = differences(jug.parts);
+  return differing.length === 0
+    ? 'weighed as wanted'
+    : `weighed: ${differing.map((difference) => differenceWords(difference, units)).join(', ')}`;
+}
+
+/** A range in words: the value, with its ends when they differ. */
+export function rangeWords(range: { value: number; low: number; high: number }, decimals: number): string {
+  const value = formatNumber(range.value, decimals);
+  const low = formatNumber(range.low, decimals);
+  const high = formatNumber(range.high, decimals);
+  return low === high ? value : `${value} (${low}–${high})`;
+}
+
+/** A name within a sentence: its first letter small, unless it is a sign such as p-. */
+export function lowerFirst(name: string): string {
+  return name.charAt(0).toLowerCase() + name.slice(1);
+}
+
+function baseLabel({ film, developer }: EstimateRequest): string {
+  const stock = stockFamilies[film.familyId].name;
+  switch (developer.kind) {
+    case 'concentrate':
+      return `${stock}, in ${lowerFirst(developerFamilies[developer.familyId].name)}`;
+    case 'improvised':
+      return `${stock}, in the standard coffee brew`;
+    case 'one-bath':
+      return 'One-bath developer-fixer, fresh';
+  }
+}
+
+function baseNote(
+  row: LedgerRow,
+  { developer }: EstimateRequest,
+  { familyTimeMin }: Estimate,
+  units: UnitChoice,
+): string {
+  const at = formatQuantity(developer.kind === 'one-bath' ? 21.5 : 20, 'temperature', units);
+  if (row.source === 'user') return `fresh film at ${at}, to the scan gradient; a chart time decides it`;
+  const moved = row.timeMin / familyTimeMin;
+  return `fresh film at ${at}, to the scan gradient${Math.abs(Math.log(moved)) < NOTICED ? '' : `; the family’s ${formatMinutes(familyTimeMin)}, moved by what was learned`}`;
+}
+
+/** A change of the base that is smaller is not told. */
+const NOTICED = 0.01;
+
+function strategyRow({ strategy }: EstimateRequest, { gradient, freshTimeMin }: Estimate): RowWords {
+  const nets = `net gradient ${formatNumber(gradient.net, 2)} for ${formatNumber(gradient.target, 2)} wanted`;
+  switch (strategy.id) {
+    case 'hold':
+      return {
+        label: 'Hold: the fresh-film time',
+        note: nets,
+        explanation: 'Keeps the fog down and takes the softer negative. Extend develops longer to win contrast back.',
+      };
+    case 'extend':
+      return {
+        label: gradient.capped ? 'Extend, as far as the cap allows' : 'Extend until the gradient is won back',
+        note: `${nets}; Hold takes ${formatMinutes(freshTimeMin)}`,
+        explanation:
+          'At most 15 % for each stop lost and 50 % in all, unless you lift the cap. Fog grows with the time.',
+      };
+    case 'stand':
+      return {
+        label: gradient.capped ? 'Stand, held within 45 to 75 min' : 'Stand',
+        note: nets,
+        explanation:
+          'Dense parts exhaust the thin developer around them while thin parts go on, so highlights stay low. Uneven where the first half minute was not moved. The time is the least sure of the three.',
+      };
+  }
+}

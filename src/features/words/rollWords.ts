@@ -1,0 +1,50 @@
+import { filmFormats } from '@/core/films/filmFormats';
+import { FRESH_YEARS, dateRoll } from '@/core/films/rollDating';
+import { storagePresets } from '@/core/films/storagePresets';
+import type { Roll, Stock } from '@/core/records/records';
+
+const exposureWords: Record<Roll['exposure']['state'], string> = {
+  unexposed: 'not exposed yet',
+  known: 'exposed as metered',
+  mixed: 'mixed exposures',
+  unknown: 'unknown exposures',
+};
+
+/** How old the roll is, in words. */
+export function ageWords(roll: Roll, stock: Stock, thisYear: number): string {
+  const window = dateRoll({ formatId: roll.formatId, familyId: stock.familyId, hints: roll.hints }, thisYear);
+  if (!window.ok) return 'hints contradict each other';
+  if (roll.hints.length === 0) return 'age unknown';
+  const years = Math.round(thisYear - window.meanYear - FRESH_YEARS);
+  if (years <= 0) return 'in date';
+  const doubt = window.sdYears < 1 ? '' : ` ± ${Math.round(window.sdYears)}`;
+  return `${years}${doubt} ${years === 1 ? 'year' : 'years'} past its date`;
+}
+
+/** Where it lay, in a few words. */
+export function storageWords(roll: Roll): string {
+  const names = roll.storage.map(({ placeId }) =>
+    placeId === 'unknown' ? 'kept nobody knows how' : storagePresets[placeId].name.toLowerCase(),
+  );
+  return names.filter((name, index) => name !== names[index - 1]).join(', then ');
+}
+
+/** One line under a roll's name. */
+export function rollLine(roll: Roll, stock: Stock, thisYear: number): string {
+  return [
+    stock.name,
+    filmFormats[roll.formatId].name,
+    ageWords(roll, stock, thisYear),
+    storageWords(roll),
+    exposureWords[roll.exposure.state],
+  ].join(' · ');
+}
+
+/** A shorter line for lists. */
+export function rollShortLine(roll: Roll, stock: Stock, thisYear: number): string {
+  return [
+    stock.name,
+    ageWords(roll, stock, thisYear).replace(' past its date', ''),
+    exposureWords[roll.exposure.state],
+  ].join(' · ');
+}
