@@ -1,7 +1,7 @@
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
 import { Rail } from '@/features/shell/Rail';
-import { DemoSeed } from '@/features/shell/DemoSeed';
+import { BenchGate } from '@/features/shell/BenchGate';
 import { Shortcuts } from '@/features/shell/Shortcuts';
 import { StorageNotice } from '@/features/shell/StorageNotice';
 import { UndoNotice } from '@/features/shell/UndoNotice';
@@ -10,7 +10,7 @@ import './globals.css';
 
 export const metadata: Metadata = {
   title: { default: 'Aetas', template: '%s · Aetas' },
-  description: 'Development times, with an honest band, for film and developers that nobody publishes a time for.',
+  description: 'Development times, with an honest band, for film and developers that have no published times.',
 };
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
@@ -31,16 +31,16 @@ export default function RootLayout({ children }: { children: ReactNode }) {
       </head>
       <body>
         <a href="#main" className="act sr-only focus:not-sr-only">
-          To the content
+          Skip to content
         </a>
         <StorageNotice />
         <Rail />
-        <DemoSeed>
+        <UndoNotice />
+        <BenchGate>
           <main id="main" className="mx-auto max-w-[1280px] px-4 py-6 sm:px-10">
             {children}
           </main>
-        </DemoSeed>
-        <UndoNotice />
+        </BenchGate>
         <Shortcuts />
       </body>
     </html>

@@ -1,12 +1,12 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { beforeEach, describe, expect, test } from 'vitest';
-import { readBackup } from '@/core/formats/backup';
+import { plainFile, readWhole } from '@/core/testing/wholeFile';
 import { rollSchema, type Plan } from '@/core/records/records';
 import { settingRecordFor } from '@/core/plan/settingRecordFor';
 import { evidence as evidenceStep } from '@/core/formats/migrations/evidence';
 import { runProgress } from '@/core/schedule/runState';
-import { importRecords, wipeRecords } from './backups';
+import { openBenchSource, stage, takeStaged, wipeRecords } from './benchFiles';
 import { bottleMix, countFilms, dropMix, mixBrewOf, pourAway, recordMixEvent, startMix } from './brews';
 import { formulary } from '@/core/brewing/formulary';
 import { mixSteps } from '@/core/brewing/mixSteps';
@@ -22,13 +22,14 @@ import { dropPhoto, keepPhoto, restorePhoto } from './photos';
 import { noOwnPriors } from '@/core/plan/rollForm';
 import { stayAt } from '@/core/films/storageStay';
 import { addRoll, changeDossier, changeRoll, removeRoll, rollFormOf } from './rolls';
-import { layOutRun, recordEvent } from './runs';
-import { allRecords, replaceRecords, undoLast } from './safekeeping';
-import { guardedWrite, storageTrouble } from './write';
+import { layOutRun, recordEvents } from './runs';
+import { allRecords, replaceRecords, undoAct } from './undo';
+import { Refusal, forgetTrouble, guardedWrite, storageTrouble } from './trouble';
 
 const NOW = Date.UTC(2026, 10, 24, 12);
 
 beforeEach(async () => {
+  for (const name of ['photo:tin-3', 'import', 'recipes']) forgetTrouble(name);
   await Promise.all(database().tables.map((table) => table.clear()));
 });
 
@@ -76,7 +77,7 @@ describe('rolls', () => {
   });
   test('a change keeps the identity, and reads back as the form', async () => {
     const id = await addRoll(form);
-    await changeRoll(id, { ...form, label: 'Tin 9, dusted', exposureState: 'known' });
+    await changeRoll(id, { label: 'Tin 9, dusted', exposureState: 'known' });
     await changeDossier(id, { storage: [stayAt('room', 1990), stayAt('cellar')] });
     const roll = await database().rolls.get(id);
     const stock = await database().stocks.get(roll?.stockId ?? '');
@@ -95,7 +96,7 @@ describe('rolls', () => {
     const before = await allRecords();
     await removeRoll('past-01');
     expect(await database().verdicts.where({ rollId: 'past-01' }).count()).toBe(0);
-    await undoLast();
+    await undoAct();
     expect(await allRecords()).toEqual(before);
   });
 });
@@ -103,9 +104,9 @@ describe('rolls', () => {
 describe('runs', () => {
   test('an event counts only for a tab that has seen all the others', async () => {
     const runId = await layOutRun(await planOfPortraits());
-    expect(await recordEvent(runId, 0, { kind: 'begin', stepIndex: 0, atMs: NOW })).toBe(true);
+    expect(await recordEvents(runId, 0, [{ kind: 'begin', stepIndex: 0, atMs: NOW }])).toBe(true);
     const both = await Promise.all(
-      [1, 1].map((seen) => recordEvent(runId, seen, { kind: 'begin', stepIndex: 1, atMs: NOW + 60_000 })),
+      [1, 1].map((seen) => recordEvents(runId, seen, [{ kind: 'begin', stepIndex: 1, atMs: NOW + 60_000 }])),
     );
     expect(both.filter(Boolean)).toHaveLength(1);
     expect((await database().runs.get(runId))?.events).toHaveLength(2);
@@ -114,14 +115,14 @@ describe('runs', () => {
     const plan = await planOfPortraits();
     const runId = await layOutRun(plan);
     const films = async () => (await database().brews.get(plan.brewId ?? ''))?.films;
-    await recordEvent(runId, 0, { kind: 'begin', stepIndex: 0, atMs: NOW });
+    await recordEvents(runId, 0, [{ kind: 'begin', stepIndex: 0, atMs: NOW }]);
     expect(await films()).toBe(0);
-    await recordEvent(runId, 1, { kind: 'begin', stepIndex: 1, atMs: NOW });
+    await recordEvents(runId, 1, [{ kind: 'begin', stepIndex: 1, atMs: NOW }]);
     expect(await films()).toBe(1);
-    await recordEvent(runId, 2, { kind: 'undo', atMs: NOW });
+    await recordEvents(runId, 2, [{ kind: 'undo', atMs: NOW }]);
     expect(await films()).toBe(0);
-    await recordEvent(runId, 3, { kind: 'begin', stepIndex: 1, atMs: NOW });
-    await recordEvent(runId, 4, { kind: 'begin', stepIndex: 2, atMs: NOW });
+    await recordEvents(runId, 3, [{ kind: 'begin', stepIndex: 1, atMs: NOW }]);
+    await recordEvents(runId, 4, [{ kind: 'begin', stepIndex: 2, atMs: NOW }]);
     expect(await films()).toBe(1);
   });
   test('laying out twice does not double a run that has not begun', async () => {
@@ -227,7 +228,7 @@ describe('mixing', () => {
     if (mix === undefined) throw new Error('lost');
     await dropMix(mix);
     expect(await database().mixes.get(mixId)).toBeUndefined();
-    await undoLast();
+    await undoAct();
     expect(await database().mixes.get(mixId)).toEqual(mix);
   });
   test('own recipes are kept, changed in place, taken in whole and taken out with undo', async () => {
@@ -242,7 +243,7 @@ describe('mixing', () => {
     if (recipe === undefined) throw new Error('lost');
     await removeRecipe(recipe);
     expect(await database().recipes.count()).toBe(0);
-    await undoLast();
+    await undoAct();
     expect(await database().recipes.get(id)).toEqual(recipe);
   });
 });
@@ -261,7 +262,7 @@ describe('drafts', () => {
 });
 
 describe('photographs', () => {
-  const jpeg = 'data:image/jpeg;base64,/9j/4AAQ';
+  const jpeg = new Blob([Uint8Array.of(0xff, 0xd8, 0xff)], { type: 'image/jpeg' });
   test('kept with the roll, taken away and put back, and gone with the roll', async () => {
     await replaceRecords(demoRecords(NOW));
     await keepPhoto('tin-3', { name: 'box.jpg', widthPx: 1600, heightPx: 1200, jpeg });
@@ -273,12 +274,17 @@ describe('photographs', () => {
     expect(await database().photos.toArray()).toEqual([photo]);
     await removeRoll('tin-3');
     expect(await database().photos.count()).toBe(0);
-    await undoLast();
+    await undoAct();
     expect(await database().photos.toArray()).toEqual([photo]);
   });
   test('what is no JPEG is not stored', async () => {
     await expect(
-      keepPhoto('tin-3', { name: 'x', widthPx: 10, heightPx: 10, jpeg: 'javascript:alert(1)' }),
+      keepPhoto('tin-3', {
+        name: 'x',
+        widthPx: 10,
+        heightPx: 10,
+        jpeg: new Blob(['<svg/>'], { type: 'image/svg+xml' }),
+      }),
     ).rejects.toThrow();
     expect(await database().photos.count()).toBe(0);
   });
@@ -290,18 +296,62 @@ describe('large acts', () => {
     const before = await allRecords();
     await wipeRecords();
     expect((await allRecords()).rolls).toEqual([]);
-    await undoLast();
+    await undoAct();
     expect(await allRecords()).toEqual(before);
   });
-  test('import replaces all or nothing', async () => {
+  test('a file takes the place of everything in one act, and undoing it keeps the present first', async () => {
     await replaceRecords(demoRecords(NOW));
     const before = await allRecords();
-    const doubled = { ...before, rolls: [...before.rolls, ...before.rolls] };
-    await expect(importRecords(doubled)).rejects.toThrow();
+    const source = await openBenchSource();
+    expect(source.total).toBe(Object.values(before).reduce((sum, rows) => sum + rows.length, 0));
+    await stage('stocks', before.stocks.slice(0, 1));
+    await stage('rolls', before.rolls.filter(({ stockId }) => stockId === before.stocks[0]?.id).slice(0, 1));
+    await takeStaged();
+    expect(await database().rolls.count()).toBe(1);
+    expect(await database().rollLines.count()).toBe(1);
+    expect(await database().staged.count()).toBe(0);
+    await changeRoll((await database().rolls.toArray())[0]?.id ?? '', { note: 'since' });
+    const since = await allRecords();
+    await undoAct();
+    expect(await allRecords()).toEqual(before);
+    expect(await database().runLines.count()).toBe(before.runs.filter(({ events }) => events.length > 0).length);
+    await undoAct();
+    expect(await allRecords()).toEqual(since);
+  });
+  test('a file that fails at its end changes nothing, and trouble belongs to its act', async () => {
+    await replaceRecords(demoRecords(NOW));
+    const before = await allRecords();
+    await stage('rolls', [...before.rolls, ...before.rolls]);
+    await expect(takeStaged()).rejects.toThrow();
     expect(await allRecords()).toEqual(before);
     expect(storageTrouble()).toMatch(/could not store/);
-    await guardedWrite(async () => undefined);
+    await guardedWrite('something else', async () => undefined);
+    expect(storageTrouble()).toMatch(/could not store/);
+    await guardedWrite('import', async () => undefined);
     expect(storageTrouble()).toBeNull();
+  });
+  test('undoing a removal leaves alone what was done since', async () => {
+    const plan = await planOfPortraits();
+    await removeRoll('past-01');
+    const runId = await layOutRun(plan);
+    await recordEvents(runId, 0, [{ kind: 'begin', stepIndex: 0, atMs: NOW }]);
+    await undoAct();
+    expect((await database().runs.get(runId))?.events).toHaveLength(1);
+    expect(await database().verdicts.where({ rollId: 'past-01' }).count()).toBe(1);
+    expect((await database().rollLines.get('past-01'))?.finished).toBe(1);
+  });
+  test('what belongs to something that was taken off meanwhile is refused or cut loose, and files stay whole', async () => {
+    await replaceRecords(demoRecords(NOW));
+    await removeRoll('tin-3');
+    const jpeg = new Blob([Uint8Array.of(0xff, 0xd8, 0xff)], { type: 'image/jpeg' });
+    await expect(keepPhoto('tin-3', { name: 'late', widthPx: 1, heightPx: 1, jpeg })).rejects.toThrow(Refusal);
+    const mixId = await startMix(sheetFor('coffee-standard').batch, 'tin-3');
+    expect((await database().mixes.get(mixId))?.rollId).toBeNull();
+    const read = await readWhole(plainFile(await allRecords(), 6));
+    expect(read.ok && read.value.aside).toEqual([]);
+    await wipeRecords();
+    await undoAct();
+    expect((await database().mixes.get(mixId))?.rollId).toBeNull();
   });
   test('an emptied demo bench stays empty', async () => {
     await seedDemo();
@@ -326,7 +376,7 @@ describe('evidence', () => {
     expect(await database().evidence.get(id)).toEqual(record);
     await removeRoll('portraits');
     expect(await database().evidence.get(id)).toBeUndefined();
-    await undoLast();
+    await undoAct();
     expect(await database().evidence.get(id)).toEqual(record);
   });
   test('a finding that cannot be is not stored', async () => {
@@ -392,7 +442,7 @@ describe('migrations of the browser database', () => {
     fresh.close();
     await Dexie.delete(name);
   });
-  test('a file of version 3: plans and pins learn of evidence, runs take their set-up from their plan', () => {
+  test('a file of version 3: plans and pins learn of evidence, runs take their set-up from their plan', async () => {
     const now = demoRecords(NOW);
     const old = structuredClone(now) as unknown as Record<string, Record<string, unknown>[]>;
     delete old.evidence;
@@ -406,9 +456,7 @@ describe('migrations of the browser database', () => {
       strip(run, 'setup');
       strip(run.pinned as Record<string, unknown>, 'evidenceIds');
     }
-    const read = readBackup(
-      JSON.stringify({ format: 'aetas-records', version: 3, exportedAt: '2026-11-24', records: old }),
-    );
+    const read = await readWhole(plainFile(old as never, 3));
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     expect(read.value.evidence).toEqual([]);
     expect(
@@ -418,7 +466,7 @@ describe('migrations of the browser database', () => {
     ).toBe(true);
     for (const run of read.value.runs) expect(run.setup).toEqual(now.runs.find(({ id }) => id === run.id)?.setup);
   });
-  test('a file of version 4: brews say that nobody weighed them, developers what else is in them, settings the kit', () => {
+  test('a file of version 4: brews say that nobody weighed them, developers what else is in them, settings the kit', async () => {
     const old = structuredClone(demoRecords(NOW)) as unknown as Record<string, Record<string, unknown>[]>;
     delete old.recipes;
     delete old.mixes;
@@ -434,9 +482,7 @@ describe('migrations of the browser database', () => {
       strip(brew, 'code', 'use', 'parts', 'temperatureC', 'ph', 'mixingLnSd');
       strip(brew.developer, 'others');
     }
-    const read = readBackup(
-      JSON.stringify({ format: 'aetas-records', version: 4, exportedAt: '2026-11-24', records: old }),
-    );
+    const read = await readWhole(plainFile(old as never, 4));
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     expect(read.value.recipes).toEqual([]);
     expect(read.value.settings[0]?.kit.scaleStepG).toBe(1);
@@ -461,7 +507,7 @@ describe('migrations of the browser database', () => {
       'gibberish',
     ]);
   });
-  test('a file of version 1 takes the same step', () => {
+  test('a file of version 1 takes the same step', async () => {
     const stock = {
       id: 's',
       createdMs: NOW,
@@ -471,14 +517,7 @@ describe('migrations of the browser database', () => {
       iso: 200,
       own: {},
     };
-    const read = readBackup(
-      JSON.stringify({
-        format: 'aetas-records',
-        version: 1,
-        exportedAt: '2026-11-24',
-        records: { stocks: [stock], rolls: [oldRoll] },
-      }),
-    );
+    const read = await readWhole(plainFile({ stocks: [stock], rolls: [oldRoll] } as never, 1));
     expect(read.ok && read.value.rolls[0]?.hints).toEqual([{ kind: 'stamp', year: 1971, slackYears: 3 }]);
   });
 });

@@ -1,6 +1,7 @@
 import Dexie, { type EntityTable } from 'dexie';
-import { latestVersion, migrate, migrations, type Migration, type RawRecords } from '@/core/formats/migrations';
+import { latestVersion, migrations, type Migration, type RawRecords } from '@/core/formats/migrations';
 import type {
+  Aside,
   Brew,
   Draft,
   EvidenceRecord,
@@ -12,47 +13,75 @@ import type {
   Run,
   Settings,
   Stock,
+  TableName,
   Verdict,
 } from '@/core/records/records';
-import { tableNames } from '@/core/records/tables';
-import { benchName } from './benchName';
-import { bringInAhead } from './typedAhead';
+import { benchName, type BenchName } from './benchName';
+import type { RollLine, RunLine } from './lines';
+import { bringInAhead, type Done } from './typedAhead';
 
-/** All records as they were before something large, so that it can be undone. */
-export interface Safekeeping {
+/** Something that was done and can be undone: what it was, and how it is taken back. */
+export interface Act {
   id: number;
   atMs: number;
+  /** What was done, as in “removing …”. */
   what: string;
-  backup: string;
+  /** `part` took some records; `whole` replaced the bench; `upgrade` is the copy of older records from before a new version. */
+  kind: 'part' | 'whole' | 'upgrade';
+  /** Version of the records that were kept, for an upgrade. */
+  version?: number;
 }
 
-/** Columns that queries use, by table. */
-const indexes = {
-  settings: 'id',
-  stocks: 'id, name',
-  rolls: 'id, updatedMs',
-  brews: 'id, mixedMs',
-  plans: 'id, rollId',
-  runs: 'id, rollId, createdMs',
-  verdicts: 'id, runId, rollId',
-  drafts: 'id',
-  safekeeping: '++id',
-};
+/** Records that an act took, or fields that it changed, as they were before. */
+export interface Kept {
+  id: number;
+  actId: number;
+  table: string;
+  /** Records that were taken. */
+  rows?: unknown[];
+  /** A field that was changed in passing, with what it was set to. */
+  field?: { id: string; name: string; before: unknown; after: unknown };
+}
 
-/** Tables that a version of the shape added, with their columns. */
-const laterIndexes: Record<number, Record<string, string>> = {
+/** Records of a file on their way in: they take their places all at once, or not at all. */
+export interface Staged {
+  id: number;
+  table: TableName;
+  rows: unknown[];
+}
+
+/** Columns that queries use, by table, as they stand since a version. */
+const indexes: Record<number, Record<string, string | null>> = {
+  1: {
+    settings: 'id',
+    stocks: 'id, name',
+    rolls: 'id, updatedMs',
+    brews: 'id, mixedMs',
+    plans: 'id, rollId',
+    runs: 'id, rollId, createdMs',
+    verdicts: 'id, runId, rollId',
+    drafts: 'id',
+    safekeeping: '++id',
+  },
   3: { photos: 'id, rollId' },
   4: { evidence: 'id, rollId' },
   5: { recipes: 'id', mixes: 'id, brewId' },
+  6: {
+    safekeeping: null,
+    aside: 'id',
+    acts: '++id, kind',
+    kept: '++id, actId',
+    staged: '++id',
+    done: 'id',
+    rolls: 'id, updatedMs, stockId',
+    plans: 'id, rollId, brewId',
+    runs: 'id, rollId, createdMs, brewId, planId',
+    verdicts: 'id, runId, rollId, updatedMs',
+    mixes: 'id, brewId, rollId',
+    rollLines: 'id, finished, [finished+updatedMs]',
+    runLines: 'id, startedMs, rollId, updatedMs',
+  },
 };
-
-/** Tables of records that a version has. */
-function tablesAt(version: number): string[] {
-  const later = Object.entries(laterIndexes).flatMap(([since, tables]) =>
-    Number(since) > version ? Object.keys(tables) : [],
-  );
-  return tableNames.filter((table) => !later.includes(table));
-}
 
 /** The bench's records in the browser. */
 export class AetasDatabase extends Dexie {
@@ -68,24 +97,36 @@ export class AetasDatabase extends Dexie {
   declare evidence: EntityTable<EvidenceRecord, 'id'>;
   declare recipes: EntityTable<RecipeRecord, 'id'>;
   declare mixes: EntityTable<Mix, 'id'>;
-  declare safekeeping: EntityTable<Safekeeping, 'id'>;
+  declare aside: EntityTable<Aside, 'id'>;
+  declare acts: EntityTable<Act, 'id'>;
+  declare kept: EntityTable<Kept, 'id'>;
+  declare staged: EntityTable<Staged, 'id'>;
+  declare done: EntityTable<Done, 'id'>;
+  /** Lines of the lists, worked out from the records and written with them. They are not exported. */
+  declare rollLines: EntityTable<RollLine, 'id'>;
+  declare runLines: EntityTable<RunLine, 'id'>;
 
   /**
    * @param name name of the browser database
    * @param steps migrations of the record shape, oldest first; each becomes one database version
    */
-  constructor(name: string, steps: readonly Migration[] = migrations) {
+  constructor(
+    name: string,
+    steps: readonly Migration[] = migrations,
+    readonly bench: BenchName = 'own',
+  ) {
     super(name);
-    this.version(1).stores(indexes);
+    this.version(1).stores(indexes[1] ?? {});
     for (const step of steps) {
       this.version(step.to)
-        .stores(laterIndexes[step.to] ?? {})
+        .stores(indexes[step.to] ?? {})
         .upgrade(async (transaction) => {
           const raw: RawRecords = {};
-          const tables = tablesAt(step.to);
-          for (const table of tables) raw[table] = await transaction.table(table).toArray();
-          const changed = migrate(raw, step.to - 1, steps.slice(0, step.to - 1));
-          for (const table of tables) {
+          const present = step.tables.filter((table) => transaction.storeNames.includes(table));
+          for (const table of present) raw[table] = await transaction.table(table).toArray();
+          await keepOlder(transaction, step, raw, present);
+          const changed = step.change(structuredClone(raw));
+          for (const table of present) {
             await transaction.table(table).clear();
             await transaction.table(table).bulkAdd(changed[table] ?? []);
           }
@@ -95,17 +136,34 @@ export class AetasDatabase extends Dexie {
   }
 }
 
-let open: AetasDatabase | null = null;
+/** Version that gave copies a place. */
+const COPIES_SINCE = 6;
 
-function benchDatabase(): AetasDatabase {
-  const bench = new AetasDatabase(benchName() === 'demo' ? 'aetas-demo' : 'aetas');
-  // Before anything else is read: what a page that went had no time to store. Where that fails, it stays written ahead.
-  bench.on('ready', (db) => bringInAhead(db).catch(() => undefined));
-  return bench;
+/** Keeps a copy of what a step changes, where the database has a place for it already. */
+async function keepOlder(
+  transaction: { storeNames: string[]; table: Dexie['table'] },
+  step: Migration,
+  raw: RawRecords,
+  tables: readonly string[],
+): Promise<void> {
+  if (step.to < COPIES_SINCE || tables.every((table) => raw[table]?.length === 0)) return;
+  const act = { atMs: Date.now(), what: `the upgrade “${step.name}”`, kind: 'upgrade', version: step.to - 1 };
+  const actId = (await transaction.table('acts').add(act)) as number;
+  for (const table of tables) await transaction.table('kept').add({ actId, table, rows: raw[table] });
 }
 
-/** The database of the bench that this tab looks at. */
+let open: AetasDatabase | null = null;
+
+/** Names of the browser databases. */
+export const databaseNames: Record<BenchName, string> = { own: 'aetas', demo: 'aetas-demo' };
+
+/** The database of the bench that this tab looks at. A page keeps to the bench it opened with. */
 export function database(): AetasDatabase {
-  open ??= benchDatabase();
+  if (open === null) {
+    const bench = benchName();
+    open = new AetasDatabase(databaseNames[bench], migrations, bench);
+    // Before anything else is read: what a page that went had no time to store. Where that fails, it stays written ahead.
+    open.on('ready', (db) => bringInAhead(db).catch(() => undefined));
+  }
   return open;
 }

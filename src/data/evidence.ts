@@ -1,9 +1,8 @@
 import type { SettingRecord } from '@/core/evidence/evidenceRecord';
 import type { EvidenceRecord } from '@/core/records/records';
+import { act, newStamps } from './act';
 import { database } from './database';
 import { dropDraft } from './drafts';
-import { putRecord } from './putRecord';
-import { guardedWrite, newStamps } from './write';
 
 /** Key of the draft of a test that is being taken on a roll. */
 export function evidenceDraftKey(rollId: string, kind: EvidenceRecord['finding']['kind']): string {
@@ -14,19 +13,16 @@ export function evidenceDraftKey(rollId: string, kind: EvidenceRecord['finding']
  * Keeps what was found, and forgets the draft it was typed in.
  * @returns the record's id
  */
-export async function keepEvidence(
+export function keepEvidence(
   rollId: string,
   setting: SettingRecord,
   finding: EvidenceRecord['finding'],
   note = '',
 ): Promise<string> {
-  return guardedWrite(async () => {
-    const db = database();
+  return act(`evidence:${rollId}`, async (writer) => {
     const record: EvidenceRecord = { ...newStamps(), rollId, setting, finding, note };
-    await db.transaction('rw', db.evidence, db.drafts, async () => {
-      await putRecord('evidence', record);
-      await dropDraft(evidenceDraftKey(rollId, finding.kind));
-    });
+    await writer.put('evidence', record);
+    await dropDraft(evidenceDraftKey(rollId, finding.kind));
     return record.id;
   });
 }
@@ -34,11 +30,11 @@ export async function keepEvidence(
 /** Takes a piece away; returns it, so that the page can put it back. */
 export async function dropEvidence(id: string): Promise<EvidenceRecord | undefined> {
   const record = await database().evidence.get(id);
-  await guardedWrite(() => database().evidence.delete(id));
+  await act(`evidence:${record?.rollId ?? ''}`, (writer) => writer.remove('evidence', id));
   return record;
 }
 
 /** Puts a piece back that was taken away. */
 export async function restoreEvidence(record: EvidenceRecord): Promise<void> {
-  await guardedWrite(() => putRecord('evidence', record));
+  await act(`evidence:${record.rollId}`, (writer) => writer.put('evidence', record));
 }

@@ -1,24 +1,23 @@
 import type { Photo } from '@/core/records/records';
+import { act, newStamps } from './act';
 import { database } from './database';
-import { putRecord } from './putRecord';
-import { guardedWrite, newStamps } from './write';
 
 /** Keeps a reduced photograph with its roll. */
 export async function keepPhoto(
   rollId: string,
   photo: Pick<Photo, 'name' | 'widthPx' | 'heightPx' | 'jpeg'>,
 ): Promise<void> {
-  await guardedWrite(() => putRecord('photos', { ...newStamps(), rollId, ...photo }));
+  await act(`photo:${rollId}`, (writer) => writer.put('photos', { ...newStamps(), rollId, ...photo }));
 }
 
 /** Takes a photograph away; returns it, so that the page can put it back. */
 export async function dropPhoto(photoId: string): Promise<Photo | undefined> {
   const photo = await database().photos.get(photoId);
-  await guardedWrite(() => database().photos.delete(photoId));
+  await act(`photo:${photo?.rollId ?? ''}`, (writer) => writer.remove('photos', photoId));
   return photo;
 }
 
 /** Puts a photograph back that was taken away. */
 export async function restorePhoto(photo: Photo): Promise<void> {
-  await guardedWrite(() => putRecord('photos', photo));
+  await act(`photo:${photo.rollId}`, (writer) => writer.put('photos', photo));
 }

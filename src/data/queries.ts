@@ -1,8 +1,9 @@
 'use client';
 
+import { liveQuery } from 'dexie';
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { LearningRecords } from '@/core/learning/benchEvidence';
 import type {
+  Aside,
   Brew,
   EvidenceRecord,
   Mix,
@@ -18,7 +19,10 @@ import type {
 } from '@/core/records/records';
 import { defaultSettings, tableNames } from '@/core/records/tables';
 import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
-import { database, type Safekeeping } from './database';
+import { AetasDatabase, database, databaseNames, type Act } from './database';
+import type { BenchName } from './benchName';
+import type { RollLine, RunLine } from './lines';
+import { migrations } from '@/core/formats/migrations';
 
 /** A roll with everything that hangs on it. */
 export interface RollDossier {
@@ -36,63 +40,55 @@ export interface RollDossier {
   planDraft: unknown;
 }
 
-/** Everything on the bench; undefined while it loads. */
+/** What is in hand on the bench: the rolls that are not finished, and the jugs. */
 export interface Bench {
   dossiers: RollDossier[];
   brews: Brew[];
-  stocks: Stock[];
+  /** How many rolls are finished. */
+  finished: number;
 }
+
+async function readDossier(rollId: string, withDraft: boolean): Promise<RollDossier | null> {
+  const db = database();
+  const roll = await db.rolls.get(rollId);
+  const stock = roll === undefined ? undefined : await db.stocks.get(roll.stockId);
+  if (roll === undefined || stock === undefined) return null;
+  const [plan, runs, evidence, draft] = await Promise.all([
+    db.plans.where({ rollId }).first(),
+    db.runs.where({ rollId }).sortBy('createdMs'),
+    db.evidence.where({ rollId }).toArray(),
+    withDraft ? db.drafts.get(`plan:${rollId}`) : undefined,
+  ]);
+  const run = runs.at(-1);
+  const [verdict, brew] = await Promise.all([
+    run === undefined ? undefined : db.verdicts.where({ runId: run.id }).first(),
+    plan?.brewId == null ? undefined : db.brews.get(plan.brewId),
+  ]);
+  const tested = evidence.some(({ finding }) => finding.kind !== 'chart');
+  const standing = rollStanding(roll, stock, plan, run, verdict, tested);
+  return { roll, stock, plan, brew, run, verdict, evidence, standing, planDraft: draft?.values };
+}
+
+/** Rolls in hand that are shown at the most: more than anybody works on at a time. */
+const MOST_IN_HAND = 200;
 
 async function readBench(withDrafts: boolean): Promise<Bench> {
   const db = database();
-  const [rolls, stocks, plans, brews, runs, verdicts, evidence, drafts] = await Promise.all([
-    db.rolls.toArray(),
-    db.stocks.toArray(),
-    db.plans.toArray(),
+  const [open, finished, brews] = await Promise.all([
+    db.rollLines
+      .where('[finished+updatedMs]')
+      .between([0, -Infinity], [0, Infinity])
+      .reverse()
+      .limit(MOST_IN_HAND)
+      .primaryKeys(),
+    db.rollLines.where({ finished: 1 }).count(),
     db.brews.orderBy('mixedMs').reverse().toArray(),
-    db.runs.orderBy('createdMs').toArray(),
-    db.verdicts.toArray(),
-    db.evidence.toArray(),
-    withDrafts ? db.drafts.toArray() : [],
   ]);
-  const stockById = new Map(stocks.map((stock) => [stock.id, stock]));
-  const brewById = new Map(brews.map((brew) => [brew.id, brew]));
-  const planByRoll = new Map(plans.map((plan) => [plan.rollId, plan]));
-  const lastRunByRoll = new Map(runs.map((run) => [run.rollId, run]));
-  const verdictByRun = new Map(verdicts.map((verdict) => [verdict.runId, verdict]));
-  const draftByKey = new Map(drafts.map((draft) => [draft.id, draft.values]));
-  const dossiers = rolls.flatMap((roll): RollDossier[] => {
-    const stock = stockById.get(roll.stockId);
-    if (stock === undefined) return [];
-    const plan = planByRoll.get(roll.id);
-    const run = lastRunByRoll.get(roll.id);
-    const verdict = run === undefined ? undefined : verdictByRun.get(run.id);
-    const found = evidence.filter(({ rollId }) => rollId === roll.id);
-    return [
-      {
-        roll,
-        stock,
-        plan,
-        brew: plan?.brewId == null ? undefined : brewById.get(plan.brewId),
-        run,
-        verdict,
-        evidence: found,
-        standing: rollStanding(
-          roll,
-          stock,
-          plan,
-          run,
-          verdict,
-          found.some(({ finding }) => finding.kind !== 'chart'),
-        ),
-        planDraft: draftByKey.get(`plan:${roll.id}`),
-      },
-    ];
-  });
-  return { dossiers: dossiers.sort((a, b) => b.roll.updatedMs - a.roll.updatedMs), brews, stocks };
+  const dossiers = await Promise.all(open.map((id) => readDossier(id, withDrafts)));
+  return { dossiers: dossiers.filter((dossier) => dossier !== null), brews, finished };
 }
 
-/** The whole bench, with plans as last typed; undefined while it loads. */
+/** The bench, with plans as last typed; undefined while it loads. */
 export function useBench(): Bench | undefined {
   return useLiveQuery(() => readBench(true));
 }
@@ -104,10 +100,16 @@ export function useSettledBench(): Bench | undefined {
 
 /** One roll with what hangs on it; undefined while it loads, null when there is no such roll. */
 export function useDossier(rollId: string): RollDossier | null | undefined {
-  return useLiveQuery(
-    async () => (await readBench(false)).dossiers.find(({ roll }) => roll.id === rollId) ?? null,
-    [rollId],
+  return useLiveQuery(() => readDossier(rollId, false), [rollId]);
+}
+
+/** Names of some rolls. */
+export function useRollNames(rollIds: readonly string[]): Pick<Roll, 'id' | 'label'>[] {
+  const found = useLiveQuery(
+    async () => (await database().rollLines.bulkGet([...rollIds])).flatMap((line) => (line ? [line.roll] : [])),
+    [rollIds.join(' ')],
   );
+  return found ?? [];
 }
 
 /** One run with its roll; undefined while it loads, null when there is no such run. */
@@ -120,19 +122,20 @@ export function useRun(runId: string): { run: Run; roll: Roll } | null | undefin
   }, [runId]);
 }
 
-/** What the bench learns from: its films, runs, verdicts and tests; undefined while they load. */
-export function useLearningRecords(): LearningRecords | undefined {
-  return useLiveQuery(async () => {
-    const db = database();
-    const [stocks, rolls, runs, verdicts, evidence] = await Promise.all([
-      db.stocks.toArray(),
-      db.rolls.toArray(),
-      db.runs.toArray(),
-      db.verdicts.toArray(),
-      db.evidence.toArray(),
-    ]);
-    return { stocks, rolls, runs, verdicts, evidence };
-  });
+/**
+ * The bench on which a record lies that this one does not have: somebody may have followed an address from the other.
+ * @returns its name; null when it is on neither
+ */
+export async function benchWith(table: 'runs' | 'rolls' | 'brews' | 'mixes', id: string): Promise<BenchName | null> {
+  const other: BenchName = database().bench === 'demo' ? 'own' : 'demo';
+  const db = new AetasDatabase(databaseNames[other], migrations, other);
+  try {
+    return (await db.table(table).get(id)) === undefined ? null : other;
+  } catch {
+    return null;
+  } finally {
+    db.close();
+  }
 }
 
 /** The user's own recipes, by name; undefined while they load. */
@@ -169,31 +172,96 @@ export function usePhotos(rollId: string): Photo[] | undefined {
   return useLiveQuery(() => database().photos.where({ rollId }).sortBy('createdMs'), [rollId]);
 }
 
-/** A line of the log: a run, what it ran, and how it was judged. */
-export interface LogEntry {
-  run: Run;
-  roll: Roll;
-  stock: Stock;
-  verdict: Verdict | undefined;
+/** Lines that a list reads at first, and then at a time. */
+const FIRST_LINES = 60;
+const MORE_LINES = 1000;
+
+/** Lines of a list as they come: the first ones at once, the rest in the background. */
+export interface Lines<Line> {
+  lines: readonly Line[];
+  /** Whether all are there. */
+  all: boolean;
 }
 
-/** All runs that have begun, newest first; undefined while they load. */
-export function useLog(): LogEntry[] | undefined {
-  return useLiveQuery(async () => {
-    const db = database();
-    const [runs, rolls, stocks, verdicts] = await Promise.all([
-      db.runs.orderBy('createdMs').reverse().toArray(),
-      db.rolls.toArray(),
-      db.stocks.toArray(),
-      db.verdicts.toArray(),
-    ]);
-    return runs.flatMap((run): LogEntry[] => {
-      const roll = rolls.find(({ id }) => id === run.rollId);
-      const stock = stocks.find(({ id }) => id === roll?.stockId);
-      if (roll === undefined || stock === undefined || run.events.length === 0) return [];
-      return [{ run, roll, stock, verdict: verdicts.find(({ runId }) => runId === run.id) }];
-    });
+/**
+ * Follows a list of lines, newest first.
+ * @param read reads so many lines after so many
+ * @param onLines told with each batch, and anew whenever something in the list changes
+ * @returns how to stop
+ */
+function followLines<Line>(
+  read: (after: number, most: number) => Promise<Line[]>,
+  onLines: (lines: Lines<Line>) => void,
+): () => void {
+  let turn = 0;
+  const rest = async (first: Line[], mine: number): Promise<void> => {
+    const lines = [...first];
+    for (let got = first.length, most = FIRST_LINES; got === most; most = MORE_LINES) {
+      const more = await read(lines.length, MORE_LINES);
+      if (mine !== turn) return;
+      lines.push(...more);
+      got = more.length;
+      if (got === 0) break;
+    }
+    onLines({ lines, all: true });
+  };
+  // The marker follows every change of the table; reading it all again is left to the background.
+  const subscription = liveQuery(() => read(0, FIRST_LINES)).subscribe({
+    next: (first) => {
+      turn += 1;
+      if (first.length < FIRST_LINES) onLines({ lines: first, all: true });
+      else {
+        onLines({ lines: first, all: false });
+        void rest(first, turn);
+      }
+    },
   });
+  return () => {
+    turn += 1;
+    subscription.unsubscribe();
+  };
+}
+
+/** Follows the lines of the log, newest first. */
+export function followLog(onLines: (lines: Lines<RunLine>) => void): () => void {
+  return followLines(
+    (after, most) => database().runLines.orderBy('startedMs').reverse().offset(after).limit(most).toArray(),
+    onLines,
+  );
+}
+
+/** Follows the lines of the finished rolls, newest first. */
+export function followFinishedRolls(onLines: (lines: Lines<RollLine>) => void): () => void {
+  return followLines(
+    (after, most) =>
+      database()
+        .rollLines.where('[finished+updatedMs]')
+        .between([1, -Infinity], [1, Infinity])
+        .reverse()
+        .offset(after)
+        .limit(most)
+        .toArray(),
+    onLines,
+  );
+}
+
+/** Lines of the rolls that are not finished, newest first; undefined while they load. */
+export function useOpenRollLines(): RollLine[] | undefined {
+  return useLiveQuery(async () =>
+    (await database().rollLines.where({ finished: 0 }).toArray()).sort((a, b) => b.updatedMs - a.updatedMs),
+  );
+}
+
+/** The line of the last run that was judged; undefined while it loads, null when there is none. */
+export function useLastJudged(): RunLine | null | undefined {
+  return useLiveQuery(
+    async () =>
+      (await database()
+        .runLines.orderBy('startedMs')
+        .reverse()
+        .filter(({ verdict }) => verdict !== null)
+        .first()) ?? null,
+  );
 }
 
 /** The bench's settings as they are kept; undefined while they load. For forms that must not begin from the defaults. */
@@ -206,9 +274,13 @@ export function useSettings(): Settings {
   return useLiveQuery(() => database().settings.get('bench')) ?? defaultSettings;
 }
 
-/** The last large act that can be undone. */
-export function useLastSafekeeping(): Safekeeping | undefined {
-  return useLiveQuery(() => database().safekeeping.orderBy('id').last());
+/** The last act that can be undone. */
+export function useLastAct(): Act | undefined {
+  return useLiveQuery(() =>
+    database()
+      .acts.filter(({ kind }) => kind !== 'upgrade')
+      .last(),
+  );
 }
 
 /** How many records each table holds; undefined while they are counted. */
@@ -218,4 +290,9 @@ export function useRecordCounts(): Record<TableName, number> | undefined {
     const counts = await Promise.all(tableNames.map(async (name) => [name, await db.table(name).count()] as const));
     return Object.fromEntries(counts) as Record<TableName, number>;
   });
+}
+
+/** What was set aside, newest first; undefined while it loads. */
+export function useAside(): Aside[] | undefined {
+  return useLiveQuery(async () => (await database().aside.toArray()).sort((a, b) => b.createdMs - a.createdMs));
 }

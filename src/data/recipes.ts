@@ -1,9 +1,6 @@
 import type { Recipe } from '@/core/brewing/recipe';
 import type { RecipeRecord } from '@/core/records/records';
-import { database } from './database';
-import { putRecord } from './putRecord';
-import { keepSafe } from './safekeeping';
-import { guardedWrite, newStamps } from './write';
+import { act, newStamps } from './act';
 
 /**
  * Keeps a recipe as the user's own.
@@ -11,30 +8,26 @@ import { guardedWrite, newStamps } from './write';
  * @param id the one that it replaces; left out for a new one
  * @returns its id
  */
-export async function keepRecipe(recipe: Recipe, id?: string): Promise<string> {
-  return guardedWrite(async () => {
+export function keepRecipe(recipe: Recipe, id?: string): Promise<string> {
+  return act(`recipe:${id ?? 'new'}`, async (writer) => {
     const { name, use, lines, note } = recipe;
-    const before = id === undefined ? undefined : await database().recipes.get(id);
+    const before = id === undefined ? undefined : await writer.db.recipes.get(id);
     const kept: RecipeRecord = { ...(before ?? newStamps()), name, use, lines, note, updatedMs: Date.now() };
-    await putRecord('recipes', kept);
+    await writer.put('recipes', kept);
     return kept.id;
   });
 }
 
 /** Takes in recipes of a file, all or none. */
-export async function addRecipes(recipes: readonly Recipe[]): Promise<void> {
-  await guardedWrite(async () => {
-    const db = database();
-    await db.transaction('rw', db.recipes, async () => {
-      for (const recipe of recipes) await putRecord('recipes', { ...newStamps(), ...recipe });
-    });
+export function addRecipes(recipes: readonly Recipe[]): Promise<void> {
+  return act('recipes', async (writer) => {
+    for (const recipe of recipes) await writer.put('recipes', { ...newStamps(), ...recipe });
   });
 }
 
-/** Takes a recipe out; it can be undone. */
-export async function removeRecipe(recipe: RecipeRecord): Promise<void> {
-  await guardedWrite(async () => {
-    await keepSafe(`taking out the recipe “${recipe.name}”`);
-    await database().recipes.delete(recipe.id);
+/** Deletes a recipe; it can be undone. */
+export function removeRecipe(recipe: RecipeRecord): Promise<void> {
+  return act(`recipe:${recipe.id}`, (writer) => writer.remove('recipes', recipe.id), {
+    undo: `deleting the recipe “${recipe.name}”`,
   });
 }

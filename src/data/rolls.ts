@@ -4,10 +4,9 @@ import { noOwnPriors, type RollForm } from '@/core/plan/rollForm';
 import { stayAt } from '@/core/films/storageStay';
 import type { Roll, Stock } from '@/core/records/records';
 import { database } from './database';
-import { dropDraft } from './drafts';
-import { keepSafe } from './safekeeping';
-import { putRecord } from './putRecord';
-import { guardedWrite, newStamps } from './write';
+import { askToPersist } from './storageRoom';
+import { act, newStamps, type Writer } from './act';
+import { dropDraft, type TypedUpTo } from './drafts';
 
 /** Key of the draft of a roll's form; 'new' for a roll that is not stored yet. */
 export function rollDraftKey(rollId: string): string {
@@ -19,79 +18,80 @@ export function rollDraftKey(rollId: string): string {
  * @returns the new roll's id
  */
 export async function addRoll(form: RollForm): Promise<string> {
-  return guardedWrite(async () => {
-    const db = database();
-    const stamps = newStamps();
-    await db.transaction('rw', db.rolls, db.stocks, db.drafts, async () => {
-      const stockId = await stockFor(form);
-      const hints: Roll['hints'] =
-        form.expiredYear === null ? [] : [{ kind: 'stamp', year: form.expiredYear, slackYears: form.dateSlackYears }];
-      await putRecord('rolls', {
-        ...stamps,
-        ...rollFields(form),
-        stockId,
-        hints,
-        storage: [stayAt(form.storageId)],
-        xrayPasses: 0,
-        condition: soundCondition,
-        frames: [],
-      });
-      await dropDraft(rollDraftKey('new'));
+  const stamps = newStamps();
+  await act('roll:new', async (writer) => {
+    const stockId = await stockFor(writer, form);
+    const hints: Roll['hints'] =
+      form.expiredYear === null ? [] : [{ kind: 'stamp', year: form.expiredYear, slackYears: form.dateSlackYears }];
+    await writer.put('rolls', {
+      ...stamps,
+      ...rollFields(form),
+      stockId,
+      hints,
+      storage: [stayAt(form.storageId)],
+      xrayPasses: 0,
+      condition: soundCondition,
+      frames: [],
     });
-    void globalThis.navigator?.storage?.persist?.();
-    return stamps.id;
+    await dropDraft(rollDraftKey('new'));
   });
+  void askToPersist();
+  return stamps.id;
 }
 
-/** Stores what changed about a roll's basics, and forgets the draft; its age, storage and condition stay. */
-export async function changeRoll(rollId: string, form: RollForm): Promise<void> {
-  await guardedWrite(async () => {
-    const db = database();
-    await db.transaction('rw', db.rolls, db.stocks, db.drafts, async () => {
-      const before = await db.rolls.get(rollId);
-      if (before === undefined) return;
-      const stockId = await stockFor(form);
-      await putRecord('rolls', { ...before, ...rollFields(form), stockId, updatedMs: Date.now() });
-      await dropDraft(rollDraftKey(rollId));
-    });
+/**
+ * Stores what changed about a roll's basics, and forgets the draft. Fields that nobody touched stay as they are by now; so
+ * do its age, storage and condition.
+ * @param rollId the roll
+ * @param changed the fields that were changed
+ */
+export function changeRoll(rollId: string, changed: Partial<RollForm>): Promise<void> {
+  return act(`roll:${rollId}`, async (writer) => {
+    const before = await writer.db.rolls.get(rollId);
+    const stock = before === undefined ? undefined : await writer.db.stocks.get(before.stockId);
+    if (before === undefined || stock === undefined) return;
+    const form = { ...rollFormOf(before, stock), ...changed };
+    const ofStock = ['stockName', 'familyId', 'iso', 'own'] as const;
+    const stockId = ofStock.some((field) => field in changed) ? await stockFor(writer, form, stock) : stock.id;
+    await writer.put('rolls', { ...before, ...rollFields(form), stockId, updatedMs: Date.now() });
+    await dropDraft(rollDraftKey(rollId));
   });
 }
 
 /** Stores a part of a roll's dossier as it changes. */
-export async function changeDossier(
+export function changeDossier(
   rollId: string,
   part: Partial<Pick<Roll, 'hints' | 'storage' | 'xrayPasses' | 'condition' | 'frames'>>,
+  typed?: TypedUpTo,
 ): Promise<void> {
-  await guardedWrite(async () => {
-    const db = database();
-    await db.transaction('rw', db.rolls, async () => {
-      const before = await db.rolls.get(rollId);
-      if (before !== undefined) await putRecord('rolls', { ...before, ...part, updatedMs: Date.now() });
-    });
-  });
+  return act(
+    `dossier:${rollId}:${Object.keys(part).join()}`,
+    (writer) => writer.change('rolls', rollId, { ...part, updatedMs: Date.now() }),
+    { typed },
+  );
 }
 
-/** Removes a roll with its plan, runs and verdicts; `undoLast` brings it back. */
-export async function removeRoll(rollId: string): Promise<void> {
-  await guardedWrite(async () => {
-    const db = database();
-    const label = (await db.rolls.get(rollId))?.label ?? '';
-    await keepSafe(`removing “${label}”`);
-    await db.transaction(
-      'rw',
-      [db.rolls, db.plans, db.runs, db.verdicts, db.photos, db.evidence, db.mixes],
-      async () => {
-        await db.rolls.delete(rollId);
-        await db.plans.where({ rollId }).delete();
-        await db.runs.where({ rollId }).delete();
-        await db.verdicts.where({ rollId }).delete();
-        await db.photos.where({ rollId }).delete();
-        await db.evidence.where({ rollId }).delete();
-        // What is being mixed stays: it may serve another roll.
-        await db.mixes.filter((mix) => mix.rollId === rollId).modify({ rollId: null });
-      },
-    );
-  });
+/**
+ * Removes a roll with its plan, runs and verdicts; it can be undone.
+ * @param rollId the roll
+ * @param withoutCopy frees space although there is no room for a copy: then it cannot be undone
+ */
+export async function removeRoll(rollId: string, withoutCopy = false): Promise<void> {
+  const label = (await database().rolls.get(rollId))?.label ?? '';
+  await act(
+    `remove:${rollId}`,
+    async (writer) => {
+      await writer.removeAll('verdicts', 'rollId', rollId);
+      await writer.removeAll('runs', 'rollId', rollId);
+      await writer.removeAll('plans', 'rollId', rollId);
+      await writer.removeAll('photos', 'rollId', rollId);
+      await writer.removeAll('evidence', 'rollId', rollId);
+      // What is being mixed stays: it may serve another roll.
+      await writer.unlink('mixes', 'rollId', rollId);
+      await writer.remove('rolls', rollId);
+    },
+    { undo: `removing “${label}”`, withoutCopy },
+  );
 }
 
 /** The form that a stored roll was made with. */
@@ -122,20 +122,33 @@ function rollFields(form: RollForm): Pick<Roll, 'label' | 'formatId' | 'exposure
   };
 }
 
-async function stockFor(form: RollForm): Promise<string> {
-  const db = database();
-  const name = form.stockName || 'Unknown film';
-  const own = Object.fromEntries(Object.entries(form.own).filter(([, value]) => value !== null));
-  const same = await db.stocks
-    .where('name')
-    .equals(name)
-    .filter((stock) => stock.familyId === form.familyId && stock.iso === form.iso)
-    .first();
-  if (same !== undefined) {
-    await putRecord('stocks', { ...same, own, updatedMs: Date.now() });
-    return same.id;
+/** What a film is called that nobody can name. Each such film is a stock of its own: nothing says that two are alike. */
+const UNNAMED = 'Unknown film';
+
+/**
+ * The stock of a roll's form: the one that is there under that name, with what was typed merged in, or a new one.
+ * @param before the stock that the roll had, when it is changed
+ */
+async function stockFor(writer: Writer, form: RollForm, before?: Stock): Promise<string> {
+  const name = form.stockName || UNNAMED;
+  const typed = Object.fromEntries(Object.entries(form.own).filter(([, value]) => value !== null));
+  const same =
+    name === UNNAMED
+      ? before?.name === UNNAMED && (await writer.db.rolls.where({ stockId: before.id }).count()) === 1
+        ? before
+        : undefined
+      : await writer.db.stocks
+          .where('name')
+          .equals(name)
+          .filter((stock) => stock.familyId === form.familyId && stock.iso === form.iso)
+          .first();
+  if (same === undefined) {
+    const stock: Stock = { ...newStamps(), name, familyId: form.familyId, iso: form.iso, own: typed };
+    await writer.put('stocks', stock);
+    return stock.id;
   }
-  const stock: Stock = { ...newStamps(), name, familyId: form.familyId, iso: form.iso, own };
-  await putRecord('stocks', stock);
-  return stock.id;
+  // A form that edits this very stock can empty a number; any other form only adds what was typed.
+  const own = before?.id === same.id ? typed : { ...same.own, ...typed };
+  await writer.put('stocks', { ...same, familyId: form.familyId, iso: form.iso, own, updatedMs: Date.now() });
+  return same.id;
 }

@@ -1,9 +1,7 @@
 import type { Run } from '@/core/records/records';
 import type { VerdictValues } from '@/core/outcome/verdict';
-import { database } from './database';
+import { act, newStamps } from './act';
 import { dropDraft } from './drafts';
-import { putRecord } from './putRecord';
-import { guardedWrite, newStamps } from './write';
 
 /** Key of the draft of a run's verdict. */
 export function verdictDraftKey(runId: string): string {
@@ -11,19 +9,11 @@ export function verdictDraftKey(runId: string): string {
 }
 
 /** Stores the verdict of a run, in place of an earlier one. */
-export async function writeVerdict(run: Run, values: VerdictValues): Promise<void> {
-  await guardedWrite(async () => {
-    const db = database();
-    await db.transaction('rw', db.verdicts, db.drafts, async () => {
-      const before = await db.verdicts.where({ runId: run.id }).first();
-      await putRecord('verdicts', {
-        ...(before ?? newStamps()),
-        runId: run.id,
-        rollId: run.rollId,
-        ...values,
-        updatedMs: Date.now(),
-      });
-      await dropDraft(verdictDraftKey(run.id));
-    });
+export function writeVerdict(run: Run, values: VerdictValues): Promise<void> {
+  return act(`verdict:${run.id}`, async (writer) => {
+    const before = await writer.db.verdicts.where({ runId: run.id }).first();
+    const ids = { runId: run.id, rollId: run.rollId };
+    await writer.put('verdicts', { ...(before ?? newStamps()), ...ids, ...values, updatedMs: Date.now() });
+    await dropDraft(verdictDraftKey(run.id));
   });
 }

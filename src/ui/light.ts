@@ -21,7 +21,11 @@ function currentLight(): Light {
 /** Changes the light, here and in other tabs of this browser. */
 export function setLight(light: Light): void {
   document.documentElement.dataset.light = light;
-  localStorage.setItem(KEY, light);
+  try {
+    localStorage.setItem(KEY, light);
+  } catch {
+    // Where the browser refuses, the light lasts as long as the page.
+  }
   for (const listener of listeners) listener();
 }
 

@@ -1,27 +1,34 @@
-import { readBackup, writeBackup } from '@/core/formats/backup';
+import { readBenchFile, writeBenchFile, type OnProgress, type RowSink, type RowSource } from '@/core/formats/benchFile';
 import type { EstimateRequest } from '@/core/estimate/request';
 import type { Piece } from '@/core/estimate/observations';
 import { glance, study, type Glance, type Study } from '@/core/estimate/study';
-import { nearestPieces, type LearningRecords } from '@/core/learning/benchEvidence';
-import { learnFrom } from '@/core/learning/learning';
-import { noRecords } from '@/core/records/tables';
+import { nearestPieces } from '@/core/learning/benchEvidence';
+import { GrowingEvidence, learnPieces, type LearningChange } from '@/core/learning/learning';
 import { benchTimes, type RollInHand } from '@/core/plan/benchTimes';
 import type { Brew } from '@/core/records/records';
 
 /** Pieces of evidence listed for a roll at the most. */
 const LISTED = 24;
 
+let evidence = new GrowingEvidence(0);
+
 /** What the bench has learned, as it was last told. */
-let learning = learnFrom(noRecords(), 0);
+let learning = learnPieces([]);
 
 /** A study with the evidence that bears on it most directly. */
 export type RollStudy = Study & { listed: Piece[] };
 
 /** What the worker does for the page: calls of core, and the bench's evidence kept between them. */
 export const coreApi = {
-  /** Takes in the records that estimates learn from. */
-  learn: (records: LearningRecords, nowYear: number): void => {
-    learning = learnFrom(records, nowYear);
+  /** Takes in what changed of what estimates learn from; with `last`, the next estimate knows all of it. */
+  learn: (change: LearningChange, nowYear: number, last: boolean): void => {
+    if (evidence.nowYear !== nowYear) {
+      const before = evidence;
+      evidence = new GrowingEvidence(nowYear);
+      evidence.takeOver(before);
+    }
+    evidence.take(change);
+    if (last) learning = learnPieces(evidence.pieces());
   },
   study: (request: EstimateRequest, muted: readonly string[]): RollStudy => {
     const listed = nearestPieces(learning.pieces, request, LISTED);
@@ -32,8 +39,10 @@ export const coreApi = {
     glance(request, learning.fitFor(request, muted), nearestPieces(learning.pieces, request, LISTED)),
   benchTimes: (rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number) =>
     benchTimes(rolls, jugs, nowMs, learning),
-  readBackup: (text: string) => readBackup(text),
-  writeBackup,
+  writeBenchFile: (source: RowSource, exportedAt: string, atMs: number, total: number, onProgress: OnProgress) =>
+    writeBenchFile(source, exportedAt, atMs, total, onProgress),
+  readBenchFile: (file: Blob, sink: RowSink, atMs: number, onProgress: OnProgress) =>
+    readBenchFile(file, sink, atMs, onProgress),
 };
 
 export type CoreApi = typeof coreApi;

@@ -1,18 +1,19 @@
 import * as z from 'zod';
+import { limited } from '../schema/fields';
 import { brewPartSchema } from './part';
 import { recipeUseIds } from './recipe';
 
 /** The water of a batch: what everything dissolves in, and what tops it up. */
 export const waterPlanSchema = z.strictObject({
-  firstMl: z.number().min(0),
+  firstMl: limited('amount'),
   /** How warm the first water starts; null for one that is brought to the boil. */
-  firstC: z.number().nullable(),
+  firstC: z.number().min(-1000).max(1000).nullable(),
   /** Hot and cold water that make the first; null where they cannot. */
-  hotMl: z.number().min(0).nullable(),
-  coldMl: z.number().min(0).nullable(),
+  hotMl: limited('amount').nullable(),
+  coldMl: limited('amount').nullable(),
   /** Water that goes in last, up to the mark. */
-  lastMl: z.number().min(0),
-  lastC: z.number(),
+  lastMl: limited('amount'),
+  lastC: z.number().min(-1000).max(1000),
 });
 
 export type WaterPlan = z.infer<typeof waterPlanSchema>;
@@ -21,15 +22,15 @@ export type WaterPlan = z.infer<typeof waterPlanSchema>;
 export const batchSchema = z.strictObject({
   recipeName: z.string().min(1).max(120),
   use: z.enum(recipeUseIds),
-  volumeMl: z.number().positive(),
-  targetC: z.number(),
+  volumeMl: limited('jugVolumeMl'),
+  targetC: limited('waterC'),
   /** Temperature of the room it stands in, °C. */
-  roomC: z.number(),
+  roomC: limited('waterC'),
   parts: z.array(brewPartSchema).max(12),
   water: waterPlanSchema,
   /** Smallest steps of scale and cylinder when it was laid out. */
-  scaleStepG: z.number().positive(),
-  cylinderStepMl: z.number().positive(),
+  scaleStepG: z.number().positive().max(100),
+  cylinderStepMl: z.number().positive().max(500),
 });
 
 export type Batch = z.infer<typeof batchSchema>;

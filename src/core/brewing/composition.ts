@@ -23,6 +23,8 @@ export interface Composition {
   /** Concentrate of a class of developer, as the share of its own full strength, ml/ml. */
   concentrate: { familyId: DeveloperFamilyId; fraction: number } | null;
   oneBath: boolean;
+  /** Whether developers of several classes are poured together: no model follows that. */
+  mixedClasses: boolean;
   /** Names of what Aetas does not know: they count for nothing. */
   unknown: string[];
 }
@@ -45,6 +47,7 @@ export function compositionOf(parts: readonly BrewPart[], volumeMl: number): Com
     others: [],
     concentrate: null,
     oneBath: false,
+    mixedClasses: false,
     unknown: [],
   };
   for (const part of parts) addPart(composition, part, amountOf(part), 1000 / volumeMl, volumeMl);
@@ -73,23 +76,27 @@ function addPart(
       return;
     }
     case 'concentrate':
-      if (makeup.familyId !== null)
-        composition.concentrate = { familyId: makeup.familyId, fraction: amount / volumeMl };
+      if (makeup.familyId !== null) addConcentrate(composition, makeup.familyId, amount / volumeMl);
       else composition.unknown.push(name);
       return;
     case 'packet':
       if (makeup.familyId === 'one-bath') composition.oneBath = true;
       else if (makeup.familyId === null) composition.unknown.push(name);
       // A packet mixed as it says is the developer at stock strength.
-      else
-        composition.concentrate = {
-          familyId: makeup.familyId,
-          fraction: (amount / volumeMl) * (makeup.makesMl / makeup.packetG),
-        };
+      else addConcentrate(composition, makeup.familyId, (amount / volumeMl) * (makeup.makesMl / makeup.packetG));
       return;
     case 'own':
       composition.unknown.push(name);
   }
+}
+
+/** Two portions of one class add up; two classes in one jug are a developer that nobody knows. */
+function addConcentrate(composition: Composition, familyId: DeveloperFamilyId, fraction: number): void {
+  const { concentrate } = composition;
+  if (fraction <= 0) return;
+  if (concentrate === null) composition.concentrate = { familyId, fraction };
+  else if (concentrate.familyId === familyId) concentrate.fraction += fraction;
+  else composition.mixedClasses = true;
 }
 
 function addSubstance(composition: Composition, id: SubstanceId, amountPerL: number): void {
@@ -140,7 +147,7 @@ const MOST_WATER_PARTS = 1000;
  */
 export function estimableDeveloper(composition: Composition): Developer | null {
   const developer = developerOf(composition);
-  if (developer === null || composition.bromideGPerL > BROMIDE_LIMIT_G_PER_L) return null;
+  if (developer === null || composition.mixedClasses || composition.bromideGPerL > BROMIDE_LIMIT_G_PER_L) return null;
   return situationSchema.shape.developer.safeParse(developer).success ? developer : null;
 }
 

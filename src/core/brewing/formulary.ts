@@ -206,5 +206,5 @@ export const formularyIds = Object.keys(formulary) as FormularyId[];
 
 /** Looks up a recipe of the formulary with its full type; undefined for an id that it does not have. */
 export function formularyRecipe(id: string): FormularyRecipe | undefined {
-  return (formulary as Record<string, FormularyRecipe>)[id];
+  return Object.hasOwn(formulary, id) ? (formulary as Record<string, FormularyRecipe>)[id] : undefined;
 }

@@ -1,16 +1,17 @@
 import * as z from 'zod';
+import { instantMs, limited, text } from '../schema/fields';
 import { measuredBy, type BrewPart } from './part';
 import type { MixStep } from './mixSteps';
 
-const atMs = z.number().int().nonnegative();
+const atMs = instantMs;
 
 /** What happens while a batch is mixed. */
 export const mixEventSchema = z.discriminatedUnion('kind', [
   /** The step is done; with the amount that went in, or the temperature that was read, where there is one. */
   z.strictObject({
     kind: z.literal('done'),
-    stepId: z.string(),
-    amount: z.number().min(0).nullable(),
+    stepId: text('Step', 200),
+    amount: limited('amount').nullable(),
     how: z.enum(measuredBy),
     atMs,
   }),

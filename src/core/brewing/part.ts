@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { developerFamilyIds } from '../chemistry/developerFamilies';
 import { substanceIds } from '../chemistry/substances';
+import { limited } from '../schema/fields';
 import { threeFigures } from '../units/threeFigures';
 import { packetFamilyIds } from './recipe';
 
@@ -9,16 +10,16 @@ export const makeupSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('substance'), substanceId: z.enum(substanceIds) }),
   z.strictObject({
     kind: z.literal('tablets'),
-    activeMg: z.number().positive(),
-    massG: z.number().positive(),
+    activeMg: z.number().positive().max(100_000),
+    massG: z.number().positive().max(200_000),
     effervescent: z.boolean(),
   }),
   z.strictObject({ kind: z.literal('concentrate'), familyId: z.enum(developerFamilyIds).nullable() }),
   z.strictObject({
     kind: z.literal('packet'),
     familyId: z.enum(packetFamilyIds).nullable(),
-    packetG: z.number().positive(),
-    makesMl: z.number().positive(),
+    packetG: z.number().positive().max(200_000),
+    makesMl: z.number().positive().max(200_000),
   }),
   z.strictObject({ kind: z.literal('own') }),
 ]);
@@ -36,12 +37,12 @@ export const brewPartSchema = z.strictObject({
   key: z.string().min(1).max(60),
   name: z.string().min(1).max(160),
   unit: z.enum(partUnits),
-  target: z.number().min(0),
+  target: limited('amount'),
   /** Null until it is in. */
-  actual: z.number().min(0).nullable(),
+  actual: limited('amount').nullable(),
   how: z.enum(measuredBy),
   /** Sd of ln(actual). */
-  lnSd: z.number().min(0).max(2),
+  lnSd: limited('lnSd'),
   makeup: makeupSchema,
 });
 

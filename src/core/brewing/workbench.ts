@@ -8,6 +8,7 @@ import {
 import { LEAST_DEVELOPING_PH, REFERENCE_BREW_PH } from '../chemistry/ph/brewPh';
 import { bakingSodaForOven, sameCarbonate, sodaForms } from '../chemistry/sodas';
 import { molesIn, substanceOf, substances, type SubstanceId } from '../chemistry/substances';
+import { limits } from '../schema/limits';
 import { within } from '../schema/within';
 import { asShown, readingLnSd, thermometerTrouble, tooCoarse, type ThermometerTrouble } from '../kit/readable';
 import type { Kit } from '../kit/kit';
@@ -99,8 +100,7 @@ const numbers = {
 type NumberField = keyof typeof numbers;
 
 /** Volumes between which a sheet makes sense, ml. Source: our choice. */
-const LEAST_ML = 5;
-const MOST_ML = 100000;
+const { min: LEAST_ML, max: MOST_ML } = limits.sheetMl;
 
 /**
  * Works out a workbench.

@@ -20,6 +20,9 @@ export function brewAgeRate(ageH: number, halfLifeH: number = BREW_HALF_LIFE_H):
   return 2 ** (-Math.max(0, ageH - BREW_GRACE_H) / halfLifeH);
 }
 
+/** What is left of a brew that is spent: the arithmetic goes on, and the time says that nothing is to be had. Source: our choice. */
+const SPENT_RATE = 1e-3;
+
 /**
  * Strength that a brew keeps after films have been through it.
  * @param films films of 80 square inches already developed in it; 0 or more
@@ -28,5 +31,5 @@ export function brewAgeRate(ageH: number, halfLifeH: number = BREW_HALF_LIFE_H):
  * @example brewUseRate(1, 500) // 0.867
  */
 export function brewUseRate(films: number, volumeMl: number): number {
-  return RATE_AFTER_ONE_FILM ** (films * (500 / volumeMl));
+  return Math.max(SPENT_RATE, RATE_AFTER_ONE_FILM ** (films * (500 / volumeMl)));
 }

@@ -10,6 +10,7 @@ import { stockFamilyIds } from '../films/stockFamilies';
 import { agitationSchoolIds } from '../schedule/agitationSchools';
 import { partsSchema } from '../chemistry/partsSchema';
 import { ageSchema } from '../films/ageSchema';
+import { limited } from '../schema/fields';
 import { oneOf, within } from '../schema/within';
 
 export const filmSchema = z.strictObject({
@@ -107,16 +108,16 @@ export const situationShape = {
   /** Age and use of the brew when it is poured. */
   wear: z
     .strictObject({
-      ageH: within('Age of the brew', 0, 48, 'h').default(0),
-      films: within('Films already through the brew', 0, 30).default(0),
-      volumeMl: within('Volume of the brew', 50, 20000, 'ml').default(500),
+      ageH: limited('brewAgeH').default(0),
+      films: limited('jugFilms').default(0),
+      volumeMl: limited('jugVolumeMl', 'Volume of the brew').default(500),
     })
     .default({ ageH: 0, films: 0, volumeMl: 500 }),
   /** Spread of ln(rate) that the measuring of this brew left; left out, the usual one of its kind. */
   mixingLnSd: within('Spread of the mixing', 0, 2).optional(),
-  temperatureC: within('Temperature', 5, 40, '°C'),
+  temperatureC: limited('bathC'),
   /** Temperature around the tank when it stands in air; left out for a bath that holds its temperature. */
-  ambientC: within('Temperature around the tank', -10, 45, '°C').optional(),
+  ambientC: limited('roomC').optional(),
   agitationId: oneOf('Agitation', agitationSchoolIds),
   /** Which stock, roll and mixed brew it is: evidence of the same one bears on it. Left out, it is the one at hand. */
   stockId: nameSchema('Stock').default('this stock'),

@@ -2,20 +2,21 @@ import * as z from 'zod';
 import { chartSourceIds } from '../estimate/chartSources';
 import { readingMethods } from '../estimate/evidenceSchema';
 import { situationShape } from '../estimate/situationSchema';
+import { limited, text } from '../schema/fields';
 import { within } from '../schema/within';
 import { stripPairSchema } from './dropTest';
 
 /** In what something was developed: a copy, so that later changes to a plan do not change what was found. */
 export const settingRecordSchema = z.strictObject({
   developer: situationShape.developer,
-  bromideGPerL: z.number().min(0),
-  wear: z.strictObject({ ageH: z.number().min(0), films: z.number().min(0), volumeMl: z.number().positive() }),
+  bromideGPerL: limited('amountPerL', 'Potassium bromide'),
+  wear: z.strictObject({ ageH: limited('brewAgeH'), films: limited('jugFilms'), volumeMl: limited('jugVolumeMl') }),
   temperatureC: situationShape.temperatureC,
-  ambientC: z.number().nullable(),
+  ambientC: limited('roomC').nullable(),
   agitationId: situationShape.agitationId,
-  brewId: z.string().nullable(),
+  brewId: text('Brew', 200).nullable(),
   /** Spread that the measuring of the brew left; null where nobody measured. */
-  mixingLnSd: z.number().min(0).max(2).nullable(),
+  mixingLnSd: limited('lnSd').nullable(),
 });
 
 export type SettingRecord = z.infer<typeof settingRecordSchema>;

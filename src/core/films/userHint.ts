@@ -1,6 +1,7 @@
 import * as z from 'zod';
+import { yearField } from '../schema/fields';
 
-const year = z.number().int();
+const year = yearField;
 
 /** A hint as a user gives it. */
 export const userHintSchema = z.discriminatedUnion('kind', [

@@ -6,5 +6,7 @@ export interface Migration {
   /** Version of the shape that the step produces; steps are numbered 2, 3, … without gaps. */
   to: number;
   name: string;
+  /** Tables that it changes or adds; it leaves all others as they are. */
+  tables: readonly string[];
   change: (records: RawRecords) => RawRecords;
 }

@@ -1,3 +1,4 @@
+import { benchOfBlobs } from './migrations/benchOfBlobs';
 import { brewWorkshop } from './migrations/brewWorkshop';
 import { evidence } from './migrations/evidence';
 import { framesAndPhotos } from './migrations/framesAndPhotos';
@@ -7,7 +8,7 @@ import type { Migration, RawRecords } from './migration';
 export type { Migration, RawRecords } from './migration';
 
 /** Every change of the record shape so far, oldest first. Version 1 is the first shape, so there is no step to it. */
-export const migrations: readonly Migration[] = [rollDossiers, framesAndPhotos, evidence, brewWorkshop];
+export const migrations: readonly Migration[] = [rollDossiers, framesAndPhotos, evidence, brewWorkshop, benchOfBlobs];
 
 /**
  * Version of the record shape after a list of steps.

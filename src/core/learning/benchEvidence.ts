@@ -2,8 +2,8 @@ import { developerKey } from '../estimate/situation';
 import type { Evidence } from '../estimate/evidenceSchema';
 import type { Piece } from '../estimate/observations';
 import type { SituationInput } from '../estimate/situationSchema';
-import { rollAge } from '../films/rollAge';
-import type { EvidenceRecord, Records, Roll, Run, Stock } from '../records/records';
+import { rollAge, type RollHistory } from '../films/rollAge';
+import type { EvidenceRecord, Records, Roll, Run, Stock, Verdict } from '../records/records';
 import { patchGradient } from '../densitometry/patchGradient';
 import { fogGradeD } from '../outcome/grades';
 import { runProgress } from '../schedule/runState';
@@ -12,6 +12,75 @@ import type { SettingRecord } from '../evidence/evidenceRecord';
 
 /** The records that the bench learns from. */
 export type LearningRecords = Pick<Records, 'stocks' | 'rolls' | 'runs' | 'verdicts' | 'evidence'>;
+
+/** A film as evidence knows it: what decides its age, and its stock. */
+export interface LearningFilm {
+  roll: RollHistory & Pick<Roll, 'id'>;
+  stock: Pick<Stock, 'id' | 'familyId' | 'iso' | 'own'>;
+}
+
+/** A run that was judged: what it was set up with, how long it developed, and the verdict. */
+export interface JudgedRun {
+  runId: string;
+  rollId: string;
+  verdictId: string;
+  /** Instant of the verdict, ms since the epoch. */
+  atMs: number;
+  setup: NonNullable<Run['setup']>;
+  timeMin: number;
+  contrast: Verdict['contrast'];
+  fog: Verdict['fog'];
+}
+
+/** A piece of evidence and when it came about. */
+export interface DatedPiece {
+  atMs: number;
+  piece: Piece;
+}
+
+/** The piece of a test or a chart time. */
+export function pieceOfTest(record: EvidenceRecord, film: LearningFilm, nowYear: number): DatedPiece {
+  return {
+    atMs: record.createdMs,
+    piece: { evidence: evidenceOf(record), setting: settingFor(film, record.setting, nowYear) },
+  };
+}
+
+/** The piece of a judged run. */
+export function pieceOfRun(run: JudgedRun, film: LearningFilm, nowYear: number): DatedPiece {
+  const { target, ...setting } = run.setup;
+  return {
+    atMs: run.atMs,
+    piece: {
+      evidence: {
+        kind: 'verdict',
+        id: run.verdictId,
+        setting: {},
+        timeMin: run.timeMin,
+        contrast: run.contrast,
+        fogD: fogGradeD[run.fog],
+        target,
+      },
+      setting: settingFor(film, setting, nowYear),
+    },
+  };
+}
+
+/** A run and its verdict as evidence; null for a run that nobody kept the setting of. */
+export function judgedRun(run: Run, verdict: Verdict): JudgedRun | null {
+  if (run.setup === null) return null;
+  const { id, createdMs, contrast, fog } = verdict;
+  return {
+    runId: run.id,
+    rollId: run.rollId,
+    verdictId: id,
+    atMs: createdMs,
+    setup: run.setup,
+    timeMin: developedMin(run),
+    contrast,
+    fog,
+  };
+}
 
 /**
  * Everything on a bench that moves an estimate: what was tested or looked up, and the verdicts of its runs.
@@ -23,42 +92,29 @@ export function benchEvidence({ stocks, rolls, runs, verdicts, evidence }: Learn
   const stockById = new Map(stocks.map((stock) => [stock.id, stock]));
   const rollById = new Map(rolls.map((roll) => [roll.id, roll]));
   const runById = new Map(runs.map((run) => [run.id, run]));
-  const filmOf = (rollId: string): { roll: Roll; stock: Stock } | null => {
+  const filmOf = (rollId: string): LearningFilm | null => {
     const roll = rollById.get(rollId);
     const stock = stockById.get(roll?.stockId ?? '');
     return roll === undefined || stock === undefined ? null : { roll, stock };
   };
-  const dated: { atMs: number; piece: Piece }[] = [];
-  for (const record of evidence) {
-    const film = filmOf(record.rollId);
-    if (film !== null)
-      dated.push({
-        atMs: record.createdMs,
-        piece: { evidence: evidenceOf(record), setting: settingFor(film.roll, film.stock, record.setting, nowYear) },
-      });
-  }
-  for (const verdict of verdicts) {
-    const run = runById.get(verdict.runId);
-    const film = filmOf(verdict.rollId);
-    if (run?.setup == null || film === null) continue;
-    const { target, ...setting } = run.setup;
-    dated.push({
-      atMs: verdict.createdMs,
-      piece: {
-        evidence: {
-          kind: 'verdict',
-          id: verdict.id,
-          setting: {},
-          timeMin: developedMin(run),
-          contrast: verdict.contrast,
-          fogD: fogGradeD[verdict.fog],
-          target,
-        },
-        setting: settingFor(film.roll, film.stock, setting, nowYear),
-      },
-    });
-  }
-  return dated.sort((a, b) => a.atMs - b.atMs).map(({ piece }) => piece);
+  const dated = [
+    ...evidence.flatMap((record): DatedPiece[] => {
+      const film = filmOf(record.rollId);
+      return film === null ? [] : [pieceOfTest(record, film, nowYear)];
+    }),
+    ...verdicts.flatMap((verdict): DatedPiece[] => {
+      const run = runById.get(verdict.runId);
+      const film = filmOf(verdict.rollId);
+      const judged = run === undefined ? null : judgedRun(run, verdict);
+      return judged === null || film === null ? [] : [pieceOfRun(judged, film, nowYear)];
+    }),
+  ];
+  return inOrder(dated);
+}
+
+/** Pieces in the order in which they came about. */
+export function inOrder(dated: readonly DatedPiece[]): Piece[] {
+  return [...dated].sort((a, b) => a.atMs - b.atMs).map(({ piece }) => piece);
 }
 
 /** Minutes for which a run developed: as it went, else as planned. */
@@ -69,16 +125,14 @@ function developedMin(run: Run): number {
 }
 
 function settingFor(
-  roll: Roll,
-  stock: Stock,
+  { roll, stock }: LearningFilm,
   { ambientC, brewId, mixingLnSd, ...setting }: SettingRecord,
   nowYear: number,
 ): SituationInput {
-  const age = rollAge(roll, stock.familyId, nowYear);
   return {
     ...setting,
     film: { familyId: stock.familyId, iso: stock.iso, own: stock.own },
-    age,
+    age: rollAge(roll, stock.familyId, nowYear),
     ...(ambientC === null ? {} : { ambientC }),
     ...(mixingLnSd === null ? {} : { mixingLnSd }),
     stockId: stock.id,

@@ -3,7 +3,17 @@ import { fitWith } from '../estimate/learned';
 import type { Piece } from '../estimate/observations';
 import type { EstimateRequest } from '../estimate/request';
 import { pairKey } from '../estimate/situation';
-import { benchEvidence, type LearningRecords } from './benchEvidence';
+import type { EvidenceRecord } from '../records/records';
+import {
+  benchEvidence,
+  inOrder,
+  pieceOfRun,
+  pieceOfTest,
+  type DatedPiece,
+  type JudgedRun,
+  type LearningFilm,
+  type LearningRecords,
+} from './benchEvidence';
 
 /** Fits kept at a time: the bench's own, and those of rolls that switch pieces off or bring a time of their own. */
 const KEPT_FITS = 12;
@@ -21,7 +31,11 @@ export interface Learning {
  * @param nowYear this year
  */
 export function learnFrom(records: LearningRecords, nowYear: number): Learning {
-  const pieces = benchEvidence(records, nowYear);
+  return learnPieces(benchEvidence(records, nowYear));
+}
+
+/** Learns from pieces, in the order in which they came about. */
+export function learnPieces(pieces: readonly Piece[]): Learning {
   const charted = new Set(
     pieces.filter(({ evidence }) => evidence.kind === 'chart').map(({ setting }) => pairKey(setting)),
   );
@@ -39,6 +53,57 @@ export function learnFrom(records: LearningRecords, nowYear: number): Learning {
       return fit;
     },
   };
+}
+
+/** What changed on a bench since it was last told. */
+export interface LearningChange {
+  films: readonly LearningFilm[];
+  runs: readonly JudgedRun[];
+  tests: readonly EvidenceRecord[];
+  /** Rolls, runs and tests that are gone. */
+  gone: { rolls: readonly string[]; runs: readonly string[]; tests: readonly string[] };
+}
+
+/** A bench's evidence, kept as it grows: only what changed is worked out anew. */
+export class GrowingEvidence {
+  private readonly films = new Map<string, LearningFilm>();
+  private readonly runs = new Map<string, JudgedRun>();
+  private readonly tests = new Map<string, EvidenceRecord>();
+  private readonly made = new Map<string, { of: unknown; film: LearningFilm; dated: DatedPiece }>();
+
+  constructor(readonly nowYear: number) {}
+
+  /** Takes in what changed. */
+  take({ films, runs, tests, gone }: LearningChange): void {
+    for (const film of films) this.films.set(film.roll.id, film);
+    for (const run of runs) this.runs.set(run.runId, run);
+    for (const test of tests) this.tests.set(test.id, test);
+    for (const id of gone.rolls) this.films.delete(id);
+    for (const id of gone.runs) this.runs.delete(id);
+    for (const id of gone.tests) this.tests.delete(id);
+  }
+
+  /** Takes in all that another one knows, for another year. */
+  takeOver(other: GrowingEvidence): void {
+    const gone = { rolls: [], runs: [], tests: [] };
+    const [films, runs, tests] = [[...other.films.values()], [...other.runs.values()], [...other.tests.values()]];
+    this.take({ films, runs, tests, gone });
+  }
+
+  /** All pieces by now, in the order in which they came about. */
+  pieces(): Piece[] {
+    const dated: DatedPiece[] = [];
+    const add = <T extends { rollId: string }>(id: string, of: T, make: (film: LearningFilm) => DatedPiece): void => {
+      const film = this.films.get(of.rollId);
+      if (film === undefined) return;
+      const known = this.made.get(id);
+      if (known?.of !== of || known.film !== film) this.made.set(id, { of, film, dated: make(film) });
+      dated.push((this.made.get(id) as { dated: DatedPiece }).dated);
+    };
+    for (const [id, test] of this.tests) add(id, test, (film) => pieceOfTest(test, film, this.nowYear));
+    for (const [id, run] of this.runs) add(`run ${id}`, run, (film) => pieceOfRun(run, film, this.nowYear));
+    return inOrder(dated);
+  }
 }
 
 /** What of a request its fit depends on: a pair that a chart time decides, and evidence or a known time of its own. */

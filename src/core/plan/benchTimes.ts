@@ -41,11 +41,25 @@ export function benchTimes(
       const { timeMin, lowMin, highMin } = plan.pinned;
       return [{ rollId: roll.id, timeMin, lowMin, highMin, pinned: true }];
     }
-    const choices = readPlanForm(planFormInHand(roll, stock, plan, planDraft), roll, jugs);
-    if (!choices.ok) return [];
-    const brew = jugs.find((jug) => jug.id === choices.value.brewId) ?? null;
-    const request = estimateRequestFor(roll, stock, choices.value, brew, nowMs);
-    const { timeMin, band } = estimate(request, learning.fitFor(request, choices.value.muted));
-    return [{ rollId: roll.id, timeMin, lowMin: band.lowMin, highMin: band.highMin, pinned: false }];
+    try {
+      return estimatedTime({ roll, stock, plan, planDraft }, jugs, nowMs, learning);
+    } catch {
+      // One roll whose records make no request never takes the others along; its own page says what is wrong.
+      return [];
+    }
   });
+}
+
+function estimatedTime(
+  { roll, stock, plan, planDraft }: RollInHand,
+  jugs: readonly Brew[],
+  nowMs: number,
+  learning: Learning,
+): BenchTime[] {
+  const choices = readPlanForm(planFormInHand(roll, stock, plan, planDraft), roll, jugs);
+  if (!choices.ok) return [];
+  const brew = jugs.find((jug) => jug.id === choices.value.brewId) ?? null;
+  const request = estimateRequestFor(roll, stock, choices.value, brew, nowMs);
+  const { timeMin, band } = estimate(request, learning.fitFor(request, choices.value.muted));
+  return [{ rollId: roll.id, timeMin, lowMin: band.lowMin, highMin: band.highMin, pinned: false }];
 }

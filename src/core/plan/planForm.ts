@@ -16,6 +16,7 @@ import { usualFixMin } from '../fixing/fixTime';
 import { failure, success, type Result } from '../schema/result';
 import { problemsFromZod } from '../schema/problemsFromZod';
 import { usualWetChoice, wetChoiceSchema } from '../schedule/wetSteps';
+import { limited } from '../schema/fields';
 import { typed } from '../schema/typed';
 
 /**
@@ -184,10 +185,7 @@ const fieldsSchema = z.object({
   bromideGPerL: request.bromideGPerL.unwrap(),
   temperatureC: request.temperatureC,
   pushStops: request.target.unwrap().shape.pushStops.unwrap(),
-  volumeMl: z
-    .number('Volume in the tank: give a number from 50 to 20000 ml.')
-    .min(50, 'Volume in the tank: give 50 ml or more.')
-    .max(20000, 'Volume in the tank: give 20000 ml or less.'),
+  volumeMl: limited('jugVolumeMl', 'Volume in the tank'),
   ambientC: request.ambientC,
   fixMin: wetChoiceSchema.shape.fixMin,
 });

@@ -90,7 +90,25 @@ export function rollFormSchema(thisYear: number) {
 
 export type RollForm = z.infer<ReturnType<typeof rollFormSchema>>;
 
-const scalar = z.union([z.string(), z.number(), z.null()]);
+const typedNumber = z.union([z.string().max(200), z.number(), z.null()]);
 
-/** A roll's form as typed: whatever its fields hold. A draft that does not read as this is passed over. */
-export const rollDraftSchema = z.record(z.string(), z.union([scalar, z.record(z.string(), scalar)]));
+/** A roll's form as typed: the fields that were touched, numbers half typed. A draft that does not read as this is set aside. */
+export const rollDraftSchema = z
+  .object({
+    label: z.string().max(5000),
+    stockName: z.string().max(5000),
+    familyId: stockSchema.shape.familyId,
+    iso: typedNumber,
+    formatId: rollSchema.shape.formatId,
+    expiredYear: typedNumber,
+    dateSlackYears: z.number(),
+    storageId: z.enum(storagePresetIds),
+    exposureState: rollSchema.shape.exposure.shape.state,
+    exposedYear: typedNumber,
+    exposureIndex: typedNumber,
+    note: z.string().max(50_000),
+    own: z.record(z.string(), typedNumber),
+  })
+  .partial();
+
+export type TypedRoll = z.infer<typeof rollDraftSchema>;

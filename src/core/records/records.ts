@@ -21,16 +21,16 @@ import { userHintSchema } from '../films/userHint';
 import { verdictValuesSchema } from '../outcome/verdict';
 import { runEventSchema } from '../schedule/runEvents';
 import { wetChoiceSchema, wetStepSchema } from '../schedule/wetSteps';
+import { freeValue, idField, instantMs, limited, nameField, text, yearField } from '../schema/fields';
 
-const id = z.string().min(1).max(100);
-const instantMs = z.number().int().nonnegative();
+const id = idField;
 const stamps = { id, createdMs: instantMs, updatedMs: instantMs };
 const request = estimateRequestSchema.shape;
 
 /** A kind of film as made. */
 export const stockSchema = z.strictObject({
   ...stamps,
-  name: z.string().min(1).max(120),
+  name: nameField('Film'),
   familyId: z.enum(stockFamilyIds),
   iso: request.film.shape.iso,
   own: request.film.shape.own,
@@ -48,7 +48,7 @@ export type ExposureState = keyof typeof exposureStates;
 /** One physical film and its history. */
 export const rollSchema = z.strictObject({
   ...stamps,
-  label: z.string().min(1).max(120),
+  label: nameField('Name of the roll'),
   stockId: id,
   formatId: z.enum(filmFormatIds),
   /** What the user knows about when it was made. */
@@ -59,36 +59,36 @@ export const rollSchema = z.strictObject({
   condition: conditionSchema,
   exposure: z.strictObject({
     state: z.enum(Object.keys(exposureStates) as [ExposureState, ...ExposureState[]]),
-    year: z.number().int().nullable(),
+    year: yearField.nullable(),
     /** Index at which it was or will be exposed; null when unknown. */
-    index: z.number().positive().nullable(),
+    index: limited('iso', 'Metered at ISO').nullable(),
   }),
   /** Frames as noted, where somebody noted them. */
   frames: z.array(frameSchema).max(100),
-  note: z.string().max(5000),
+  note: text('Note', 5000),
 });
 
 /** One mixed batch. */
 export const brewSchema = z.strictObject({
   ...stamps,
-  name: z.string().min(1).max(120),
+  name: nameField('Name of the brew'),
   /** What is written on the jug to tell it from the others. */
   code: z.string().min(1).max(12),
   use: recipeShape.use,
   /** As the estimator knows it; null for what develops no film. */
   developer: request.developer.nullable(),
-  bromideGPerL: z.number().min(0),
-  volumeMl: z.number().positive(),
+  bromideGPerL: limited('amountPerL', 'Potassium bromide'),
+  volumeMl: limited('jugVolumeMl'),
   mixedMs: instantMs,
   /** What was wanted and what went in; empty for a brew that nobody weighed here. */
   parts: z.array(brewPartSchema).max(12),
-  temperatureC: z.number().nullable(),
+  temperatureC: limited('waterC').nullable(),
   /** pH at 25 °C, worked out from what went in; null where it is not known. */
-  ph: z.number().nullable(),
+  ph: limited('ph').nullable(),
   /** Spread of ln(rate) that the measuring left; null where nobody measured. */
-  mixingLnSd: z.number().min(0).max(2).nullable(),
+  mixingLnSd: limited('lnSd').nullable(),
   /** Films of 80 square inches through it so far. */
-  films: z.number().min(0),
+  films: limited('jugFilms'),
 });
 
 /** A recipe of the user's own. */
@@ -108,12 +108,12 @@ export const mixSchema = z.strictObject({
 /** What was decided, as it stood when it was pinned. */
 export const pinnedSchema = z.strictObject({
   atMs: instantMs,
-  timeMin: z.number().positive(),
-  lowMin: z.number().positive(),
-  highMin: z.number().positive(),
-  ledger: z.array(ledgerRowSchema),
+  timeMin: limited('timeMin'),
+  lowMin: limited('timeMin'),
+  highMin: limited('timeMin'),
+  ledger: z.array(ledgerRowSchema).max(40),
   /** Pieces of evidence that the time rested on. */
-  evidenceIds: z.array(id),
+  evidenceIds: z.array(id).max(20_000),
 });
 
 /** The decision for a roll. */
@@ -121,62 +121,66 @@ export const planSchema = z.strictObject({
   ...stamps,
   rollId: id,
   developer: request.developer,
-  bromideGPerL: z.number().min(0),
-  temperatureC: z.number(),
+  bromideGPerL: limited('amountPerL', 'Potassium bromide'),
+  temperatureC: limited('bathC'),
   agitationId: request.agitationId,
   strategy: z.strictObject({ id: z.enum(strategyIds), liftCap: z.boolean() }),
   target: z.strictObject(targetSchema.shape),
   knownTime: z
     .strictObject({
-      timeMin: z.number().positive(),
-      temperatureC: z.number(),
+      timeMin: limited('timeMin', 'Known time'),
+      temperatureC: limited('bathC'),
       source: z.enum(chartSourceIds),
       parts: partsSchema.optional(),
     })
     .nullable(),
-  volumeMl: z.number().positive(),
+  volumeMl: limited('jugVolumeMl'),
   /** Temperature around the tank, °C; null for a bath that holds its temperature. */
-  ambientC: z.number().nullable(),
+  ambientC: limited('roomC').nullable(),
   /** Pieces of evidence that are switched off for this roll. */
-  muted: z.array(id),
+  muted: z.array(id).max(1000),
   wet: wetChoiceSchema,
   brewId: id.nullable(),
   pinned: pinnedSchema.nullable(),
 });
 
 /** One execution of a plan at the tank. */
-export const runSchema = z.strictObject({
-  ...stamps,
-  rollId: id,
-  planId: id,
-  brewId: id.nullable(),
-  developerName: z.string(),
-  temperatureC: z.number(),
-  pinned: pinnedSchema,
-  /** What it was set up with; null where nobody kept it. */
-  setup: z.strictObject({ ...settingRecordSchema.shape, target: planSchema.shape.target }).nullable(),
-  steps: z.array(wetStepSchema).min(1),
-  events: z.array(runEventSchema),
-});
+export const runSchema = z
+  .strictObject({
+    ...stamps,
+    rollId: id,
+    planId: id,
+    brewId: id.nullable(),
+    developerName: text('Developer', 400),
+    temperatureC: limited('bathC'),
+    pinned: pinnedSchema,
+    /** What it was set up with; null where nobody kept it. */
+    setup: z.strictObject({ ...settingRecordSchema.shape, target: planSchema.shape.target }).nullable(),
+    steps: z.array(wetStepSchema).min(1).max(200),
+    events: z.array(runEventSchema).max(5000),
+  })
+  .refine(
+    ({ steps, events }) => events.every((event) => event.kind !== 'begin' || event.stepIndex < steps.length),
+    'A run began a step that it does not have.',
+  );
 
 /** The judgement of one run. */
 export const verdictSchema = z.strictObject({ ...stamps, runId: id, rollId: id, ...verdictValuesSchema.shape });
 
-/** The most that a photograph may weigh as text, characters. */
-const PHOTO_TEXT_LIMIT = 6_000_000;
+/** The most that a photograph may weigh, bytes. */
+export const PHOTO_LIMIT_BYTES = 4_500_000;
 
 /** A photograph of the roll or its box, reduced; the original is not kept. */
 export const photoSchema = z.strictObject({
   ...stamps,
   rollId: id,
-  name: z.string().max(200),
+  name: text('Name of the photograph', 200),
   widthPx: z.number().int().positive().max(PHOTO_EDGE_PX),
   heightPx: z.number().int().positive().max(PHOTO_EDGE_PX),
-  /** JPEG as a data address. */
   jpeg: z
-    .string()
-    .startsWith('data:image/jpeg;base64,', 'A photograph must be a JPEG data address.')
-    .max(PHOTO_TEXT_LIMIT),
+    .instanceof(Blob, { error: 'A photograph must be a JPEG.' })
+    .refine(({ type }) => type === 'image/jpeg', 'A photograph must be a JPEG.')
+    .refine(({ size }) => size > 0 && size <= PHOTO_LIMIT_BYTES, 'A photograph is empty, or larger than 4.5 MB.'),
 });
 
 /** Something that moves the estimate of a roll, as it was found. */
@@ -185,7 +189,7 @@ export const evidenceRecordSchema = z.strictObject({
   rollId: id,
   setting: settingRecordSchema,
   finding: findingSchema,
-  note: z.string().max(1000),
+  note: text('Note', 1000),
 });
 
 /** How the user reads quantities and lights the bench. */
@@ -198,7 +202,18 @@ export const settingsSchema = z.strictObject({
 });
 
 /** A form that was not finished: its fields as typed. */
-export const draftSchema = z.strictObject({ id, values: z.unknown(), updatedMs: instantMs });
+export const draftSchema = z.strictObject({ id: nameField('Form', 200), values: freeValue, updatedMs: instantMs });
+
+/** Something that could not stay where it was: a record whose roll is gone, a form that no longer reads. Nothing is thrown away. */
+export const asideSchema = z.strictObject({
+  id,
+  /** Table that it came from. */
+  from: text('Table', 40),
+  why: text('Reason', 300),
+  /** The record itself, as JSON text. */
+  record: z.string(),
+  createdMs: instantMs,
+});
 
 export type Stock = z.infer<typeof stockSchema>;
 export type Roll = z.infer<typeof rollSchema>;
@@ -209,6 +224,7 @@ export type Verdict = z.infer<typeof verdictSchema>;
 export type Pinned = z.infer<typeof pinnedSchema>;
 export type Photo = z.infer<typeof photoSchema>;
 export type EvidenceRecord = z.infer<typeof evidenceRecordSchema>;
+export type Aside = z.infer<typeof asideSchema>;
 export type Draft = z.infer<typeof draftSchema>;
 export type RecipeRecord = z.infer<typeof recipeSchema>;
 export type Mix = z.infer<typeof mixSchema>;
@@ -228,6 +244,7 @@ export const recordSchemas = {
   evidence: evidenceRecordSchema,
   recipes: recipeSchema,
   mixes: mixSchema,
+  aside: asideSchema,
 } as const;
 
 export type TableName = keyof typeof recordSchemas;

@@ -15,6 +15,7 @@ export const tableNames = [
   'evidence',
   'recipes',
   'mixes',
+  'aside',
 ] as const satisfies readonly TableName[];
 
 /** Settings of a bench that nobody has changed yet. */
@@ -35,5 +36,6 @@ export function noRecords(): Records {
     evidence: [],
     recipes: [],
     mixes: [],
+    aside: [],
   };
 }

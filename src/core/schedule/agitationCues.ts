@@ -1,5 +1,13 @@
 import type { AgitationSchool } from './agitationSchools';
 
+/** Seconds before the end of a step at which to start pouring out. Source: common practice (10–15 s), no source. */
+export const POUR_OUT_S = 12;
+
+/** When the hands must be free to pour: short steps have no pour-out of their own. */
+export function handsFreeS(durationS: number): number {
+  return durationS > 2 * POUR_OUT_S ? durationS - POUR_OUT_S : durationS;
+}
+
 /** A stretch of development in which the hands move. */
 export interface AgitationCue {
   /** Seconds from the start of development. */
@@ -11,17 +19,18 @@ export interface AgitationCue {
 
 /**
  * When to agitate during one development.
- * Stretches never overlap, lie within the development, and the last one leaves the pour-out still.
+ * Stretches never overlap, lie within the development, and none runs into the pour-out: one that would is left out, and the
+ * first is cut short.
  * @param school agitation school
  * @param durationS development time, s; 0 or more
- * @param stillEndS seconds before the end in which nothing new starts, because hands are busy pouring
  * @returns cues in order of time
  * @example agitationCues(agitationSchools['ten-each-minute'], 180)
  * // 0–30, 60–70, 120–130
  */
-export function agitationCues(school: AgitationSchool, durationS: number, stillEndS = 15): AgitationCue[] {
+export function agitationCues(school: AgitationSchool, durationS: number): AgitationCue[] {
   const { pattern } = school;
-  if (pattern.kind === 'continuous') return durationS > 0 ? [{ startS: 0, endS: durationS, turns: null }] : [];
+  const freeS = handsFreeS(durationS);
+  if (pattern.kind === 'continuous') return durationS > 0 ? [{ startS: 0, endS: freeS, turns: null }] : [];
   const cues: AgitationCue[] = [];
   if (pattern.first !== null) cues.push({ startS: 0, endS: pattern.first.lengthS, turns: pattern.first.turns });
   const { every } = pattern;
@@ -41,8 +50,8 @@ export function agitationCues(school: AgitationSchool, durationS: number, stillE
   for (const cue of cues) {
     const previousEndS = kept.at(-1)?.endS ?? 0;
     if (cue.startS < previousEndS) continue;
-    if (cue.startS > 0 && cue.startS > durationS - stillEndS) continue;
-    kept.push({ ...cue, endS: Math.min(cue.endS, durationS) });
+    if (cue.startS > 0 && cue.endS > freeS) continue;
+    kept.push({ ...cue, endS: Math.min(cue.endS, freeS) });
   }
   return kept;
 }

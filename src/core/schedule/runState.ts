@@ -1,9 +1,6 @@
-import { handsAt, type HandsState } from './agitationCues';
+import { POUR_OUT_S, handsAt, type HandsState } from './agitationCues';
 import type { RunEvent } from './runEvents';
 import type { WetStep } from './wetSteps';
-
-/** Seconds before the end of a step at which to start pouring out. Source: common practice (10–15 s), no source. */
-export const POUR_OUT_S = 12;
 
 /** Where a run stands, from its stored events alone. */
 export interface RunProgress {
@@ -35,8 +32,10 @@ export function runProgress(steps: readonly WetStep[], events: readonly RunEvent
   let startedMs: number | null = null;
   let finishedMs: number | null = null;
   for (const act of acts) {
-    if (act.kind === 'shift') {
+    if (act.kind === 'shift' || act.kind === 'clock') {
       if (stepStartMs !== null) stepStartMs += act.seconds * 1000;
+      // A clock that was set moves everything before it along; a late start moves only its own step.
+      if (act.kind === 'clock' && startedMs !== null) startedMs += act.seconds * 1000;
       continue;
     }
     if (stepStartMs !== null) tookS[stepIndex] = Math.max(0, (act.atMs - stepStartMs) / 1000);
@@ -60,7 +59,7 @@ export function runProgress(steps: readonly WetStep[], events: readonly RunEvent
   };
 }
 
-type Act = Extract<RunEvent, { kind: 'begin' | 'shift' | 'finish' }>;
+type Act = Extract<RunEvent, { kind: 'begin' | 'shift' | 'clock' | 'finish' }>;
 
 function effectiveActs(events: readonly RunEvent[]): Act[] {
   const acts: Act[] = [];
@@ -69,6 +68,22 @@ function effectiveActs(events: readonly RunEvent[]): Act[] {
     else if (event.kind !== 'note') acts.push(event);
   }
   return acts;
+}
+
+/** After a bath went in, presses within this time are the same press felt twice, ms. Source: our choice. */
+export const SAME_PRESS_MS = 1500;
+
+/**
+ * Whether a press is the last one felt twice: a double tap, or a key held down.
+ * @param events what happened, in order
+ * @param event what the press would record
+ * @returns true for a begin or a finish within a second and a half of the last one
+ * @example isSamePress([{ kind: 'begin', stepIndex: 0, atMs: 0 }], { kind: 'begin', stepIndex: 1, atMs: 300 }) // true
+ */
+export function isSamePress(events: readonly RunEvent[], event: RunEvent): boolean {
+  if (event.kind !== 'begin' && event.kind !== 'finish') return false;
+  const last = effectiveActs(events).findLast((act) => act.kind === 'begin' || act.kind === 'finish');
+  return last !== undefined && Math.abs(event.atMs - last.atMs) < SAME_PRESS_MS;
 }
 
 /** What the screen at the tank shows at one moment. */

@@ -6,7 +6,7 @@ import { washSchoolIds } from '../fixing/washSchools';
 import { agitationCues, handsAt } from './agitationCues';
 import { agitationSchoolIds, agitationSchools } from './agitationSchools';
 import type { RunEvent } from './runEvents';
-import { POUR_OUT_S, runProgress, tankView } from './runState';
+import { isSamePress, runProgress, tankView } from './runState';
 import { usualWetChoice, wetStepSchema, wetSteps } from './wetSteps';
 
 const starts = (id: keyof typeof agitationSchools, seconds: number): number[] =>
@@ -26,8 +26,8 @@ describe('when hands move (common practice, worked by hand)', () => {
   test('5 s every 30 s with none at the start', () =>
     expect(starts('five-seconds-each-half-minute', 100)).toEqual([30, 60]));
   test('stand wakes up once, at half time', () => expect(starts('stand', 3600)).toEqual([0, 1800]));
-  test('continuous never rests', () =>
-    expect(agitationCues(agitationSchools.continuous, 600)).toEqual([{ startS: 0, endS: 600, turns: null }]));
+  test('continuous rests only to pour out', () =>
+    expect(agitationCues(agitationSchools.continuous, 600)).toEqual([{ startS: 0, endS: 588, turns: null }]));
   test('inversions are counted', () =>
     expect(agitationCues(agitationSchools['ten-then-three'], 200).map((cue) => cue.turns)).toEqual([10, 3, 3, 3]));
   test('cues never overlap, stay within development and leave the pour-out still (property)', () => {
@@ -123,6 +123,29 @@ describe('wet steps', () => {
   });
 });
 
+describe('presses and clocks', () => {
+  const begin = (stepIndex: number, atMs: number): RunEvent => ({ kind: 'begin', stepIndex, atMs });
+  test.each([40, 300, 1400])('a second press %d ms later is the first one felt twice', (ms) => {
+    expect(isSamePress([begin(0, 10_000)], begin(1, 10_000 + ms))).toBe(true);
+    expect(isSamePress([begin(0, 10_000)], { kind: 'finish', atMs: 10_000 + ms })).toBe(true);
+  });
+  test('later presses, notes and a press after an undo count', () => {
+    expect(isSamePress([begin(0, 10_000)], begin(1, 11_600))).toBe(false);
+    expect(isSamePress([begin(0, 10_000)], { kind: 'note', text: 'lid', atMs: 10_100 })).toBe(false);
+    expect(isSamePress([begin(0, 10_000), { kind: 'undo', atMs: 10_200 }], begin(0, 10_300))).toBe(false);
+  });
+  test('a clock that was set moves everything before along, so that the time that ran stays', () => {
+    const steps = wetSteps(
+      600,
+      'ten-each-minute',
+      usualWetChoice({ remJet: false, longSoak: false, fixMin: 4, carbonateBrew: true }),
+    );
+    const events: RunEvent[] = [begin(0, 0), begin(1, 60_000), { kind: 'clock', seconds: 7200, atMs: 7_320_000 }];
+    const { stepStartMs, startedMs, tookS } = runProgress(steps, events);
+    expect([stepStartMs, startedMs, tookS[0]]).toEqual([7_260_000, 7_200_000, 60]);
+  });
+});
+
 describe('a run from its events', () => {
   const steps = wetSteps(
     600,
@@ -170,7 +193,7 @@ describe('a run from its events', () => {
     const after = tankView(develop, at(62), at(92 + 420));
     expect(before.remainingS - after.remainingS).toBe(420);
     expect(before).toMatchObject({ over: false, nextTurnS: 30 });
-    expect(tankView(develop, at(0), at(600 - POUR_OUT_S)).pourOut).toBe(true);
+    expect(tankView(develop, at(0), at(588)).pourOut).toBe(true);
     expect(tankView(develop, at(0), at(612))).toMatchObject({ over: true, remainingS: -12 });
   });
 });

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { limited, nameField, text } from '../schema/fields';
 import { within } from '../schema/within';
 import { stopSchoolIds, stopSchools } from '../fixing/stopSchools';
 import { washSchoolIds, washSchools } from '../fixing/washSchools';
@@ -21,19 +22,19 @@ export type WetChoice = z.infer<typeof wetChoiceSchema>;
 export const wetStepKinds = ['pre-soak', 'develop', 'stop', 'fix', 'wash', 'wetting'] as const;
 
 export const agitationCueSchema = z.strictObject({
-  startS: z.number().nonnegative(),
-  endS: z.number().nonnegative(),
-  turns: z.number().int().positive().nullable(),
+  startS: limited('stepS'),
+  endS: limited('stepS'),
+  turns: z.number().int().positive().max(10_000).nullable(),
 });
 
 /** One wet step of a run. */
 export const wetStepSchema = z.strictObject({
   kind: z.enum(wetStepKinds),
-  name: z.string().min(1),
+  name: nameField('Step'),
   /** What the hands do, in the imperative. */
-  instruction: z.string(),
-  durationS: z.number().nonnegative(),
-  cues: z.array(agitationCueSchema),
+  instruction: text('Instruction', 400),
+  durationS: limited('stepS'),
+  cues: z.array(agitationCueSchema).max(5000),
 });
 
 export type WetStep = z.infer<typeof wetStepSchema>;

@@ -26,6 +26,8 @@ export function bathTimeConstant(volumeMl: number): number {
  */
 export function coolingTime(fromC: number, toC: number, surroundingsC: number, timeConstantMin: number): number | null {
   if (Math.abs(fromC - toC) <= ARRIVED_C) return 0;
+  // What has the temperature of its surroundings stays there.
+  if (fromC === surroundingsC) return null;
   const near = surroundingsC + Math.sign(fromC - surroundingsC) * Math.max(Math.abs(toC - surroundingsC), ARRIVED_C);
   const share = (fromC - surroundingsC) / (near - surroundingsC);
   const wrongSide = (toC - surroundingsC) * (fromC - surroundingsC) < 0 && Math.abs(toC - surroundingsC) > ARRIVED_C;

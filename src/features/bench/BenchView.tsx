@@ -5,9 +5,10 @@ import type { BenchTime } from '@/core/plan/benchTimes';
 import { nextAction } from '@/core/plan/nextAction';
 import { runProgress } from '@/core/schedule/runState';
 import { formatMinutes } from '@/core/units/duration';
-import { useBench, useLog, type Bench, type LogEntry, type RollDossier } from '@/data/queries';
+import { useBench, useLastJudged, type Bench, type RollDossier } from '@/data/queries';
 import { contrastGrades } from '@/core/outcome/grades';
 import { JugLine } from '@/features/brew/JugLine';
+import { lowerFirst } from '@/features/words/ledgerWords';
 import { rollShortLine } from '@/features/words/rollWords';
 import { Empty, TinPicture } from '@/ui/Empty';
 import { SmallRibbon } from '@/ui/Ribbon';
@@ -20,10 +21,9 @@ import { useBenchTimes } from './useBenchTimes';
 export function BenchView() {
   const nowMs = useNow(60_000);
   const bench = useBench();
-  const log = useLog();
   const times = useBenchTimes(bench, nowMs);
   if (bench === undefined) return <p aria-busy="true">Looking at the bench.</p>;
-  if (bench.dossiers.length === 0) {
+  if (bench.dossiers.length + bench.finished === 0) {
     return (
       <>
         <h1>The bench is empty.</h1>
@@ -39,7 +39,7 @@ export function BenchView() {
       </>
     );
   }
-  const open = bench.dossiers.filter(({ standing }) => standing.atHand !== null);
+  const open = bench.dossiers;
   return (
     <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_330px]">
       <div className="min-w-0">
@@ -65,16 +65,16 @@ export function BenchView() {
           <Link href="/rolls/new" className="act-plain">
             Add a roll
           </Link>
-          {open.length < bench.dossiers.length && (
+          {bench.finished > 0 && (
             <Link href="/rolls" className="act-plain">
-              {bench.dossiers.length - open.length} done, under Rolls
+              {bench.finished.toLocaleString('en')} finished {bench.finished === 1 ? 'roll' : 'rolls'}
             </Link>
           )}
         </div>
       </div>
       <aside className="min-w-0 space-y-8">
         <Jugs brews={bench.brews} nowMs={nowMs} />
-        <LastJudged log={log} />
+        <LastJudged />
       </aside>
     </div>
   );
@@ -110,16 +110,16 @@ function BenchRow({
   const action = nextAction(standing, running);
   const href =
     running && run !== undefined
-      ? `/runs/${run.id}`
-      : `/rolls/${roll.id}${action.stage === null ? '' : `#${action.stage}`}`;
+      ? `/runs/${encodeURIComponent(run.id)}`
+      : `/rolls/${encodeURIComponent(roll.id)}${action.stage === null ? '' : `#${action.stage}`}`;
   return (
     <li className="rule-row grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-2 sm:grid-cols-[182px_1fr_auto_auto]">
       <div className="col-span-2 sm:col-span-1">
         <SmallRibbon standing={standing} />
       </div>
-      <div className="min-w-0">
+      <div className="min-w-0 wrap-anywhere">
         <Link
-          href={`/rolls/${roll.id}`}
+          href={`/rolls/${encodeURIComponent(roll.id)}`}
           className={classes(
             'num text-[17px] no-underline hover:underline',
             standing.forbidden ? 'text-danger' : 'text-ink',
@@ -182,17 +182,17 @@ function Jugs({ brews, nowMs }: { brews: Bench['brews']; nowMs: number }) {
   );
 }
 
-function LastJudged({ log }: { log: LogEntry[] | undefined }) {
-  const last = log?.find(({ verdict }) => verdict !== undefined);
-  if (last?.verdict === undefined) return null;
+function LastJudged() {
+  const last = useLastJudged();
+  if (last == null || last.verdict === null) return null;
   const grade = contrastGrades[String(last.verdict.contrast) as keyof typeof contrastGrades];
   return (
-    <section aria-labelledby="last-judged">
-      <h2 id="last-judged">Judged last</h2>
+    <section aria-labelledby="latest-result">
+      <h2 id="latest-result">Latest result</h2>
       <p className="rule-row mt-2">
-        <b>{last.roll.label}</b>, {last.stock.name},{' '}
-        <span className="num">{formatMinutes(last.run.pinned.timeMin)}</span> in {last.run.developerName.toLowerCase()}:
-        contrast {grade.toLowerCase()}.
+        <b className="wrap-anywhere">{last.roll}</b>, {last.film},{' '}
+        <span className="num">{formatMinutes(last.plannedMin)}</span> in {lowerFirst(last.developer)}: contrast{' '}
+        {grade.toLowerCase()}.
       </p>
     </section>
   );

@@ -8,7 +8,7 @@ import { coreWorker } from '@/workers/core';
 
 /** Times of the rolls that have one, by roll id; they come from the worker a moment after the rolls. */
 export function useBenchTimes(bench: Bench | undefined, nowMs: number): ReadonlyMap<string, BenchTime> {
-  const learned = useLearned(new Date(nowMs).getFullYear());
+  const learned = useLearned();
   const [times, setTimes] = useState<ReadonlyMap<string, BenchTime>>(new Map());
   useEffect(() => {
     if (bench === undefined || learned === null) return;
@@ -20,7 +20,8 @@ export function useBenchTimes(bench: Bench | undefined, nowMs: number): Readonly
       .benchTimes(rolls, bench.brews, nowMs)
       .then((found) => {
         if (!stale) setTimes(new Map(found.map((time) => [time.rollId, time])));
-      });
+      })
+      .catch(() => undefined);
     return () => {
       stale = true;
     };

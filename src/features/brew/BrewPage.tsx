@@ -1,7 +1,6 @@
 'use client';
 
 import { format } from 'date-fns';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { jugState } from '@/core/brewing/keeping';
 import { LEAST_DEVELOPING_PH } from '@/core/chemistry/ph/brewPh';
@@ -13,6 +12,7 @@ import { useNow } from '@/ui/useNow';
 import { classes } from '@/ui/classes';
 import { Label } from './Label';
 import { MadeTable } from './MadeTable';
+import { NotHere } from '@/features/shell/NotHere';
 import { jugWords } from './jugWords';
 
 /** How often the age of the brew is looked at again, ms. */
@@ -22,16 +22,7 @@ const LOOK_AGAIN_MS = 30_000;
 export function BrewPage({ brewId }: { brewId: string }) {
   const brew = useBrew(brewId);
   if (brew === undefined) return <p aria-busy="true">Looking for the jug.</p>;
-  if (brew === null) {
-    return (
-      <>
-        <h1>This jug is not on the bench.</h1>
-        <p className="mt-2">
-          It was poured away, or it stands on another bench. <Link href="/brews">To the brews</Link>
-        </p>
-      </>
-    );
-  }
+  if (brew === null) return <NotHere table="brews" id={brewId} what="This jug" />;
   return <Jug brew={brew} />;
 }
 

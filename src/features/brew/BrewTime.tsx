@@ -36,7 +36,7 @@ export function BrewTime({
         : brewTrial({ ...dossier, planDraft: draft.values }, shown, nowMs),
     [shown, dossier, draft, nowMs],
   );
-  const { estimate, current } = useTrialEstimate(trial, new Date(nowMs).getFullYear());
+  const { estimate, current } = useTrialEstimate(trial);
   const mend = asked !== null && Object.keys(errors).length === 0 ? FILLING : MENDING;
   if (dossier === undefined)
     return (
@@ -95,10 +95,10 @@ export function BrewTime({
 }
 
 /** Asks the worker for the estimate of a trial; the last answer stays while the next is under way. */
-function useTrialEstimate(trial: BrewTrial | null, thisYear: number): { estimate: Estimate | null; current: boolean } {
-  const learned = useLearned(thisYear);
+function useTrialEstimate(trial: BrewTrial | null): { estimate: Estimate | null; current: boolean } {
+  const learned = useLearned();
   const key = useMemo(
-    () => (trial === null || learned === null ? null : JSON.stringify([trial, learned])),
+    () => (trial === null || learned === null ? null : JSON.stringify([trial, learned.revision])),
     [trial, learned],
   );
   const [answer, setAnswer] = useState<{ key: string; estimate: Estimate } | null>(null);
@@ -110,7 +110,8 @@ function useTrialEstimate(trial: BrewTrial | null, thisYear: number): { estimate
       .glance(request, muted)
       .then(({ estimate }) => {
         if (!stale) setAnswer({ key, estimate });
-      });
+      })
+      .catch(() => undefined);
     return () => {
       stale = true;
     };

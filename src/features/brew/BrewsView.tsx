@@ -132,7 +132,7 @@ function OpenMixes({ mixes }: { mixes: readonly Mix[] }) {
                   {step === null ? 'all in' : `${stepIndex} of ${steps.length} done`}
                 </span>
               </span>
-              <Link href={`/brews/mix/${mix.id}`} className="act act-primary" data-next-step>
+              <Link href={`/brews/mix/${encodeURIComponent(mix.id)}`} className="act act-primary" data-next-step>
                 Go on
               </Link>
             </li>

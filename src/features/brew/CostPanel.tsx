@@ -12,13 +12,13 @@ import {
 } from '@/core/brewing/cost';
 import { formatNumber, type QuantityKind } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
-import { useKeptForm } from '@/features/keeping/useKeptForm';
+import { useDraft } from '@/features/keeping/useDraft';
 import { Quantity } from '@/ui/Quantity';
 import type { BenchPart } from './Workbench';
 
 /** What a film costs in this brew, in the one-bath and in a bought developer, from the user's own prices. */
 export function CostPanel({ inHand: { form, shown } }: Pick<BenchPart, 'inHand'>) {
-  const { form: prices, change } = useKeptForm('prices', pricesFormSchema, (kept) => kept ?? noPrices());
+  const { form: prices, change } = useDraft('prices', pricesFormSchema, (kept) => kept ?? noPrices());
   const units = useSettings();
   if (shown === null || prices === null) return null;
   const reels = form.scaleTo === 'tank' && typeof form.reels === 'number' ? form.reels : 1;

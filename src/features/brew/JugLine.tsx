@@ -19,7 +19,10 @@ export function JugLine({ brew, nowMs }: { brew: Brew; nowMs: number }) {
     <li className="rule-row">
       <div className="flex items-baseline justify-between gap-4">
         <span>
-          <Link href={`/brews/${brew.id}`} className="font-[650] text-ink no-underline hover:underline">
+          <Link
+            href={`/brews/${encodeURIComponent(brew.id)}`}
+            className="font-[650] text-ink no-underline hover:underline"
+          >
             {brew.name}
           </Link>{' '}
           <span className="text-ink2">

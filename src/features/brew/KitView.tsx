@@ -8,7 +8,7 @@ import { problemsFromZod } from '@/core/schema/problemsFromZod';
 import { failure, success, type Result } from '@/core/schema/result';
 import { typed } from '@/core/schema/typed';
 import type { QuantityKind } from '@/core/units/quantity';
-import { changeSettings } from '@/data/settings';
+import { changeKit } from '@/data/settings';
 import { useKeptSettings } from '@/data/queries';
 import type { Settings } from '@/core/records/records';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
@@ -35,7 +35,6 @@ const readKit = (form: KitTyped): Result<Kit> => {
   const read = kitSchema.safeParse(form);
   return read.success ? success(read.data) : failure(...problemsFromZod(read.error.issues));
 };
-const storeKit = (kit: Kit): Promise<void> => changeSettings({ kit });
 
 const sources = (standIn: string): readonly { value: InstrumentId; name: string }[] => [
   { value: 'none', name: 'I type what I read' },
@@ -49,7 +48,7 @@ export function KitView() {
 }
 
 function KitForm({ settings }: { settings: Settings }) {
-  const { form, change, errors } = useTypedPart<KitTyped, Kit>('kit', settings.kit, parseKit, readKit, storeKit);
+  const { form, change, errors } = useTypedPart<KitTyped, Kit>('kit', settings.kit, parseKit, readKit, changeKit);
   const set = (part: Partial<KitTyped>): void => change({ ...form, ...part });
   const number = (
     field: 'scaleStepG' | 'scaleMostG' | 'cylinderStepMl' | 'thermometerLowC' | 'thermometerHighC',

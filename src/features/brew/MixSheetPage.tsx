@@ -11,12 +11,13 @@ import { formatDuration } from '@/core/units/duration';
 import { formatQuantity, parseQuantity, type UnitChoice } from '@/core/units/quantity';
 import { bottleMix, dropMix, mixDraftPrefix, recordMixEvent } from '@/data/brews';
 import { useMix, useSettings } from '@/data/queries';
-import { useKeptText } from '@/features/keeping/useKeptText';
+import { useDraftText } from '@/features/keeping/useDraft';
 import { CautionList } from '@/ui/CautionList';
 import { FieldError } from '@/ui/Field';
 import { classes } from '@/ui/classes';
 import { useNow } from '@/ui/useNow';
 import { coldWords } from '@/features/words/brewWords';
+import { NotHere } from '@/features/shell/NotHere';
 import { MadeTable } from './MadeTable';
 import { ProbeReading, ScaleReading } from './Readings';
 import { stepAmountWords, stepSpoonWords, toleranceWords } from '@/features/words/stepWords';
@@ -26,16 +27,7 @@ import { useWakeLock } from '@/features/run/useWakeLock';
 export function MixSheetPage({ mixId }: { mixId: string }) {
   const mix = useMix(mixId);
   if (mix === undefined) return <p aria-busy="true">Looking for the sheet.</p>;
-  if (mix === null) {
-    return (
-      <>
-        <h1>This mixing is not on the bench.</h1>
-        <p className="mt-2">
-          It was given up, or it lies on another bench. <Link href="/brews">To the brews</Link>
-        </p>
-      </>
-    );
-  }
+  if (mix === null) return <NotHere table="mixes" id={mixId} what="This mix" />;
   return <MixSheet mix={mix} />;
 }
 
@@ -51,7 +43,7 @@ function MixSheet({ mix }: { mix: Mix }) {
   // A write that fails is told above the page; the sheet stays where it is.
   const finish = (): void =>
     void bottleMix(mix.id)
-      .then((brewId) => router.push(`/brews/${brewId}`))
+      .then((brewId) => router.push(`/brews/${encodeURIComponent(brewId)}`))
       .catch(() => undefined);
   const { step } = progress;
   return (
@@ -190,7 +182,7 @@ interface EntryProps extends Pick<ScreenProps, 'step' | 'mix' | 'record'> {
 /** What really went in, typed or read, and the one act that goes on. */
 function Entry({ step, mix, record, spoons, settings }: EntryProps) {
   const { batch } = mix;
-  const [typed, setTyped] = useKeptText(`${mixDraftPrefix(mix.id)}${step.id}`);
+  const [typed, setTyped] = useDraftText(`${mixDraftPrefix(mix.id)}${step.id}`);
   const weighs = step.kind === 'part' || step.kind === 'top-up' || step.kind === 'measure';
   const go = (amount: number | null, how: 'scale' | 'typed' | 'spoons' | 'target'): void =>
     record({ kind: 'done', stepId: step.id, amount, how, atMs: Date.now() });

@@ -100,7 +100,7 @@ function Acts({ part: { inHand }, rollId }: { part: BenchPart; rollId: string | 
     if (sheet === null) return;
     setStarting(true);
     void startMix(sheet.batch, rollId)
-      .then((id) => router.push(`/brews/mix/${id}`))
+      .then((id) => router.push(`/brews/mix/${encodeURIComponent(id)}`))
       .catch(() => setStarting(false));
   };
   return (

@@ -19,7 +19,7 @@ import { readPlanForm } from '@/core/plan/planForm';
 import { planFormInHand } from '@/core/plan/planInHand';
 import { developerName } from '@/core/plan/developerName';
 import type { Bench, RollDossier } from '@/data/queries';
-import { useKeptForm, type KeptForm } from '@/features/keeping/useKeptForm';
+import { useDraft, type DraftForm } from '@/features/keeping/useDraft';
 import { useLast } from '@/ui/useLast';
 
 /** What a workbench is opened for: a recipe, and the roll that it serves. */
@@ -88,7 +88,7 @@ function plannedDeveloper(
 }
 
 /** The workbench while it is being filled in. */
-export interface WorkbenchInHand extends KeptForm<WorkbenchForm> {
+export interface WorkbenchInHand extends DraftForm<WorkbenchForm> {
   result: Workbench | null;
   /** The sheet; while something that was typed is wrong, the one before it, so that nothing jumps under the hands. */
   shown: Sheet | null;
@@ -109,7 +109,7 @@ function valueAt(form: WorkbenchForm, path: string): unknown {
 
 /** Keeps the workbench's form as typed, and works it out anew on every change. */
 export function useWorkbench({ key, recipe, sheetFor }: WorkbenchStart, kit: Kit): WorkbenchInHand {
-  const kept = useKeptForm(key, workbenchFormSchema, (before) => reopenedWorkbench(before, recipe, sheetFor));
+  const kept = useDraft(key, workbenchFormSchema, (before) => reopenedWorkbench(before, recipe, sheetFor));
   const result = useMemo(() => (kept.form === null ? null : workbench(kept.form, kit)), [kept.form, kit]);
   const { form } = kept;
   const { errors, asked } = useMemo(() => {

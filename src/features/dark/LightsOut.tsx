@@ -22,7 +22,7 @@ export function LightsOut({ rollId }: { rollId: string }) {
       <>
         <h1>This roll is not to be opened here.</h1>
         <p className="mt-2">
-          It may be on nitrate base. <Link href={`/rolls/${rollId}#identify`}>What to do</Link>
+          It may be on nitrate base. <Link href={`/rolls/${encodeURIComponent(rollId)}#identify`}>What to do</Link>
         </p>
       </>
     );
@@ -33,7 +33,7 @@ export function LightsOut({ rollId }: { rollId: string }) {
   return (
     <div className="max-w-[860px]">
       <p className="no-print text-[13px] text-ink2">
-        <Link href={`/rolls/${rollId}`}>{roll.label}</Link>
+        <Link href={`/rolls/${encodeURIComponent(rollId)}`}>{roll.label}</Link>
       </p>
       <h1>{card.title}</h1>
       {card.warnings.length > 0 && (

@@ -6,7 +6,7 @@ import { stockFamilies, stockFamilyIds } from '@/core/films/stockFamilies';
 import { formatDuration } from '@/core/units/duration';
 import { formatNumber } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
-import { useKeptForm } from '@/features/keeping/useKeptForm';
+import { useDraft } from '@/features/keeping/useDraft';
 import { Choice } from '@/ui/Choice';
 import { FieldError } from '@/ui/Field';
 import { MENDING } from '@/ui/mending';
@@ -27,11 +27,7 @@ function timeWords(seconds: number): string {
 /** The exposure calculator: from the meter to the shutter, on its own. */
 export function ExposureView() {
   const units = useSettings();
-  const { form, change } = useKeptForm<ExposureForm>(
-    'exposure',
-    exposureFormSchema,
-    (kept) => kept ?? emptyExposureForm,
-  );
+  const { form, change } = useDraft<ExposureForm>('exposure', exposureFormSchema, (kept) => kept ?? emptyExposureForm);
   if (form === null) return <p aria-busy="true">Opening the calculator.</p>;
   const answer = readExposure(form);
   const errors: Partial<Record<string, string>> = answer.ok

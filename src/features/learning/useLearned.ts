@@ -1,28 +1,62 @@
 'use client';
 
-import { useEffect, useState } from 'react';
-import { useLearningRecords } from '@/data/queries';
-import { coreWorker } from '@/workers/core';
+import { useSyncExternalStore } from 'react';
+import { feedLearning } from '@/data/learningFeed';
+import { coreWorker, onCoreWithoutWorker } from '@/workers/core';
+
+/** How long a page waits for what the bench has learned before it shows a first time without it, ms. */
+const PATIENCE_MS = 400;
+
+/** What the worker knows: `revision` grows with each change; `all` once everything was told. */
+export interface Learned {
+  revision: number;
+  all: boolean;
+}
+
+let told: Learned | null = null;
+let stop: (() => void) | null = null;
+const listeners = new Set<() => void>();
+
+function tell(next: Learned): void {
+  told = next;
+  for (const listener of listeners) listener();
+}
+
+/** One feed serves the page, however many parts of it ask; it stops when none does. */
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  if (stop === null) startFeed();
+  return () => {
+    listeners.delete(listener);
+  };
+}
+
+function startFeed(): void {
+  const nowYear = new Date().getFullYear();
+  setTimeout(() => {
+    if (told === null) tell({ revision: 0, all: false });
+  }, PATIENCE_MS);
+  stop = feedLearning(async (change, last) => {
+    await coreWorker().learn(change, nowYear, last);
+    if (last) tell({ revision: (told?.revision ?? 0) + 1, all: true });
+  });
+}
+
+// A worker that died took along what it knew: core in the page starts from nothing and is told everything.
+onCoreWithoutWorker(() => {
+  if (stop === null) return;
+  stop();
+  startFeed();
+});
 
 /**
- * Tells the worker what the bench knows, whenever that changes.
- * @param nowYear this year
- * @returns a number that grows with each change; null until the worker knows
+ * Tells the worker what the bench knows, and whenever that changes.
+ * @returns how far it is; null for the first moment
  */
-export function useLearned(nowYear: number): number | null {
-  const records = useLearningRecords();
-  const [told, setTold] = useState<number | null>(null);
-  useEffect(() => {
-    if (records === undefined) return;
-    let stale = false;
-    void coreWorker()
-      .learn(records, nowYear)
-      .then(() => {
-        if (!stale) setTold((before) => (before ?? 0) + 1);
-      });
-    return () => {
-      stale = true;
-    };
-  }, [records, nowYear]);
-  return told;
+export function useLearned(): Learned | null {
+  return useSyncExternalStore(
+    subscribe,
+    () => told,
+    () => null,
+  );
 }

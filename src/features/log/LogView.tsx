@@ -1,223 +1,165 @@
 'use client';
 
-import {
-  createSortedRowModel,
-  rowSortingFeature,
-  sortFn_alphanumeric,
-  sortFn_basic,
-  tableFeatures,
-  useTable,
-  type ColumnDef,
-} from '@tanstack/react-table';
 import { format } from 'date-fns';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import Link from 'next/link';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { contrastGrades, fogGrades } from '@/core/outcome/grades';
-import { runProgress } from '@/core/schedule/runState';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
-import { useLog, type LogEntry } from '@/data/queries';
+import type { RunLine } from '@/data/lines';
+import { followLog } from '@/data/queries';
+import { matching, useLines } from '@/features/lists/useLines';
 import { lowerFirst } from '@/features/words/ledgerWords';
 import { classes } from '@/ui/classes';
 import { Empty, TinPicture } from '@/ui/Empty';
+import { VirtualRows } from '@/ui/VirtualRows';
 
-const features = tableFeatures({
-  rowSortingFeature,
-  sortedRowModel: createSortedRowModel(),
-  sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
-});
+/** Columns by which the log is sorted, and how two lines compare. */
+const columns = {
+  when: { name: 'When', compare: (a: RunLine, b: RunLine) => a.startedMs - b.startedMs },
+  roll: { name: 'Roll', compare: (a: RunLine, b: RunLine) => a.roll.localeCompare(b.roll) },
+  developer: { name: 'Developer', compare: (a: RunLine, b: RunLine) => a.developer.localeCompare(b.developer) },
+  planned: { name: 'Planned', compare: (a: RunLine, b: RunLine) => a.plannedMin - b.plannedMin },
+  developed: {
+    name: 'Developed',
+    compare: (a: RunLine, b: RunLine) => (a.developedS ?? Infinity) - (b.developedS ?? Infinity),
+  },
+  verdict: {
+    name: 'Verdict',
+    compare: (a: RunLine, b: RunLine) => (a.verdict?.contrast ?? 9) - (b.verdict?.contrast ?? 9),
+  },
+} as const;
+type Column = keyof typeof columns;
 
-/** One line of the log, flat. */
-interface LogLine {
-  runId: string;
-  rollId: string;
-  startedMs: number;
-  roll: string;
-  film: string;
-  developer: string;
-  plannedMin: number;
-  band: string;
-  developedS: number | null;
-  verdict: string;
-  note: string;
+/** Columns that a phone has no room for: what they hold stands under the roll and its time. */
+const WIDE_ONLY: readonly Column[] = ['when', 'developer', 'developed', 'verdict'];
+
+/** Widths of the columns, the same in the head and in every row. */
+const GRID =
+  'grid grid-cols-[minmax(0,1fr)_84px] gap-x-5 sm:grid-cols-[92px_minmax(0,1.2fr)_minmax(0,1.3fr)_96px_84px_minmax(0,1.5fr)]';
+
+function verdictWords({ verdict, phase }: RunLine): string {
+  if (verdict === null) return phase === 'finished' ? 'not judged yet' : 'at the tank';
+  const contrast = contrastGrades[String(verdict.contrast) as keyof typeof contrastGrades];
+  return `${contrast}, ${fogGrades[verdict.fog].toLowerCase()}`;
 }
 
-function lineOf({ run, roll, stock, verdict }: LogEntry): LogLine {
-  const progress = runProgress(run.steps, run.events);
-  const develop = run.steps.findIndex((step) => step.kind === 'develop');
-  return {
-    runId: run.id,
-    rollId: roll.id,
-    startedMs: progress.startedMs ?? run.createdMs,
-    roll: roll.label,
-    film: stock.name,
-    developer: run.developerName,
-    plannedMin: run.pinned.timeMin,
-    band: `${formatMinutes(run.pinned.lowMin)}–${formatMinutes(run.pinned.highMin)}`,
-    developedS: progress.tookS[develop] ?? null,
-    verdict:
-      verdict === undefined
-        ? progress.phase === 'finished'
-          ? 'not judged yet'
-          : 'at the tank'
-        : `${contrastGrades[String(verdict.contrast) as keyof typeof contrastGrades]}, ${fogGrades[verdict.fog].toLowerCase()}`,
-    note: verdict?.note ?? '',
-  };
-}
-
-function dayOf({ startedMs }: LogLine): string {
-  return format(startedMs, 'd MMM yyyy');
-}
-
-function Verdict({ line: { verdict, note } }: { line: LogLine }) {
+/** Every run, newest first, with what was planned, what was done, and how it came out. */
+export function LogView() {
+  const found = useLines(followLog);
+  const [wanted, setWanted] = useState('');
+  const searched = useDeferredValue(wanted);
+  const [sort, setSort] = useState<{ by: Column; down: boolean }>({ by: 'when', down: true });
+  const lines = found?.lines;
+  const sorted = useMemo(() => {
+    if (lines === undefined) return [];
+    if (sort.by === 'when') return sort.down ? lines : [...lines].reverse();
+    const { compare } = columns[sort.by];
+    return [...lines].sort((a, b) => (sort.down ? compare(b, a) : compare(a, b)));
+  }, [lines, sort]);
+  const shown = useMemo(() => matching(sorted, searched), [sorted, searched]);
+  if (found === undefined) return <p aria-busy="true">Opening the log.</p>;
+  if (found.lines.length === 0)
+    return (
+      <>
+        <h1>Log</h1>
+        <Empty
+          picture={<TinPicture />}
+          sentence="No run yet. Every run is written down here automatically, with its plan and its verdict."
+          action={
+            <Link href="/" className="act">
+              Go to the bench
+            </Link>
+          }
+        />
+      </>
+    );
   return (
     <>
-      {verdict}
-      {note !== '' && <span className="block max-w-[34ch] text-[13px] text-ink2">{note}</span>}
+      <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+        <h1>Log</h1>
+        <div className="w-full sm:w-80">
+          <label htmlFor="search" className="sr-only">
+            Search the log
+          </label>
+          <input
+            id="search"
+            type="search"
+            className="box"
+            value={wanted}
+            onChange={(event) => setWanted(event.target.value)}
+            placeholder="roll, film, developer, note"
+          />
+        </div>
+      </div>
+      <p role="status" className="mt-1 text-[13px] text-ink2">
+        {shown.length === 0
+          ? 'No run has these words. Try fewer of them.'
+          : `${shown.length} of ${found.lines.length}${found.all ? '' : ' or more'} runs`}
+      </p>
+      <div className={classes(GRID, 'mt-3 pb-1 text-[13px] text-ink2')} role="group" aria-label="Sort by">
+        {(Object.keys(columns) as Column[]).map((id) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={sort.by === id}
+            className={classes(
+              'min-h-7 items-center gap-1 text-left hover:underline',
+              WIDE_ONLY.includes(id) ? 'hidden sm:inline-flex' : 'inline-flex',
+            )}
+            onClick={() => setSort({ by: id, down: sort.by === id ? !sort.down : id === 'when' })}
+          >
+            {columns[id].name}
+            {sort.by === id && (sort.down ? <ArrowDown aria-hidden size={14} /> : <ArrowUp aria-hidden size={14} />)}
+          </button>
+        ))}
+      </div>
+      <VirtualRows rows={shown} rowPx={64} height="min(70vh, 760px)" keyOf={({ id }) => id} label="Runs">
+        {(line) => <LogRow line={line} />}
+      </VirtualRows>
     </>
   );
 }
 
-/** Columns that a phone has no room for: what they hold stands under the roll and its time. */
-const WIDE_ONLY = ['startedMs', 'developer', 'developedS', 'verdict'];
-
-const columns: ColumnDef<typeof features, LogLine>[] = [
-  {
-    accessorKey: 'startedMs',
-    header: 'When',
-    sortFn: 'basic',
-    cell: ({ row }) => <span className="whitespace-nowrap">{dayOf(row.original)}</span>,
-  },
-  {
-    accessorKey: 'roll',
-    header: 'Roll',
-    sortFn: 'alphanumeric',
-    cell: ({ row }) => (
-      <>
-        <Link href={`/rolls/${row.original.rollId}`} className="num text-ink no-underline hover:underline">
-          {row.original.roll}
-        </Link>
-        <span className="block text-[13px] text-ink2">
-          {row.original.film}
-          <span className="sm:hidden">
-            {' '}
-            in {lowerFirst(row.original.developer)}, {dayOf(row.original)}
-          </span>
-        </span>
-        <span className="mt-1 block text-[14px] sm:hidden">
-          <Verdict line={row.original} />
-        </span>
-      </>
-    ),
-  },
-  { accessorKey: 'developer', header: 'Developer', sortFn: 'alphanumeric' },
-  {
-    accessorKey: 'plannedMin',
-    header: 'Planned',
-    sortFn: 'basic',
-    cell: ({ row }) => (
-      <>
-        <span className="num text-[17px]">{formatMinutes(row.original.plannedMin)}</span>
-        <span className="block text-[13px] whitespace-nowrap text-ink2">{row.original.band}</span>
-        {row.original.developedS !== null && (
-          <span className="block text-[13px] sm:hidden">took {formatDuration(row.original.developedS)}</span>
-        )}
-      </>
-    ),
-  },
-  {
-    accessorKey: 'developedS',
-    header: 'Developed',
-    sortFn: 'basic',
-    sortUndefined: 'last',
-    cell: ({ row }) => (row.original.developedS === null ? '–' : formatDuration(row.original.developedS)),
-  },
-  {
-    accessorKey: 'verdict',
-    header: 'Verdict',
-    sortFn: 'alphanumeric',
-    cell: ({ row }) => <Verdict line={row.original} />,
-  },
-];
-
-/** Every run, newest first, with what was planned, what was done, and how it came out. */
-export function LogView() {
-  const log = useLog();
-  const lines = useMemo(() => (log ?? []).map(lineOf), [log]);
-  const table = useTable({
-    features,
-    columns,
-    data: lines,
-    getRowId: (line) => line.runId,
-    initialState: { sorting: [{ id: 'startedMs', desc: true }] },
-  });
-  if (log === undefined) return <p aria-busy="true">Opening the log.</p>;
-  return (
+function LogRow({ line }: { line: RunLine }) {
+  const day = format(line.startedMs, 'd MMM yyyy');
+  const words = verdictWords(line);
+  const verdict = (
     <>
-      <h1>Log</h1>
-      {lines.length === 0 ? (
-        <Empty
-          picture={<TinPicture />}
-          sentence="Nothing has been at the tank yet. Every run is written down here by itself, with its plan and its verdict."
-          action={
-            <Link href="/" className="act">
-              To the bench
-            </Link>
-          }
-        />
-      ) : (
-        <div className="mt-4 overflow-x-auto" role="region" aria-label="Log" tabIndex={0}>
-          <table className="w-full border-collapse text-left">
-            <thead>
-              {table.getHeaderGroups().map((group) => (
-                <tr key={group.id}>
-                  {group.headers.map((header) => {
-                    const sorted = header.column.getIsSorted();
-                    return (
-                      <th
-                        key={header.id}
-                        scope="col"
-                        aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
-                        className={classes(
-                          'pr-5 pb-2 text-[13px] font-normal text-ink2',
-                          WIDE_ONLY.includes(header.column.id) && 'hidden sm:table-cell',
-                        )}
-                      >
-                        <button
-                          type="button"
-                          className="inline-flex min-h-7 items-center gap-1 hover:underline"
-                          onClick={header.column.getToggleSortingHandler()}
-                        >
-                          <table.FlexRender header={header} />
-                          {sorted === 'asc' && <ArrowUp aria-hidden size={14} />}
-                          {sorted === 'desc' && <ArrowDown aria-hidden size={14} />}
-                        </button>
-                      </th>
-                    );
-                  })}
-                </tr>
-              ))}
-            </thead>
-            <tbody>
-              {table.getRowModel().rows.map((row) => (
-                <tr key={row.id} className="border-t border-hair align-top">
-                  {row.getAllCells().map((cell) => (
-                    <td
-                      key={cell.id}
-                      className={classes(
-                        'py-2.5 pr-5 last:pr-0',
-                        WIDE_ONLY.includes(cell.column.id) && 'hidden sm:table-cell',
-                      )}
-                    >
-                      <table.FlexRender cell={cell} />
-                    </td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+      {words}
+      {line.verdict !== null && line.verdict.note !== '' && (
+        <span className="line-clamp-3 block text-[13px] text-ink2">{line.verdict.note}</span>
       )}
     </>
+  );
+  return (
+    <div className={classes(GRID, 'border-t border-hair py-2.5')}>
+      <span className="hidden whitespace-nowrap sm:block">{day}</span>
+      <span className="min-w-0 wrap-anywhere">
+        <Link href={`/rolls/${encodeURIComponent(line.rollId)}`} className="num text-ink no-underline hover:underline">
+          {line.roll}
+        </Link>
+        <span className="block text-[13px] text-ink2">
+          {line.film}
+          <span className="sm:hidden">
+            {' '}
+            in {lowerFirst(line.developer)}, {day}
+          </span>
+        </span>
+        <span className="mt-1 block text-[14px] sm:hidden">{verdict}</span>
+      </span>
+      <span className="hidden min-w-0 wrap-anywhere sm:block">{line.developer}</span>
+      <span>
+        <span className="num text-[17px]">{formatMinutes(line.plannedMin)}</span>
+        <span className="block text-[13px] whitespace-nowrap text-ink2">
+          {formatMinutes(line.lowMin)}–{formatMinutes(line.highMin)}
+        </span>
+        {line.developedS !== null && (
+          <span className="block text-[13px] sm:hidden">took {formatDuration(line.developedS)}</span>
+        )}
+      </span>
+      <span className="hidden sm:block">{line.developedS === null ? '–' : formatDuration(line.developedS)}</span>
+      <span className="hidden min-w-0 wrap-anywhere sm:block">{verdict}</span>
+    </div>
   );
 }

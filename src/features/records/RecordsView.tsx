@@ -1,55 +1,88 @@
 'use client';
 
 import { format } from 'date-fns';
-import { useState, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { Problem } from '@/core/schema/result';
 import { benchName, chooseBench, type BenchName } from '@/data/benchName';
-import { importRecords, wipeRecords } from '@/data/backups';
-import { useLastSafekeeping, useRecordCounts } from '@/data/queries';
-import { allRecords, undoLast } from '@/data/safekeeping';
+import { wipeRecords } from '@/data/benchFiles';
+import { useAside, useLastAct, useRecordCounts } from '@/data/queries';
+import { askToPersist, storageRoom, type StorageRoom } from '@/data/storageRoom';
+import { isFull } from '@/data/trouble';
+import { clearAside, undoAct } from '@/data/undo';
+import { isStop, openBench, saveBench, type FileProgress } from '@/features/files/benchFiles';
 import { download } from '@/features/files/download';
 import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
-import { coreWorker } from '@/workers/core';
-import { recordCountWords } from './recordWords';
+import { fileReportWords, recordCountWords, sizeWords } from './recordWords';
 
-/** Largest file that is read, bytes: far above a lifetime of rolls, far below what hangs a tab. */
-const LARGEST_FILE_BYTES = 64 * 1024 * 1024;
+/** Something large that is under way, or what became of it. */
+type Work =
+  | { kind: 'idle' }
+  | { kind: 'busy'; progress: FileProgress }
+  | { kind: 'said'; words: string }
+  | { kind: 'failed'; words: string }
+  | { kind: 'refused'; name: string; problems: Problem[] }
+  /** There is no room for a copy: it can go on without a way back. */
+  | { kind: 'no-room'; words: string; goOn: () => void };
 
 /** Everything on the bench as one file: out, in, and away. */
 export function RecordsView() {
   const counts = useRecordCounts();
-  const [said, setSaid] = useState('');
-  const [refused, setRefused] = useState<{ name: string; problems: Problem[] } | null>(null);
+  const [work, setWork] = useState<Work>({ kind: 'idle' });
+  const stopRef = useRef(false);
+  const busy = work.kind === 'busy';
 
-  const save = async (): Promise<void> => {
-    const now = new Date();
-    const text = await coreWorker().writeBackup(await allRecords(), now.toISOString());
-    download(text, `aetas-${benchName() === 'demo' ? 'demo-' : ''}${format(now, 'yyyy-MM-dd-HHmm')}.json`);
-    setSaid('The file is saved where your browser puts downloads.');
+  const begin = (words: string, act: (onProgress: (progress: FileProgress) => boolean) => Promise<Work>): void => {
+    stopRef.current = false;
+    setWork({ kind: 'busy', progress: { words, share: 0 } });
+    const onProgress = (progress: FileProgress): boolean => {
+      if (!stopRef.current) setWork({ kind: 'busy', progress });
+      return !stopRef.current;
+    };
+    act(onProgress)
+      .catch((error: unknown): Work => {
+        if (isStop(error)) return { kind: 'said', words: 'Stopped. Nothing has changed.' };
+        return {
+          kind: 'failed',
+          words: `It did not work: ${error instanceof Error ? error.message : 'unknown fault'}. Nothing has changed.`,
+        };
+      })
+      .then(setWork);
   };
-  const open = async (chosen: File): Promise<void> => {
-    setRefused(null);
-    setSaid('');
-    if (chosen.size > LARGEST_FILE_BYTES) {
-      setRefused({
-        name: chosen.name,
-        problems: [
-          {
-            path: '',
-            message: `The file is larger than ${LARGEST_FILE_BYTES / 1024 / 1024} MB, so it is not an Aetas file.`,
-          },
-        ],
-      });
-      return;
-    }
-    const read = await coreWorker().readBackup(await chosen.text());
-    if (!read.ok) {
-      setRefused({ name: chosen.name, problems: read.problems });
-      return;
-    }
-    await importRecords(read.value);
-    setSaid(`“${chosen.name}” is on the bench now, in the place of what was there.`);
+  const save = (): void =>
+    begin('Writing the file', async (onProgress) => {
+      const report = await saveBench(onProgress);
+      return {
+        kind: 'said',
+        words: `Saved where your browser puts downloads, and read back to check. ${fileReportWords(report)}`,
+      };
+    });
+  const open = (file: File, withoutCopy = false): void =>
+    begin('Reading and checking', async (onProgress) => {
+      try {
+        const read = await openBench(file, onProgress, withoutCopy);
+        if (!read.ok) return { kind: 'refused', name: file.name, problems: read.problems };
+        return { kind: 'said', words: `“${file.name}” is on the bench now. ${fileReportWords(read.value)}` };
+      } catch (error) {
+        if (!isFull(error) || withoutCopy) throw error;
+        return { kind: 'no-room', words: 'open the file', goOn: () => open(file, true) };
+      }
+    });
+  const empty = (withoutCopy = false): void =>
+    begin('Emptying the bench', async () => {
+      try {
+        await wipeRecords(withoutCopy);
+        return { kind: 'said', words: 'The bench is empty.' };
+      } catch (error) {
+        if (!isFull(error) || withoutCopy) throw error;
+        return { kind: 'no-room', words: 'empty the bench', goOn: () => empty(true) };
+      }
+    });
+  const undo = (): void => {
+    begin('Bringing it back', async () => {
+      await undoAct();
+      return { kind: 'idle' };
+    });
   };
 
   return (
@@ -57,46 +90,89 @@ export function RecordsView() {
       <div>
         <h1>Records</h1>
         <p className="mt-1 text-ink2">{counts === undefined ? '' : recordCountWords(counts)}</p>
+        <Room />
       </div>
+      <WorkNote work={work} onStop={() => (stopRef.current = true)} />
       <Part
         title="Save a file"
-        words="Everything on this bench as one JSON file that people and programs can read. Records live in this browser only, so save one now and then."
+        words="Everything on this bench as one zip: records.json, which people and programs can read, and the photographs. Records live in this browser only, so save one now and then."
       >
-        <button type="button" className="act act-primary" onClick={() => void save()}>
+        <button type="button" className="act act-primary" disabled={busy} onClick={save}>
           Save all records
         </button>
       </Part>
       <Part
         title="Open a file"
-        words="Puts the file’s records in the place of what is on the bench. The file is checked first and taken whole or not at all, and you can undo it."
+        words="Replaces what is on the bench with the file’s records. The file is checked first and taken whole or not at all, and you can undo it."
       >
-        <FileButton label="File with records" className="act" onFile={(chosen) => void open(chosen)}>
+        <FileButton
+          label="File with records"
+          className="act"
+          accept=".zip,.json,application/zip,application/json"
+          disabled={busy}
+          onFile={open}
+        >
           Choose a file
         </FileButton>
       </Part>
-      {refused !== null && <Refused {...refused} />}
       <Part
         title="Empty the bench"
-        words="Takes everything away, drafts included. You can undo it here for as long as you make no other large change."
+        words="Deletes everything, drafts included. You can undo it here for as long as you make no other large change."
       >
-        <button
-          type="button"
-          className="act"
-          onClick={() => void wipeRecords().then(() => setSaid('The bench is empty.'))}
-        >
+        <button type="button" className="act" disabled={busy} onClick={() => empty()}>
           Empty the bench
         </button>
       </Part>
-      <p role="status" className="font-[620]">
-        {said}
-      </p>
-      <Kept />
+      <Undo busy={busy} onUndo={undo} />
+      <SetAside />
       <Benches />
     </div>
   );
 }
 
-function Part({ title, words, children }: { title: string; words: string; children: React.ReactNode }) {
+function WorkNote({ work, onStop }: { work: Work; onStop: () => void }) {
+  if (work.kind === 'refused') return <Refused name={work.name} problems={work.problems} />;
+  if (work.kind === 'failed')
+    return (
+      <p role="alert" className="border-l-4 border-danger pl-3 text-danger">
+        {work.words}
+      </p>
+    );
+  if (work.kind === 'no-room')
+    return (
+      <div role="alert" className="border-l-4 border-danger pl-3">
+        <p>
+          <b className="text-danger">There is no room to keep a copy for undo.</b> Save a file first. Then you can{' '}
+          {work.words} without a way back.
+        </p>
+        <button type="button" className="act mt-2" onClick={work.goOn}>
+          Go on without undo
+        </button>
+      </div>
+    );
+  return (
+    <div role="status" className={work.kind === 'idle' ? 'sr-only' : 'min-h-11 border-l-4 border-ink pl-3'}>
+      {work.kind === 'said' && <p className="font-[620]">{work.words}</p>}
+      {work.kind === 'busy' && (
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <span className="font-[620]">{work.progress.words}</span>
+          <progress
+            className="h-2 w-48 accent-ink"
+            max={1}
+            value={work.progress.share}
+            aria-label={work.progress.words}
+          />
+          <span className="num">{Math.round(100 * work.progress.share)} %</span>
+          <button type="button" className="act-plain" onClick={onStop}>
+            Cancel
+          </button>
+        </div>
+      )}
+    </div>
+  );
+}
+
+function Part({ title, words, children }: { title: string; words: string; children?: React.ReactNode }) {
   return (
     <section className="border-t border-hair pt-3">
       <h2>{title}</h2>
@@ -106,17 +182,92 @@ function Part({ title, words, children }: { title: string; words: string; childr
   );
 }
 
-function Kept() {
-  const last = useLastSafekeeping();
+/** How safely and in how much room the browser keeps the bench. */
+function Room() {
+  const [room, setRoom] = useState<StorageRoom | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void storageRoom().then((found) => {
+      if (!gone) setRoom(found);
+    });
+    return () => {
+      gone = true;
+    };
+  }, []);
+  if (room === null) return <p className="mt-1 min-h-[22px]" />;
+  const used = room.usedBytes === null ? '' : `They take ${sizeWords(room.usedBytes)}`;
+  const of =
+    room.usedBytes === null || room.quotaBytes === null
+      ? ''
+      : ` of the ${sizeWords(room.quotaBytes)} that the browser allows`;
+  return (
+    <p className="mt-1 min-h-[22px] text-ink2">
+      {used !== '' && `${used}${of}. `}
+      {room.persistent === true && 'The browser promised not to clear them by itself.'}
+      {room.persistent === false && (
+        <>
+          The browser may clear them when space runs short.{' '}
+          <button
+            type="button"
+            className="act-plain"
+            onClick={() => void askToPersist().then(() => storageRoom().then(setRoom))}
+          >
+            Ask it to keep them
+          </button>
+        </>
+      )}
+    </p>
+  );
+}
+
+function Undo({ busy, onUndo }: { busy: boolean; onUndo: () => void }) {
+  const last = useLastAct();
   if (last === undefined) return null;
   return (
     <Part
       title="Undo"
-      words={`The records from before ${last.what}, ${format(last.atMs, 'd MMM yyyy, HH:mm')}, are still kept.`}
+      words={
+        last.kind === 'whole'
+          ? `The bench as it was before ${last.what}, ${format(last.atMs, 'd MMM yyyy, HH:mm')}, is still kept. Bringing it back keeps the present first.`
+          : `What went with ${last.what}, ${format(last.atMs, 'd MMM yyyy, HH:mm')}, is still kept.`
+      }
     >
-      <button type="button" className="act" onClick={() => void undoLast()}>
-        Bring them back
+      <button type="button" className="act" disabled={busy} onClick={onUndo}>
+        Bring it back
       </button>
+    </Part>
+  );
+}
+
+/** Records that could not stay where they were. */
+function SetAside() {
+  const aside = useAside();
+  if (aside === undefined || aside.length === 0) return null;
+  return (
+    <Part
+      title="Set aside"
+      words="These could not stay where they were: what they belong to is gone, or they do not read any more. They do nothing, and nothing of them is lost."
+    >
+      <ul className="mb-3 max-h-64 overflow-y-auto">
+        {aside.slice(0, 50).map((one) => (
+          <li key={one.id} className="rule-row text-[14px]">
+            <b>{one.from}</b>: {one.why}
+          </li>
+        ))}
+        {aside.length > 50 && <li className="rule-row text-[14px]">and {aside.length - 50} more.</li>}
+      </ul>
+      <div className="flex flex-wrap gap-3">
+        <button
+          type="button"
+          className="act"
+          onClick={() => download(JSON.stringify(aside, null, 1), 'aetas-set-aside.json')}
+        >
+          Save them as a file
+        </button>
+        <button type="button" className="act" onClick={() => void clearAside().catch(() => undefined)}>
+          Delete them
+        </button>
+      </div>
     </Part>
   );
 }
@@ -132,8 +283,8 @@ function Benches() {
       title={at === 'demo' ? 'You are at the demo bench' : 'The demo bench'}
       words={
         at === 'demo'
-          ? 'Its rolls are invented and lie apart from your own. What you do here stays here.'
-          : 'Invented rolls from a mountain weather hut, to try everything on. They lie apart from your own.'
+          ? 'Its rolls are invented and are kept separate from yours. What you do here stays here.'
+          : 'Invented rolls from a mountain weather hut, to try everything on. They are kept separate from yours.'
       }
     >
       <button type="button" className="act" onClick={() => chooseBench(at === 'demo' ? 'own' : 'demo')}>

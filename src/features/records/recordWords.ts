@@ -1,3 +1,4 @@
+import type { FileReport } from '@/core/formats/benchFile';
 import type { Records } from '@/core/records/records';
 import { tableNames } from '@/core/records/tables';
 
@@ -15,15 +16,42 @@ const words: Record<Counted, readonly [one: string, several: string]> = {
   photos: ['photograph', 'photographs'],
   evidence: ['test or chart time', 'tests and chart times'],
   recipes: ['recipe', 'recipes'],
-  mixes: ['mixing', 'mixings'],
+  mixes: ['mix', 'mixes'],
+  aside: ['record set aside', 'records set aside'],
 };
+
+function listed(counts: Readonly<Record<Counted, number>>): string[] {
+  return tableNames.flatMap((name) => {
+    if (name === 'settings' || counts[name] === 0) return [];
+    const [one, several] = words[name];
+    return [`${counts[name].toLocaleString('en')} ${counts[name] === 1 ? one : several}`];
+  });
+}
 
 /** What lies on a bench, in a sentence; what there is none of goes unsaid. */
 export function recordCountWords(counts: Readonly<Record<Counted, number>>): string {
-  const parts = tableNames.flatMap((name) => {
-    if (name === 'settings' || counts[name] === 0) return [];
-    const [one, several] = words[name];
-    return [`${counts[name]} ${counts[name] === 1 ? one : several}`];
-  });
-  return parts.length === 0 ? 'Nothing lies on this bench yet.' : `On this bench: ${parts.join(', ')}.`;
+  const parts = listed(counts);
+  return parts.length === 0 ? 'This bench is empty.' : `On this bench: ${parts.join(', ')}.`;
+}
+
+/** What became of a file, in a sentence or two. */
+export function fileReportWords({ counts, setAside, cleared }: FileReport): string {
+  const parts = listed({ ...counts, aside: 0 });
+  const sentences = [parts.length === 0 ? 'It holds no records.' : `It holds ${parts.join(', ')}.`];
+  if (setAside > 0)
+    sentences.push(
+      `${setAside === 1 ? 'One record' : `${setAside} records`} had lost what ${setAside === 1 ? 'it belongs' : 'they belong'} to, and ${setAside === 1 ? 'is' : 'are'} kept under “Set aside”.`,
+    );
+  if (cleared > 0)
+    sentences.push(
+      `${cleared === 1 ? 'One link' : `${cleared} links`} that led nowhere ${cleared === 1 ? 'was' : 'were'} cleared.`,
+    );
+  return sentences.join(' ');
+}
+
+/** Bytes as people read them. */
+export function sizeWords(bytes: number): string {
+  if (bytes < 1_000_000) return `${Math.max(1, Math.round(bytes / 1000))} kB`;
+  if (bytes < 1e9) return `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;
+  return `${(bytes / 1e9).toFixed(1)} GB`;
 }

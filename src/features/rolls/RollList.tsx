@@ -2,27 +2,39 @@
 
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
-import { useState } from 'react';
-import { useBench } from '@/data/queries';
+import { useDeferredValue, useMemo, useState } from 'react';
+import type { RollLine } from '@/data/lines';
+import { followFinishedRolls, useOpenRollLines } from '@/data/queries';
+import { matching, useLines } from '@/features/lists/useLines';
+import { rollLine } from '@/features/words/rollWords';
 import { Empty, TinPicture } from '@/ui/Empty';
 import { SmallRibbon } from '@/ui/Ribbon';
-import { rollLine } from '@/features/words/rollWords';
+import { Segments } from '@/ui/Segments';
+import { VirtualRows } from '@/ui/VirtualRows';
 
-/** Every roll, with a search over its words. */
+type Group = 'all' | 'open' | 'finished';
+const groups: readonly { value: Group; name: string }[] = [
+  { value: 'all', name: 'All' },
+  { value: 'open', name: 'In hand' },
+  { value: 'finished', name: 'Finished' },
+];
+
+/** Every roll: those in hand first, the finished ones in a group of their own, with a search over both. */
 export function RollList() {
-  const bench = useBench();
+  const open = useOpenRollLines();
+  const finished = useLines(followFinishedRolls);
   const searching = useSearchParams().has('search');
   const [wanted, setWanted] = useState('');
-  if (bench === undefined) return <p aria-busy="true">Looking through the rolls.</p>;
-  const thisYear = new Date().getFullYear();
-  const lines = bench.dossiers.map((dossier) => ({
-    ...dossier,
-    line: rollLine(dossier.roll, dossier.stock, thisYear),
-  }));
-  const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = lines.filter(({ roll, line }) =>
-    words.every((word) => `${roll.label} ${line} ${roll.note}`.toLowerCase().includes(word)),
+  const [group, setGroup] = useState<Group>('all');
+  const searched = useDeferredValue(wanted);
+  const openFound = useMemo(() => (open === undefined ? [] : matching(open, searched)), [open, searched]);
+  const finishedFound = useMemo(
+    () => (finished === undefined ? [] : matching(finished.lines, searched)),
+    [finished, searched],
   );
+  if (open === undefined || finished === undefined) return <p aria-busy="true">Looking through the rolls.</p>;
+  const total = open.length + finished.lines.length;
+  const count = (group === 'finished' ? 0 : openFound.length) + (group === 'open' ? 0 : finishedFound.length);
   return (
     <div className="max-w-[980px]">
       <div className="flex flex-wrap items-end justify-between gap-4">
@@ -31,44 +43,81 @@ export function RollList() {
           Add a roll
         </Link>
       </div>
-      {lines.length === 0 ? (
+      {total === 0 ? (
         <Empty
           picture={<TinPicture />}
-          sentence="There are no rolls yet. Add the first one with whatever its label still says."
+          sentence="No rolls yet. Add the first one with whatever its label still says."
           action={null}
         />
       ) : (
         <>
-          <label htmlFor="search" className="mt-4 block font-[620]">
-            Search
-          </label>
-          <input
-            id="search"
-            type="search"
-            className="box mt-1 max-w-md"
-            autoFocus={searching}
-            value={wanted}
-            onChange={(event) => setWanted(event.target.value)}
-            placeholder="name, film, storage, note"
-          />
+          <div className="mt-4 flex flex-wrap items-end gap-x-6 gap-y-3">
+            <div className="w-full max-w-md">
+              <label htmlFor="search" className="font-[620]">
+                Search
+              </label>
+              <input
+                id="search"
+                type="search"
+                className="box mt-1"
+                autoFocus={searching}
+                value={wanted}
+                onChange={(event) => setWanted(event.target.value)}
+                placeholder="name, film, storage, note"
+              />
+            </div>
+            <Segments id="group" label="Show" value={group} options={groups} onChange={setGroup} />
+          </div>
           <p role="status" className="mt-2 text-[13px] text-ink2">
-            {found.length} of {lines.length}
+            {count === 0 ? 'No roll has these words. Try fewer of them.' : `${count} of ${total}`}
           </p>
-          <ul className="mt-2">
-            {found.map(({ roll, line, standing }) => (
-              <li key={roll.id} className="rule-row grid items-center gap-x-6 gap-y-2 sm:grid-cols-[182px_1fr]">
-                <SmallRibbon standing={standing} />
-                <div className="min-w-0">
-                  <Link href={`/rolls/${roll.id}`} className="num text-[17px] text-ink no-underline hover:underline">
-                    {roll.label}
-                  </Link>
-                  <div className="text-[13px] text-ink2">{line}</div>
-                </div>
-              </li>
-            ))}
-          </ul>
+          {group !== 'finished' && openFound.length > 0 && (
+            <section aria-labelledby="open-rolls" className="mt-3">
+              <h2 id="open-rolls">In hand</h2>
+              <VirtualRows
+                rows={openFound}
+                rowPx={62}
+                height="min(60vh, 620px)"
+                keyOf={({ id }) => id}
+                label="Rolls in hand"
+              >
+                {(line) => <RollRow line={line} />}
+              </VirtualRows>
+            </section>
+          )}
+          {group !== 'open' && finishedFound.length > 0 && (
+            <section aria-labelledby="finished-rolls" className="mt-6">
+              <h2 id="finished-rolls">Finished</h2>
+              <VirtualRows
+                rows={finishedFound}
+                rowPx={62}
+                height="min(60vh, 620px)"
+                keyOf={({ id }) => id}
+                label="Finished rolls"
+              >
+                {(line) => <RollRow line={line} />}
+              </VirtualRows>
+            </section>
+          )}
         </>
       )}
+    </div>
+  );
+}
+
+function RollRow({ line: { id, roll, stock, standing } }: { line: RollLine }) {
+  return (
+    <div className="rule-row grid items-center gap-x-6 gap-y-2 sm:grid-cols-[182px_1fr]">
+      <SmallRibbon standing={standing} />
+      <div className="min-w-0 wrap-anywhere">
+        <Link
+          href={`/rolls/${encodeURIComponent(id)}`}
+          className="num text-[17px] text-ink no-underline hover:underline"
+        >
+          {roll.label}
+        </Link>
+        <div className="text-[13px] text-ink2">{rollLine(roll, stock, new Date().getFullYear())}</div>
+      </div>
     </div>
   );
 }

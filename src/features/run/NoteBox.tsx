@@ -1,7 +1,7 @@
 'use client';
 
 import { dropDraft } from '@/data/drafts';
-import { useKeptText } from '@/features/keeping/useKeptText';
+import { useDraftText } from '@/features/keeping/useDraft';
 
 interface NoteBoxProps {
   runId: string;
@@ -13,7 +13,7 @@ interface NoteBoxProps {
 /** A note during the run. It is kept as typed, and stays open, until it is written. */
 export function NoteBox({ runId, onKeep, onClose }: NoteBoxProps) {
   const key = `note:${runId}`;
-  const [text, change] = useKeptText(key);
+  const [text, change] = useDraftText(key);
   return (
     <form
       className="border-t border-hair px-4 py-3 sm:px-10"

@@ -3,27 +3,31 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Roll, Run } from '@/core/records/records';
 import { runProgress, tankView } from '@/core/schedule/runState';
-import type { RunEvent } from '@/core/schedule/runEvents';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { formatQuantity } from '@/core/units/quantity';
 import { useRun, useSettings } from '@/data/queries';
-import { recordEvent } from '@/data/runs';
 import { changeSettings } from '@/data/settings';
 import { lights, nextLight, setLight, useLight } from '@/ui/light';
 import { useLeadership } from '@/ui/useLeadership';
-import { useNow } from '@/ui/useNow';
+import { useInertBehind } from '@/ui/useInertBehind';
 import { CueLine } from './CueLine';
+import { NotHere } from '@/features/shell/NotHere';
 import { NoteBox } from './NoteBox';
 import { StepList } from './StepList';
 import { handsWords, nextWords, signalOf } from './tankWords';
+import { useTankClock } from './useTankClock';
+import { useTankRun } from './useTankRun';
 import { useTankSignals } from './useTankSignals';
 import { useWakeLock } from './useWakeLock';
 
 /** How often the screen looks at the clock, ms. The time itself comes from stored instants. */
 const TICK_MS = 200;
+
+/** A last step this far in the future means that the clock was set back meanwhile, ms. */
+const CLOCK_SLACK_MS = 3000;
 
 /** Seconds by which one press sets the start back. */
 const SHIFT_S = 5;
@@ -31,57 +35,59 @@ const SHIFT_S = 5;
 /** The run, for wet hands. */
 export function TankScreen({ runId }: { runId: string }) {
   const found = useRun(runId);
-  if (found === undefined) return <p aria-busy="true">Going to the tank.</p>;
-  if (found === null) {
-    return (
-      <>
-        <h1>This run is not on the bench.</h1>
-        <Link href="/">To the bench</Link>
-      </>
-    );
-  }
+  if (found === undefined) return <p aria-busy="true">Opening the tank.</p>;
+  if (found === null) return <NotHere table="runs" id={runId} what="This run" />;
   return <Tank run={found.run} roll={found.roll} />;
 }
 
 function Tank({ run, roll }: { run: Run; roll: Roll }) {
   const router = useRouter();
-  const nowMs = useNow(TICK_MS);
+  const layer = useRef<HTMLDivElement>(null);
+  useInertBehind(layer);
+  const clock = useTankClock(TICK_MS);
+  const { nowMs } = clock;
   const units = useSettings();
   const light = useLight();
   const { leads, takeOver } = useLeadership(`aetas-run-${run.id}`);
   const [noting, setNoting] = useState(false);
-  const progress = runProgress(run.steps, run.events);
+  const { events, record, unstored } = useTankRun(run);
+  const progress = runProgress(run.steps, events);
   const awake = useWakeLock(progress.phase !== 'finished');
   const step = run.steps[progress.stepIndex];
   const nextStep = progress.phase === 'ready' ? step : run.steps[progress.stepIndex + 1];
+  const running = progress.phase === 'running';
   const view = step !== undefined && progress.stepStartMs !== null ? tankView(step, progress.stepStartMs, nowMs) : null;
   useTankSignals(
-    step !== undefined && view !== null && progress.phase === 'running' ? signalOf(step, view) : null,
+    step !== undefined && view !== null && running ? signalOf(step, view) : null,
     progress.stepIndex,
     units.sound && leads === true,
   );
-
-  const record = useCallback(
-    (event: RunEvent): Promise<boolean> => recordEvent(run.id, run.events.length, event).catch(() => false),
-    [run],
-  );
+  // A page that was opened with the clock already set back finds its last step in the future.
+  const behindMs = Math.max(0, (events.at(-1)?.atMs ?? 0) - nowMs);
+  const jumpMs = running && clock.jumpMs !== 0 ? clock.jumpMs : running && behindMs > CLOCK_SLACK_MS ? -behindMs : 0;
   const advance = (): void => {
-    const atMs = Date.now();
-    if (progress.phase === 'finished') router.push(`/rolls/${roll.id}#judge`);
+    const atMs = clock.read();
+    if (progress.phase === 'finished') router.push(`/rolls/${encodeURIComponent(roll.id)}#judge`);
     else if (progress.phase === 'ready') void record({ kind: 'begin', stepIndex: 0, atMs });
     else if (progress.stepIndex + 1 < run.steps.length)
       void record({ kind: 'begin', stepIndex: progress.stepIndex + 1, atMs });
     else void record({ kind: 'finish', atMs });
+  };
+  /** The computer's clock was set: everything before moves along, so that the time that ran stays what it was. */
+  const carryOut = (): void => {
+    const seconds = Math.round(jumpMs / 1000);
+    clock.agree();
+    void record({ kind: 'clock', seconds, atMs: clock.read() });
   };
   useSpaceBar(advance, leads === true && !noting);
 
   if (step === undefined) return null;
   const primary = primaryWords(progress.phase, nextStep?.name, view?.over === true);
   return (
-    <div className="fixed inset-0 z-20 flex flex-col overflow-y-auto bg-ground">
+    <div ref={layer} className="fixed inset-0 z-20 flex flex-col overflow-y-auto bg-ground">
       <header className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b border-hair px-4 py-3 text-ink2 sm:px-10">
         <h1 className="text-[18px] leading-tight">
-          <Link href={`/rolls/${roll.id}`} className="text-ink no-underline hover:underline">
+          <Link href={`/rolls/${encodeURIComponent(roll.id)}`} className="text-ink no-underline hover:underline">
             {roll.label}
           </Link>
         </h1>
@@ -100,14 +106,38 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
           </button>
         </span>
       </header>
+      {unstored !== null && (
+        <p role="alert" className="border-b-2 border-danger px-4 py-2 text-danger sm:px-10">
+          <b>The clock goes on in this tab only.</b> {unstored} Leave this tab open: it tries again every few seconds.
+        </p>
+      )}
+      {jumpMs !== 0 && (
+        <div
+          role="alert"
+          className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hair px-4 py-2 sm:px-10"
+        >
+          <span className="max-w-[70ch]">
+            This computer’s clock is {formatDuration(Math.abs(Math.round(jumpMs / 1000)))}{' '}
+            {jumpMs > 0 ? 'ahead of' : 'behind'} the time that ran here. Was it set, or was the computer asleep?
+          </span>
+          <button type="button" className="act min-h-11" onClick={carryOut}>
+            It was set: keep the time that ran
+          </button>
+          {jumpMs > 0 && (
+            <button type="button" className="act min-h-11" onClick={clock.agree}>
+              It was asleep: count that time
+            </button>
+          )}
+        </div>
+      )}
       {leads === false && (
         <p
           role="status"
           className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hair px-4 py-2 sm:px-10"
         >
-          Another tab leads this run; this one follows it.
+          Another tab controls this run; this one follows it.
           <button type="button" className="act" onClick={takeOver}>
-            Lead from here
+            Control here
           </button>
         </p>
       )}
@@ -119,7 +149,7 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
             data-testid="hands"
           >
             {progress.phase === 'finished'
-              ? 'It hangs'
+              ? 'Hung to dry'
               : view === null
                 ? `Ready: ${step.name.toLowerCase()}`
                 : handsWords(step, view)}
@@ -169,24 +199,30 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
       {noting && (
         <NoteBox
           runId={run.id}
-          onKeep={(text) => record({ kind: 'note', text, atMs: Date.now() })}
+          onKeep={(text) => record({ kind: 'note', text, atMs: clock.read() })}
           onClose={() => setNoting(false)}
         />
       )}
-      <footer className="sticky bottom-0 grid grid-cols-3 gap-2 border-t border-hair bg-ground px-4 py-3 sm:gap-3 sm:px-10 md:grid-cols-[1fr_1fr_1fr_2fr]">
+      <footer
+        // A key held down repeats its press; a bath goes in once.
+        onKeyDown={(event) => {
+          if (event.repeat) event.preventDefault();
+        }}
+        className="sticky bottom-0 grid grid-cols-3 gap-2 border-t border-hair bg-ground px-4 py-3 sm:gap-3 sm:px-10 md:grid-cols-[1fr_1fr_1fr_2fr]"
+      >
         <button
           type="button"
           className="act min-h-16 sm:min-h-[76px] sm:text-[18px]"
           disabled={leads !== true || progress.phase !== 'running'}
-          onClick={() => void record({ kind: 'shift', seconds: -SHIFT_S, atMs: Date.now() })}
+          onClick={() => void record({ kind: 'shift', seconds: -SHIFT_S, atMs: clock.read() })}
         >
-          Set start back {SHIFT_S} s
+          Started {SHIFT_S} s earlier
         </button>
         <button
           type="button"
           className="act min-h-16 sm:min-h-[76px] sm:text-[18px]"
           disabled={leads !== true || !progress.canUndo}
-          onClick={() => void record({ kind: 'undo', atMs: Date.now() })}
+          onClick={() => void record({ kind: 'undo', atMs: clock.read() })}
         >
           Undo
         </button>
@@ -214,7 +250,7 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
 function primaryWords(phase: 'ready' | 'running' | 'finished', nextName: string | undefined, over: boolean): string {
   if (phase === 'finished') return 'To the verdict';
   if (phase === 'ready') return `${nextName ?? 'It'} is in: start`;
-  if (nextName === undefined) return over ? 'It hangs' : 'It hangs already';
+  if (nextName === undefined) return over ? 'Hung to dry' : 'Hang it early';
   return over ? `${nextName}: it is in` : `${nextName}: in early`;
 }
 

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useSyncExternalStore } from 'react';
-import { onStorageTrouble, storageTrouble } from '@/data/write';
+import { onStorageTrouble, storageTrouble } from '@/data/trouble';
 
 /** Says so when the browser refused a write. What was typed is still on the screen. */
 export function StorageNotice() {

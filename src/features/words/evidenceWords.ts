@@ -30,7 +30,12 @@ export function pieceWords({ evidence, setting }: Piece): string {
 }
 
 /** Where a piece comes from: this roll, or which other one. */
-export function pieceOrigin({ setting }: Piece, rollId: string, rolls: readonly Roll[], units: UnitChoice): string {
+export function pieceOrigin(
+  { setting }: Piece,
+  rollId: string,
+  rolls: readonly Pick<Roll, 'id' | 'label'>[],
+  units: UnitChoice,
+): string {
   const where =
     setting.rollId === rollId ? 'this roll' : (rolls.find(({ id }) => id === setting.rollId)?.label ?? 'another roll');
   return [
@@ -64,7 +69,7 @@ export function shiftReasonWords(
   reason: ShiftReason,
   study: RollStudy,
   units: UnitChoice,
-  rolls: readonly Roll[],
+  rolls: readonly Pick<Roll, 'id' | 'label'>[],
 ): string {
   if (reason.kind === 'evidence') {
     const piece = study.listed.find(({ evidence }) => evidence.id === reason.pieceId);

@@ -10,8 +10,12 @@ const exposureWords: Record<Roll['exposure']['state'], string> = {
   unknown: 'unknown exposures',
 };
 
+/** What of a roll and its stock these lines tell. */
+type Told = Pick<Roll, 'formatId' | 'hints' | 'storage' | 'exposure'>;
+type Film = Pick<Stock, 'name' | 'familyId'>;
+
 /** How old the roll is, in words. */
-export function ageWords(roll: Roll, stock: Stock, thisYear: number): string {
+export function ageWords(roll: Told, stock: Film, thisYear: number): string {
   const window = dateRoll({ formatId: roll.formatId, familyId: stock.familyId, hints: roll.hints }, thisYear);
   if (!window.ok) return 'hints contradict each other';
   if (roll.hints.length === 0) return 'age unknown';
@@ -22,7 +26,7 @@ export function ageWords(roll: Roll, stock: Stock, thisYear: number): string {
 }
 
 /** Where it lay, in a few words. */
-export function storageWords(roll: Roll): string {
+export function storageWords(roll: Pick<Roll, 'storage'>): string {
   const names = roll.storage.map(({ placeId }) =>
     placeId === 'unknown' ? 'kept nobody knows how' : storagePresets[placeId].name.toLowerCase(),
   );
@@ -30,7 +34,7 @@ export function storageWords(roll: Roll): string {
 }
 
 /** One line under a roll's name. */
-export function rollLine(roll: Roll, stock: Stock, thisYear: number): string {
+export function rollLine(roll: Told, stock: Film, thisYear: number): string {
   return [
     stock.name,
     filmFormats[roll.formatId].name,
@@ -41,7 +45,7 @@ export function rollLine(roll: Roll, stock: Stock, thisYear: number): string {
 }
 
 /** A shorter line for lists. */
-export function rollShortLine(roll: Roll, stock: Stock, thisYear: number): string {
+export function rollShortLine(roll: Told, stock: Film, thisYear: number): string {
   return [
     stock.name,
     ageWords(roll, stock, thisYear).replace(' past its date', ''),

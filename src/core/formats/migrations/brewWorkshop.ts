@@ -22,6 +22,7 @@ const kit = {
 export const brewWorkshop: Migration = {
   to: 5,
   name: 'brew workshop',
+  tables: ['settings', 'brews', 'plans', 'runs', 'evidence', 'recipes', 'mixes'],
   change: (records) => ({
     ...records,
     recipes: [],

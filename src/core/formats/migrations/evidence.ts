@@ -9,6 +9,7 @@ type Raw = Record<string, unknown>;
 export const evidence: Migration = {
   to: 4,
   name: 'evidence',
+  tables: ['plans', 'runs', 'evidence'],
   change: (records) => ({
     ...records,
     evidence: [],

@@ -4,6 +4,7 @@ import type { Migration } from '../migration';
 export const framesAndPhotos: Migration = {
   to: 3,
   name: 'frames and photographs',
+  tables: ['rolls', 'photos'],
   change: (records) => ({
     ...records,
     rolls: (records.rolls ?? []).map((roll) =>

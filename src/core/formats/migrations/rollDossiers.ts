@@ -21,6 +21,7 @@ const SLACK_PER_SD = 1.5;
 export const rollDossiers: Migration = {
   to: 2,
   name: 'roll dossiers',
+  tables: ['rolls'],
   change: (records) => ({ ...records, rolls: (records.rolls ?? []).map(changeRoll) }),
 };
 

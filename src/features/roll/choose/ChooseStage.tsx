@@ -31,7 +31,8 @@ interface ChooseProps {
   dossier: RollDossier;
   plan: PlanInHand;
   jugs: readonly Brew[];
-  rolls: Roll[];
+  /** Names of the rolls that the evidence comes from. */
+  rolls: readonly Pick<Roll, 'id' | 'label'>[];
   units: UnitChoice;
 }
 

@@ -4,18 +4,12 @@ import Link from 'next/link';
 import type { Estimate } from '@/core/estimate/result';
 import { formatNumber } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
-import { changeRoll, rollFormOf } from '@/data/rolls';
+import { changeRoll } from '@/data/rolls';
 import { FrameTable } from './FrameTable';
 import { rangeWords } from '@/features/words/ledgerWords';
 
 /** How the roll was or should be exposed. */
-export function ExposeStage({
-  dossier: { roll, stock },
-  estimate,
-}: {
-  dossier: RollDossier;
-  estimate: Estimate | null;
-}) {
+export function ExposeStage({ dossier: { roll }, estimate }: { dossier: RollDossier; estimate: Estimate | null }) {
   if (roll.exposure.state !== 'unexposed') {
     return (
       <div className="space-y-4 pt-2">
@@ -45,7 +39,6 @@ export function ExposeStage({
         data-next-step
         onClick={() =>
           void changeRoll(roll.id, {
-            ...rollFormOf(roll, stock),
             exposureState: 'known',
             exposedYear: new Date().getFullYear(),
             exposureIndex: estimate === null ? null : Math.round(estimate.exposureIndex.value),

@@ -6,6 +6,7 @@ import { frameSchema, type Frame } from '@/core/exposure/frame';
 import { problemsFromZod } from '@/core/schema/problemsFromZod';
 import { failure, success, type Result } from '@/core/schema/result';
 import { changeDossier } from '@/data/rolls';
+import type { TypedUpTo } from '@/data/drafts';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 
 const typedFrames = z.array(
@@ -27,7 +28,10 @@ const columns = [
 
 /** The notebook of a roll: one line a frame, where somebody kept one. */
 export function FrameTable({ rollId, frames }: { rollId: string; frames: Frame[] }) {
-  const store = useCallback((value: Frame[]) => changeDossier(rollId, { frames: value }), [rollId]);
+  const store = useCallback(
+    (value: Frame[], typed: TypedUpTo) => changeDossier(rollId, { frames: value }, typed),
+    [rollId],
+  );
   const { form, change, errors } = useTypedPart(`frames:${rollId}`, frames, parse, read, store);
   const set = (index: number, part: Partial<Frame>): void =>
     change(form.map((line, at) => (at === index ? { ...line, ...part } : line)));

@@ -9,6 +9,7 @@ import { stockFamilies } from '@/core/films/stockFamilies';
 import { success } from '@/core/schema/result';
 import type { RollDossier } from '@/data/queries';
 import { changeDossier } from '@/data/rolls';
+import type { TypedUpTo } from '@/data/drafts';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 import { Choice } from '@/ui/Choice';
 
@@ -18,7 +19,10 @@ const parse = (draft: unknown): Condition | null => conditionSchema.safeParse(dr
 
 /** How the film lies there, what it is by its family, and what that asks of the work. */
 export function ConditionPanel({ dossier: { roll, stock } }: { dossier: RollDossier }) {
-  const store = useCallback((next: Condition) => changeDossier(roll.id, { condition: next }), [roll.id]);
+  const store = useCallback(
+    (next: Condition, typed: TypedUpTo) => changeDossier(roll.id, { condition: next }, typed),
+    [roll.id],
+  );
   const { form: condition, change: set } = useTypedPart<Condition, Condition>(
     `condition:${roll.id}`,
     roll.condition,

@@ -12,6 +12,7 @@ import { Decades } from '@/ui/Decades';
 import { Field } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { timelinePercent, timelineScale } from '@/ui/timelineScale';
+import type { TypedUpTo } from '@/data/drafts';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 
 const kinds = { stamp: 'A box date', use: 'Years of use', story: 'A story' } as const;
@@ -29,7 +30,10 @@ export function DatingPanel({
   nowYear: number;
 }) {
   const read = useCallback((form: TypedHint[]) => readHints(form, nowYear), [nowYear]);
-  const store = useCallback((hints: UserHint[]) => changeDossier(roll.id, { hints }), [roll.id]);
+  const store = useCallback(
+    (hints: UserHint[], typed: TypedUpTo) => changeDossier(roll.id, { hints }, typed),
+    [roll.id],
+  );
   const { form, change, errors } = useTypedPart(`hints:${roll.id}`, roll.hints.map(typedHint), parse, read, store);
   const set = (index: number, part: Partial<TypedHint>): void =>
     change(form.map((hint, at) => (at === index ? { ...hint, ...part } : hint)));

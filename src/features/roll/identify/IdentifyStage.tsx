@@ -1,14 +1,17 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
+import { useState } from 'react';
 import { cautionsFor } from '@/core/safety/cautions';
 import { expectsRemJet } from '@/core/films/conditionFacts';
 import { earliestYear } from '@/core/films/rollDating';
+import { runProgress } from '@/core/schedule/runState';
 import { stockFamilies } from '@/core/films/stockFamilies';
 import type { Study } from '@/core/estimate/study';
 import type { UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
 import { changeRoll, removeRoll, rollDraftKey, rollFormOf } from '@/data/rolls';
+import { isFull } from '@/data/trouble';
 import { CautionList } from '@/ui/CautionList';
 import { ConditionPanel } from './ConditionPanel';
 import { DatingPanel } from './DatingPanel';
@@ -56,22 +59,50 @@ export function IdentifyStage({
         draftKey={rollDraftKey(roll.id)}
         initial={rollFormOf(roll, stock)}
         basicsOnly
-        action="Keep what changed"
-        onSave={async (values) => {
-          await changeRoll(roll.id, values);
+        action="Save changes"
+        onSave={async (_, changed) => {
+          await changeRoll(roll.id, changed);
           onDone();
         }}
       />
-      <button
-        type="button"
-        className="act-plain text-danger"
-        onClick={() => {
-          router.push('/');
-          void removeRoll(roll.id);
-        }}
-      >
+      <RemoveRoll dossier={dossier} onGone={() => router.push('/')} />
+    </div>
+  );
+}
+
+/** Takes the roll off the bench. One that is at the tank is not taken off by a slip, and a full storage has its own way. */
+function RemoveRoll({ dossier: { roll, run }, onGone }: { dossier: RollDossier; onGone: () => void }) {
+  const [asked, setAsked] = useState<'running' | 'no-room' | null>(null);
+  const running = run !== undefined && runProgress(run.steps, run.events).phase === 'running';
+  const remove = (withoutCopy = false): void => {
+    if (running && asked === null) {
+      setAsked('running');
+      return;
+    }
+    removeRoll(roll.id, withoutCopy).then(onGone, (error: unknown) => {
+      if (isFull(error)) setAsked('no-room');
+    });
+  };
+  return (
+    <div className="space-y-2">
+      <button type="button" className="act-plain text-danger" onClick={() => remove()}>
         Take this roll off the bench
       </button>
+      {asked !== null && (
+        <div role="alert" className="flex flex-wrap items-center gap-x-4 gap-y-2 border-l-4 border-danger pl-3">
+          <span className="max-w-[62ch]">
+            {asked === 'running'
+              ? 'This roll is at the tank at this moment.'
+              : 'There is no room to keep a copy for undo. Save a file under Records first.'}
+          </span>
+          <button type="button" className="act" onClick={() => remove(asked === 'no-room')}>
+            {asked === 'running' ? 'Take it off all the same' : 'Take it off without undo'}
+          </button>
+          <button type="button" className="act-plain" onClick={() => setAsked(null)}>
+            Leave it on the bench
+          </button>
+        </div>
+      )}
     </div>
   );
 }

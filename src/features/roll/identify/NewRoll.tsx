@@ -18,7 +18,7 @@ export function NewRoll() {
         action="Put it on the bench"
         onSave={async (values) => {
           const id = await addRoll(values);
-          router.push(`/rolls/${id}`);
+          router.push(`/rolls/${encodeURIComponent(id)}`);
         }}
       />
     </>

@@ -5,7 +5,32 @@ import { PHOTO_EDGE_PX } from '@/core/records/photoSize';
 import type { Photo } from '@/core/records/records';
 import { dropPhoto, keepPhoto, restorePhoto } from '@/data/photos';
 import { usePhotos } from '@/data/queries';
-import { photoWorker } from '@/workers/photo';
+import { reducePhoto } from '@/workers/photo';
+import { useObjectUrl } from '@/ui/useObjectUrl';
+
+/** A kept photograph; one that does not open says so in its place. */
+function Picture({ photo }: { photo: Photo }) {
+  const url = useObjectUrl(photo.jpeg);
+  const [broken, setBroken] = useState(false);
+  if (broken)
+    return (
+      <p className="flex h-36 w-36 items-center border border-danger p-2 text-[13px] text-danger">
+        This photograph does not open any more. Remove it, or open a file that has it.
+      </p>
+    );
+  // Kept in the browser's own records: there is nothing for an image server to do.
+  return (
+    <img
+      src={url ?? undefined}
+      decoding="async"
+      alt={`Photograph ${photo.name}`}
+      width={photo.widthPx}
+      height={photo.heightPx}
+      className="h-36 w-auto border border-edge"
+      onError={() => setBroken(true)}
+    />
+  );
+}
 
 /** Photographs of the roll and its box, kept with it. */
 export function PhotosPanel({ rollId }: { rollId: string }) {
@@ -18,7 +43,7 @@ export function PhotosPanel({ rollId }: { rollId: string }) {
     setBusy(true);
     const found: string[] = [];
     for (const chosen of files) {
-      const reduced = await photoWorker().reduce(chosen, PHOTO_EDGE_PX);
+      const reduced = await reducePhoto(chosen, PHOTO_EDGE_PX);
       if (reduced.ok)
         await keepPhoto(rollId, { ...reduced.value, name: chosen.name.slice(0, 200) }).catch(() => undefined);
       else found.push(`${chosen.name}: ${reduced.problems[0]?.message ?? ''}`);
@@ -35,15 +60,7 @@ export function PhotosPanel({ rollId }: { rollId: string }) {
       <ul className="mt-2 flex flex-wrap gap-3">
         {photos.map((photo) => (
           <li key={photo.id}>
-            {/* Kept as text in the browser's own records: there is nothing for an image server to do. */}
-            <img
-              src={photo.jpeg}
-              decoding="async"
-              alt={`Photograph ${photo.name}`}
-              width={photo.widthPx}
-              height={photo.heightPx}
-              className="h-36 w-auto border border-edge"
-            />
+            <Picture photo={photo} />
             <button
               type="button"
               className="act-plain text-[13px] text-ink2"

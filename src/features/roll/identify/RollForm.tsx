@@ -1,8 +1,6 @@
 'use client';
 
-import { zodResolver } from '@hookform/resolvers/zod';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { Controller, useForm, useWatch, type Control, type FieldErrors } from 'react-hook-form';
+import { useMemo } from 'react';
 import { filmFormatIds, filmFormats } from '@/core/films/filmFormats';
 import {
   dateDoubts,
@@ -10,13 +8,15 @@ import {
   rollDraftSchema,
   rollFormSchema,
   type RollForm as RollValues,
+  type TypedRoll,
 } from '@/core/plan/rollForm';
-import { stockFamilies, stockFamilyIds } from '@/core/films/stockFamilies';
+import { stockFamilies, stockFamilyIds, type StockFamilyId } from '@/core/films/stockFamilies';
 import { storagePresetIds, storagePresets } from '@/core/films/storagePresets';
 import { exposureStates, type ExposureState } from '@/core/records/records';
 import { formatQuantity, type QuantityKind, type UnitChoice } from '@/core/units/quantity';
-import { keepDraft, readDraft } from '@/data/drafts';
 import { useSettings } from '@/data/queries';
+import { useDraft } from '@/features/keeping/useDraft';
+import { useFaults } from '@/features/keeping/useFaults';
 import { Choice } from '@/ui/Choice';
 import { Field, describedBy } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
@@ -67,255 +67,187 @@ interface RollFormProps {
   initial?: RollValues;
   /** Label of the button. */
   action: string;
-  /** Leaves out age and keeping, where the dossier has its own place for them. */
+  /** Leaves out age and storage, where the dossier has its own place for them. */
   basicsOnly?: boolean;
-  onSave: (values: RollValues) => Promise<void>;
+  /** Takes all values, and those that differ from what the form opened with. */
+  onSave: (values: RollValues, changed: Partial<RollValues>) => Promise<void>;
 }
 
 /** What is known about a roll. Every change is kept as typed, at once. */
 export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = false, onSave }: RollFormProps) {
-  const [start, setStart] = useState<RollValues | null>(null);
-  const initialRef = useRef(initial);
-  useEffect(() => {
-    void readDraft(draftKey).then((values) => {
-      const kept = rollDraftSchema.safeParse(values);
-      const typed = kept.success ? (kept.data as Partial<RollValues>) : {};
-      setStart({ ...initialRef.current, ...typed, own: { ...initialRef.current.own, ...typed.own } });
-    });
-  }, [draftKey]);
-  if (start === null) return <p aria-busy="true">Opening the form.</p>;
-  return <RollFields draftKey={draftKey} start={start} action={action} basicsOnly={basicsOnly} onSave={onSave} />;
-}
-
-function RollFields({
-  draftKey,
-  start,
-  action,
-  basicsOnly,
-  onSave,
-}: {
-  draftKey: string;
-  start: RollValues;
-  action: string;
-  basicsOnly: boolean;
-  onSave: (values: RollValues) => Promise<void>;
-}) {
   const units = useSettings();
   const schema = useMemo(() => rollFormSchema(new Date().getFullYear()), []);
-  const { control, register, handleSubmit, subscribe, setValue, getValues, formState } = useForm<RollValues>({
-    defaultValues: start,
-    resolver: zodResolver(schema),
-    mode: 'onTouched',
+  // What was typed alone: a field that nobody touched follows the roll.
+  const { form: typed, change } = useDraft<TypedRoll>(draftKey, rollDraftSchema, (kept) => kept ?? {});
+  const form = { ...initial, ...typed, own: { ...initial.own, ...typed?.own } } as RollValues;
+  const read = schema.safeParse(form);
+  const errors = read.success
+    ? {}
+    : Object.fromEntries([...read.error.issues].reverse().map((issue) => [issue.path.join('-'), issue.message]));
+  const { shown, form: handlers } = useFaults(errors, () => {
+    if (!read.success) return;
+    const changed = Object.fromEntries(
+      Object.entries(read.data).filter(
+        ([field, value]) => JSON.stringify(value) !== JSON.stringify(initial[field as keyof RollValues]),
+      ),
+    );
+    void onSave(read.data, changed).catch(() => undefined);
   });
-  const { errors, isSubmitting } = formState;
-  const [familyId, iso] = useWatch({ control, name: ['familyId', 'iso'] });
-  useEffect(
-    () =>
-      subscribe({
-        formState: { values: true },
-        callback: ({ values }) => void keepDraft(draftKey, values).catch(() => undefined),
-      }),
-    [subscribe, draftKey],
+  if (typed === null) return <p aria-busy="true">Opening the form.</p>;
+  const text = (id: 'label' | 'stockName', label: string, hint: string) => (
+    <Field id={id} label={label} hint={hint} error={shown[id]}>
+      <input
+        id={id}
+        className="box aria-invalid:border-2 aria-invalid:border-danger"
+        autoComplete="off"
+        aria-invalid={shown[id] ? true : undefined}
+        aria-describedby={describedBy(id, hint, shown[id])}
+        value={form[id]}
+        onChange={(event) => change({ [id]: event.target.value })}
+      />
+    </Field>
   );
-
+  const number = (
+    id: 'iso' | 'expiredYear' | 'exposedYear' | 'exposureIndex',
+    label: string,
+    kind: QuantityKind,
+    optional: boolean,
+    range?: readonly [number, number],
+  ) => (
+    <Quantity
+      id={id}
+      label={label}
+      kind={kind}
+      units={units}
+      range={range}
+      hint={optional ? 'if known' : undefined}
+      optional={optional}
+      value={form[id] ?? ''}
+      onChange={(value) => change({ [id]: optional && isEmpty(value) ? null : value })}
+      error={shown[id]}
+    />
+  );
   return (
-    <form
-      className="max-w-[860px] space-y-7"
-      onSubmit={(event) => void handleSubmit((values) => onSave(values))(event)}
-      noValidate
-    >
+    <form className="max-w-[860px] space-y-7" {...handlers} noValidate>
       <Group title="The roll">
-        <div className="lg:col-span-2">
-          <TextField
-            id="label"
-            label="Name of the roll"
-            hint="how you will know it again, if you like"
-            error={errors.label?.message}
-            input={register('label')}
-          />
-        </div>
-        <Controller
-          control={control}
-          name="formatId"
-          render={({ field }) => (
-            <Choice
-              id="formatId"
-              label="Format"
-              options={formatOptions}
-              value={field.value}
-              onChange={field.onChange}
-              error={errors.formatId?.message}
-            />
-          )}
+        <div className="lg:col-span-2">{text('label', 'Name of the roll', 'optional')}</div>
+        <Choice
+          id="formatId"
+          label="Format"
+          options={formatOptions}
+          value={form.formatId}
+          onChange={(formatId) => change({ formatId })}
+          error={shown.formatId}
         />
       </Group>
       <Group title="The film">
-        <TextField
-          id="stockName"
-          label="Film"
-          hint="as on the rim, if known"
-          error={errors.stockName?.message}
-          input={register('stockName')}
+        {text('stockName', 'Film', 'printed on the edge, if known')}
+        <Choice
+          id="familyId"
+          label="Stock family"
+          options={familyOptions}
+          value={form.familyId}
+          onChange={(familyId: StockFamilyId) =>
+            change(
+              form.iso === stockFamilies[form.familyId].usualIso
+                ? { familyId, iso: stockFamilies[familyId].usualIso }
+                : { familyId },
+            )
+          }
+          error={shown.familyId}
         />
-        <Controller
-          control={control}
-          name="familyId"
-          render={({ field }) => (
-            <Choice
-              id="familyId"
-              label="Stock family"
-              options={familyOptions}
-              value={field.value}
-              onChange={(family) => {
-                if (getValues('iso') === stockFamilies[field.value].usualIso)
-                  setValue('iso', stockFamilies[family].usualIso);
-                field.onChange(family);
-              }}
-              error={errors.familyId?.message}
-            />
-          )}
-        />
-        <NumberField
-          control={control}
-          errors={errors}
-          name="iso"
-          label="Speed"
-          kind="iso"
-          units={units}
-          range={[0.1, 25600]}
-        />
-        <OwnNumbers control={control} errors={errors} familyId={familyId} units={units} />
-        <CassetteCode iso={iso} onSpeed={(iso) => setValue('iso', iso, { shouldDirty: true, shouldValidate: true })} />
+        {number('iso', 'Speed', 'iso', false, [0.1, 25600])}
+        <OwnNumbers form={form} change={change} shown={shown} units={units} />
+        <CassetteCode iso={form.iso} onSpeed={(iso) => change({ iso })} />
       </Group>
       {!basicsOnly && (
-        <Group title="Its age and keeping">
-          <NumberField
-            control={control}
-            errors={errors}
-            name="expiredYear"
-            label="Box date, year"
-            kind="year"
-            units={units}
-            optional
-            hint="if known"
+        <Group title="Age and storage">
+          {number('expiredYear', 'Expiry year', 'year', true)}
+          <Choice
+            id="dateSlackYears"
+            label="How sure is the date"
+            options={doubtOptions}
+            value={String(form.dateSlackYears)}
+            onChange={(value) => change({ dateSlackYears: Number(value) })}
           />
-          <Controller
-            control={control}
-            name="dateSlackYears"
-            render={({ field }) => (
-              <Choice
-                id="dateSlackYears"
-                label="How sure is the date"
-                options={doubtOptions}
-                value={String(field.value)}
-                onChange={(value) => field.onChange(Number(value))}
-              />
-            )}
-          />
-          <Controller
-            control={control}
-            name="storageId"
-            render={({ field }) => (
-              <Choice
-                id="storageId"
-                label="Kept in"
-                options={storageOptions(units)}
-                value={field.value}
-                onChange={field.onChange}
-              />
-            )}
+          <Choice
+            id="storageId"
+            label="Stored in"
+            options={storageOptions(units)}
+            value={form.storageId}
+            onChange={(storageId) => change({ storageId })}
           />
         </Group>
       )}
-      <Group title="Its exposure">
-        <Controller
-          control={control}
-          name="exposureState"
-          render={({ field }) => (
-            <Choice
-              id="exposureState"
-              label="Exposure"
-              options={exposureOptions}
-              value={field.value}
-              onChange={field.onChange}
-            />
-          )}
+      <Group title="Exposure">
+        <Choice
+          id="exposureState"
+          label="Exposure"
+          options={exposureOptions}
+          value={form.exposureState}
+          onChange={(exposureState) => change({ exposureState })}
         />
-        <NumberField
-          control={control}
-          errors={errors}
-          name="exposedYear"
-          label="Exposed, year"
-          kind="year"
-          units={units}
-          optional
-          hint="if known"
-        />
-        <NumberField
-          control={control}
-          errors={errors}
-          name="exposureIndex"
-          label="Exposed at index"
-          kind="iso"
-          units={units}
-          optional
-          hint="if known"
-        />
+        {number('exposedYear', 'Exposed, year', 'year', true)}
+        {number('exposureIndex', 'Metered at ISO', 'iso', true)}
       </Group>
-      <Field id="note" label="Note" hint="the story of the roll, marks on the box">
-        <textarea id="note" rows={3} className="box" {...register('note')} />
+      <Field id="note" label="Note" hint="the story of the roll, marks on the box" error={shown.note}>
+        <textarea
+          id="note"
+          rows={3}
+          className="box"
+          value={form.note}
+          onChange={(event) => change({ note: event.target.value })}
+        />
       </Field>
-      <button type="submit" className="act act-primary" disabled={isSubmitting} data-next-step>
+      <button type="submit" className="act act-primary" data-next-step>
         {action}
       </button>
     </form>
   );
 }
 
-const ownFields = [
-  ['referenceTimeMin', 'Time in metol–hydroquinone borax', 'min'],
-  ['maximumGradient', 'Largest gradient', ''],
-  ['freshBaseFogD', 'Fresh base + fog', 'D'],
-  ['maximumDensityD', 'Largest density', 'D'],
-  ['speedLossStopsPerYear', 'Speed lost a room-year', 'stops'],
-  ['fogDPerYear', 'Fog a room-year', 'D'],
-  ['gradientLossPerYear', 'Gradient lost a room-year', 'ln'],
-] as const;
+function isEmpty(value: number | string): boolean {
+  return typeof value === 'string' && value.trim() === '';
+}
+
+type OwnField = keyof RollValues['own'];
+
+/** Own numbers of a stock, each with its label and unit. */
+const ownFields: Record<OwnField, { label: string; unit: string }> = {
+  referenceTimeMin: { label: 'Time in metol–hydroquinone borax', unit: 'min' },
+  maximumGradient: { label: 'Largest gradient', unit: '' },
+  freshBaseFogD: { label: 'Fresh base + fog', unit: 'D' },
+  maximumDensityD: { label: 'Largest density', unit: 'D' },
+  speedLossStopsPerYear: { label: 'Speed loss per room-year', unit: 'stops' },
+  fogDPerYear: { label: 'Fog per room-year', unit: 'D' },
+  gradientLossPerYear: { label: 'Gradient loss per room-year', unit: 'ln' },
+};
+
+interface OwnNumbersProps {
+  form: RollValues;
+  change: (part: TypedRoll) => void;
+  shown: Partial<Record<string, string>>;
+  units: UnitChoice;
+}
 
 /** Own numbers of a stock, in the place of its family's; empty ones stay the family's. */
-function OwnNumbers({
-  control,
-  errors,
-  familyId,
-  units,
-}: {
-  control: Control<RollValues>;
-  errors: FieldErrors<RollValues>;
-  familyId: RollValues['familyId'];
-  units: UnitChoice;
-}) {
-  const family = stockFamilies[familyId];
+function OwnNumbers({ form, change, shown, units }: OwnNumbersProps) {
+  const family = stockFamilies[form.familyId];
   return (
     <details className="sm:col-span-2 lg:col-span-3">
       <summary className="w-fit underline underline-offset-3">My own numbers for this film</summary>
       <div className="mt-3 grid gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-3">
-        {ownFields.map(([name, label, unit]) => (
-          <Controller
+        {(Object.keys(ownFields) as OwnField[]).map((name) => (
+          <Quantity
             key={name}
-            control={control}
-            name={`own.${name}`}
-            render={({ field }) => (
-              <Quantity
-                id={`own-${name}`}
-                label={label}
-                hint={`family ${family[name]}${unit && ` ${unit}`}`}
-                kind="gradient"
-                units={units}
-                value={field.value ?? ''}
-                onChange={(value) => field.onChange(typeof value === 'string' && value.trim() === '' ? null : value)}
-                error={errors.own?.[name]?.message}
-              />
-            )}
+            id={`own-${name}`}
+            label={ownFields[name].label}
+            hint={`family ${family[name]}${ownFields[name].unit && ` ${ownFields[name].unit}`}`}
+            kind="gradient"
+            units={units}
+            value={form.own[name] ?? ''}
+            onChange={(value) => change({ own: { ...form.own, [name]: isEmpty(value) ? null : value } })}
+            error={shown[`own-${name}`]}
           />
         ))}
       </div>
@@ -331,71 +263,5 @@ function Group({ title, children }: { title: string; children: React.ReactNode }
       </legend>
       <div className="clear-both grid gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-3">{children}</div>
     </fieldset>
-  );
-}
-
-function TextField({
-  id,
-  label,
-  hint,
-  error,
-  input,
-}: {
-  id: string;
-  label: string;
-  hint: string;
-  error?: string;
-  input: ReturnType<ReturnType<typeof useForm<RollValues>>['register']>;
-}) {
-  return (
-    <Field id={id} label={label} hint={hint} error={error}>
-      <input
-        id={id}
-        className="box aria-invalid:border-2 aria-invalid:border-danger"
-        autoComplete="off"
-        aria-invalid={error ? true : undefined}
-        aria-describedby={describedBy(id, hint, error)}
-        {...input}
-      />
-    </Field>
-  );
-}
-
-type NumberName = 'iso' | 'expiredYear' | 'exposedYear' | 'exposureIndex';
-
-interface NumberFieldProps {
-  control: Control<RollValues>;
-  errors: FieldErrors<RollValues>;
-  name: NumberName;
-  label: string;
-  kind: QuantityKind;
-  units: UnitChoice;
-  range?: readonly [number, number];
-  hint?: string;
-  optional?: boolean;
-}
-
-function NumberField({ control, errors, name, label, kind, units, range, hint, optional = false }: NumberFieldProps) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field }) => (
-        <Quantity
-          id={name}
-          label={label}
-          kind={kind}
-          units={units}
-          range={range}
-          hint={hint}
-          optional={optional}
-          value={field.value ?? ''}
-          onChange={(value) =>
-            field.onChange(optional && typeof value === 'string' && value.trim() === '' ? null : value)
-          }
-          error={errors[name]?.message}
-        />
-      )}
-    />
   );
 }

@@ -14,6 +14,7 @@ import { Choice } from '@/ui/Choice';
 import { Decades } from '@/ui/Decades';
 import { Quantity } from '@/ui/Quantity';
 import { timelinePercent, timelineScale, timelineYear, type TimelineScale } from '@/ui/timelineScale';
+import type { TypedUpTo } from '@/data/drafts';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 
 const staysSchema = z.array(typedStaySchema).min(1).max(20);
@@ -33,7 +34,10 @@ export function StoragePanel({
   nowYear: number;
 }) {
   const read = useCallback((form: TypedStay[]) => readStays(form, nowYear), [nowYear]);
-  const store = useCallback((storage: RollStay[]) => changeDossier(roll.id, { storage }), [roll.id]);
+  const store = useCallback(
+    (storage: RollStay[], typed: TypedUpTo) => changeDossier(roll.id, { storage }, typed),
+    [roll.id],
+  );
   const { form, change, errors } = useTypedPart(`storage:${roll.id}`, roll.storage.map(typedStay), parse, read, store);
   const set = (index: number, part: Partial<TypedStay>): void =>
     change(form.map((stay, at) => (at === index ? { ...stay, ...part } : stay)));
@@ -152,7 +156,10 @@ export function StoragePanel({
 }
 
 function XrayPasses({ rollId, passes, units }: { rollId: string; passes: number; units: UnitChoice }) {
-  const store = useCallback((xrayPasses: number) => changeDossier(rollId, { xrayPasses }), [rollId]);
+  const store = useCallback(
+    (xrayPasses: number, typed: TypedUpTo) => changeDossier(rollId, { xrayPasses }, typed),
+    [rollId],
+  );
   const { form, change, errors } = useTypedPart<number | string, number>(
     `xray:${rollId}`,
     passes,

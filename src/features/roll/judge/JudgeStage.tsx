@@ -1,15 +1,14 @@
 'use client';
 
-import { zodResolver } from '@hookform/resolvers/zod';
-import { useEffect, useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import type * as z from 'zod';
 import type { Run, Verdict } from '@/core/records/records';
 import { contrastGrades, defects, evennessGrades, fogGrades, shadowGrades, type DefectId } from '@/core/outcome/grades';
 import { verdictValuesSchema, type VerdictValues } from '@/core/outcome/verdict';
 import { runProgress } from '@/core/schedule/runState';
-import { keepDraft, readDraft } from '@/data/drafts';
 import type { RollDossier } from '@/data/queries';
 import { verdictDraftKey, writeVerdict } from '@/data/verdicts';
+import { useDraft } from '@/features/keeping/useDraft';
+import { useFaults } from '@/features/keeping/useFaults';
 import { Field } from '@/ui/Field';
 import { Segments } from '@/ui/Segments';
 
@@ -23,145 +22,107 @@ const fogOptions = optionsOf(fogGrades);
 const shadowOptions = optionsOf(shadowGrades);
 const evennessOptions = optionsOf(evennessGrades);
 
+/** A verdict is given, never preset: until then its grades are open. */
+const typedVerdictSchema = verdictValuesSchema.partial();
+type TypedVerdict = z.infer<typeof typedVerdictSchema>;
+
 /** The judgement of the dry negatives. */
 export function JudgeStage({ dossier: { run, verdict } }: { dossier: RollDossier }) {
-  const [start, setStart] = useState<VerdictStart | null>(null);
   const finished = run !== undefined && runProgress(run.steps, run.events).phase === 'finished';
-  const runId = run?.id;
-  useEffect(() => {
-    if (runId === undefined) return;
-    void readDraft(verdictDraftKey(runId)).then((values) => {
-      const kept = verdictValuesSchema.partial().safeParse(values);
-      setStart({ ...valuesOf(verdict), ...(kept.success ? kept.data : {}) });
-    });
-    // The form starts from what was kept when the stage opened; later changes come from the form itself.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [runId]);
   if (!finished)
     return (
       <p className="pt-2 text-ink2">Wait until the film is dry: a wet negative looks denser and softer than it is.</p>
     );
-  if (start === null) return <p aria-busy="true">Opening the verdict.</p>;
-  return <VerdictForm run={run} start={start} written={verdict !== undefined} />;
+  return <VerdictForm key={run.id} run={run} verdict={verdict} />;
 }
 
-/** A verdict is given, never preset: until then its grades are open. */
-type VerdictStart = Partial<VerdictValues> & Pick<VerdictValues, 'defects' | 'note'>;
-
-function valuesOf(verdict: Verdict | undefined): VerdictStart {
+function valuesOf(verdict: Verdict | undefined): TypedVerdict {
   if (verdict === undefined) return { defects: [], note: '' };
   const { contrast, fog, shadows, evenness, defects: found, note } = verdict;
   return { contrast, fog, shadows, evenness, defects: found, note };
 }
 
-function VerdictForm({ run, start, written }: { run: Run; start: VerdictStart; written: boolean }) {
-  const { control, register, handleSubmit, subscribe, formState } = useForm<VerdictValues>({
-    defaultValues: start,
-    resolver: zodResolver(verdictValuesSchema),
-  });
-  const { errors } = formState;
-  useEffect(
-    () =>
-      subscribe({
-        formState: { values: true },
-        callback: ({ values }) => void keepDraft(verdictDraftKey(run.id), values).catch(() => undefined),
-      }),
-    [subscribe, run.id],
+function VerdictForm({ run, verdict }: { run: Run; verdict: Verdict | undefined }) {
+  const { form: typed, change } = useDraft<TypedVerdict>(
+    verdictDraftKey(run.id),
+    typedVerdictSchema,
+    (kept) => kept ?? {},
   );
+  const form = { ...valuesOf(verdict), ...typed };
+  const read = verdictValuesSchema.safeParse(form);
+  const errors = read.success
+    ? {}
+    : Object.fromEntries([...read.error.issues].reverse().map((issue) => [issue.path.join('-'), issue.message]));
+  const { shown, form: handlers } = useFaults(errors, () => {
+    if (read.success) void writeVerdict(run, read.data).catch(() => undefined);
+  });
+  if (typed === null) return <p aria-busy="true">Opening the verdict.</p>;
+  const found = form.defects ?? [];
   return (
-    <form
-      className="max-w-[860px] space-y-5 pt-3"
-      onSubmit={(event) => void handleSubmit((values) => writeVerdict(run, values))(event)}
-    >
-      <Controller
-        control={control}
-        name="contrast"
-        render={({ field }) => (
-          <Segments
-            id="contrast"
-            label="Contrast"
-            options={contrastOptions}
-            value={field.value === undefined ? null : String(field.value)}
-            onChange={(value) => field.onChange(Number(value))}
-            error={errors.contrast?.message}
-          />
-        )}
+    <form className="max-w-[860px] space-y-5 pt-3" {...handlers}>
+      <Segments
+        id="contrast"
+        label="Contrast"
+        options={contrastOptions}
+        value={form.contrast === undefined ? null : String(form.contrast)}
+        onChange={(value) => change({ contrast: Number(value) as VerdictValues['contrast'] })}
+        error={shown.contrast}
       />
-      <Controller
-        control={control}
-        name="fog"
-        render={({ field }) => (
-          <Segments
-            id="fog"
-            label="Fog between the frames"
-            options={fogOptions}
-            value={field.value ?? null}
-            onChange={field.onChange}
-            error={errors.fog?.message}
-          />
-        )}
+      <Segments
+        id="fog"
+        label="Fog between the frames"
+        options={fogOptions}
+        value={form.fog ?? null}
+        onChange={(fog) => change({ fog })}
+        error={shown.fog}
       />
       <div className="grid gap-5 sm:grid-cols-2">
-        <Controller
-          control={control}
-          name="shadows"
-          render={({ field }) => (
-            <Segments
-              id="shadows"
-              label="Shadows"
-              options={shadowOptions}
-              value={field.value ?? null}
-              onChange={field.onChange}
-              error={errors.shadows?.message}
-            />
-          )}
+        <Segments
+          id="shadows"
+          label="Shadows"
+          options={shadowOptions}
+          value={form.shadows ?? null}
+          onChange={(shadows) => change({ shadows })}
+          error={shown.shadows}
         />
-        <Controller
-          control={control}
-          name="evenness"
-          render={({ field }) => (
-            <Segments
-              id="evenness"
-              label="Evenness"
-              options={evennessOptions}
-              value={field.value ?? null}
-              onChange={field.onChange}
-              error={errors.evenness?.message}
-            />
-          )}
+        <Segments
+          id="evenness"
+          label="Evenness"
+          options={evennessOptions}
+          value={form.evenness ?? null}
+          onChange={(evenness) => change({ evenness })}
+          error={shown.evenness}
         />
       </div>
-      <Controller
-        control={control}
-        name="defects"
-        render={({ field }) => (
-          <fieldset>
-            <legend className="font-[620]">Defects</legend>
-            <div className="mt-1 grid grid-cols-2 gap-x-4 sm:grid-cols-4">
-              {(Object.keys(defects) as DefectId[]).map((id) => (
-                <label key={id} className="flex min-h-9 cursor-pointer items-center gap-2">
-                  <input
-                    type="checkbox"
-                    className="size-5"
-                    checked={field.value.includes(id)}
-                    onChange={(event) =>
-                      field.onChange(
-                        event.target.checked ? [...field.value, id] : field.value.filter((other) => other !== id),
-                      )
-                    }
-                  />
-                  {defects[id]}
-                </label>
-              ))}
-            </div>
-          </fieldset>
-        )}
-      />
-      <Field id="verdict-note" label="Note" hint="what you would do differently" error={errors.note?.message}>
-        <textarea id="verdict-note" rows={3} className="box" {...register('note')} />
+      <fieldset>
+        <legend className="font-[620]">Defects</legend>
+        <div className="mt-1 grid grid-cols-2 gap-x-4 sm:grid-cols-4">
+          {(Object.keys(defects) as DefectId[]).map((id) => (
+            <label key={id} className="flex min-h-9 cursor-pointer items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={found.includes(id)}
+                onChange={(event) =>
+                  change({ defects: event.target.checked ? [...found, id] : found.filter((other) => other !== id) })
+                }
+              />
+              {defects[id]}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <Field id="verdict-note" label="Note" hint="what you would do differently" error={shown.note}>
+        <textarea
+          id="verdict-note"
+          rows={3}
+          className="box"
+          value={form.note ?? ''}
+          onChange={(event) => change({ note: event.target.value })}
+        />
       </Field>
       <button type="submit" className="act act-primary" data-next-step>
-        {written ? 'Keep the changed verdict' : 'Write it into the log'}
+        {verdict !== undefined ? 'Save the changed verdict' : 'Write it into the log'}
       </button>
     </form>
   );

@@ -84,7 +84,7 @@ function ToMix({ dossier: { roll }, plan, inHand }: { dossier: RollDossier; plan
       )}
       <div className="mt-4 flex flex-wrap items-center gap-4">
         {under !== undefined ? (
-          <Link href={`/brews/mix/${under.id}`} className="act act-primary" data-next-step>
+          <Link href={`/brews/mix/${encodeURIComponent(under.id)}`} className="act act-primary" data-next-step>
             Go on weighing
           </Link>
         ) : batch === null ? (
@@ -96,7 +96,9 @@ function ToMix({ dossier: { roll }, plan, inHand }: { dossier: RollDossier; plan
             type="button"
             className="act act-primary"
             data-next-step
-            onClick={() => void startMix(batch, roll.id).then((id) => router.push(`/brews/mix/${id}`))}
+            onClick={() =>
+              void startMix(batch, roll.id).then((id) => router.push(`/brews/mix/${encodeURIComponent(id)}`))
+            }
           >
             Weigh it out
           </button>
@@ -143,7 +145,7 @@ function Mixed({ brew, plan, inHand }: { brew: NonNullable<RollDossier['brew']>;
   return (
     <>
       <p>
-        <Link href={`/brews/${brew.id}`} className="act-plain">
+        <Link href={`/brews/${encodeURIComponent(brew.id)}`} className="act-plain">
           {brew.name}
         </Link>
         , {formatQuantity(brew.volumeMl, 'volume', units)}, mixed {format(brew.mixedMs, 'd MMM yyyy, HH:mm')}. It stands

@@ -1,10 +1,9 @@
 'use client';
 
-import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { stageIds, type StageId } from '@/core/plan/rollStages';
-import type { Brew, Roll } from '@/core/records/records';
-import { useSettings, useSettledBench, type RollDossier } from '@/data/queries';
+import type { Brew } from '@/core/records/records';
+import { useBrews, useDossier, useRollNames, useSettings, type RollDossier } from '@/data/queries';
 import { Ribbon } from '@/ui/Ribbon';
 import { useNow } from '@/ui/useNow';
 import { ChooseStage } from '@/features/roll/choose/ChooseStage';
@@ -13,6 +12,7 @@ import { IdentifyStage } from '@/features/roll/identify/IdentifyStage';
 import { JudgeStage } from '@/features/roll/judge/JudgeStage';
 import { MixStage } from '@/features/roll/mix/MixStage';
 import { RunStage } from '@/features/roll/run/RunStage';
+import { NotHere } from '@/features/shell/NotHere';
 import { Stage } from './Stage';
 import { TestStage } from '@/features/roll/test/TestStage';
 import { rollLine } from '@/features/words/rollWords';
@@ -25,42 +25,23 @@ const LOOK_AGAIN_MS = 5 * 60_000;
 
 /** One roll, from top to bottom in the order of work. */
 export function RollPage({ rollId }: { rollId: string }) {
-  const bench = useSettledBench();
+  const dossier = useDossier(rollId);
+  const brews = useBrews();
   const draft = usePlanDraft(rollId);
-  if (bench === undefined || draft === null) return <p aria-busy="true">Looking for the roll.</p>;
-  const dossier = bench.dossiers.find(({ roll }) => roll.id === rollId);
-  if (dossier === undefined) {
-    return (
-      <>
-        <h1>This roll is not on the bench.</h1>
-        <p className="mt-2">
-          It may have been taken off, or it lies on another bench. <Link href="/rolls">All rolls</Link>
-        </p>
-      </>
-    );
-  }
+  if (dossier === undefined || brews === undefined || draft === null)
+    return <p aria-busy="true">Looking for the roll.</p>;
+  if (dossier === null) return <NotHere table="rolls" id={rollId} what="This roll" />;
   return (
     <Dossier
       key={rollId}
       dossier={dossier}
       draft={draft.values}
-      jugs={bench.brews.filter(({ developer }) => developer !== null)}
-      rolls={bench.dossiers.map((one) => one.roll)}
+      jugs={brews.filter(({ developer }) => developer !== null)}
     />
   );
 }
 
-function Dossier({
-  dossier,
-  draft,
-  jugs,
-  rolls,
-}: {
-  dossier: RollDossier;
-  draft: unknown;
-  jugs: readonly Brew[];
-  rolls: Roll[];
-}) {
+function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknown; jugs: readonly Brew[] }) {
   const { roll, stock, standing } = dossier;
   const units = useSettings();
   const nowMs = useNow(LOOK_AGAIN_MS);
@@ -68,6 +49,7 @@ function Dossier({
   const plan = usePlanForm(dossier, draft, jugs, nowMs);
   const { isOpen, toggle, close } = useOpenStages(standing.atHand);
   const estimate = plan.study?.estimate ?? null;
+  const rolls = useRollNames(plan.study?.listed.map(({ setting }) => setting.rollId) ?? []);
 
   const body: Record<StageId, React.ReactNode> = {
     identify: (

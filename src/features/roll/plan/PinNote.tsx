@@ -1,7 +1,7 @@
 'use client';
 
 import { pinShift } from '@/core/plan/pinShift';
-import type { Pinned, Records } from '@/core/records/records';
+import type { Pinned, Roll } from '@/core/records/records';
 import { formatMinutes } from '@/core/units/duration';
 import type { UnitChoice } from '@/core/units/quantity';
 import type { RollStudy } from '@/workers/coreApi';
@@ -17,7 +17,7 @@ export function PinNote({
   pinned: Pinned;
   study: RollStudy;
   units: UnitChoice;
-  rolls: Records['rolls'];
+  rolls: readonly Pick<Roll, 'id' | 'label'>[];
 }) {
   const shift = pinShift(pinned, study.estimate, study.effects);
   if (shift === null) {

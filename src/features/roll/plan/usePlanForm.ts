@@ -6,10 +6,10 @@ import type { Brew } from '@/core/records/records';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
 import { readPlanForm, withStrategy, type PlanChoices, type PlanForm } from '@/core/plan/planForm';
 import { planFormInHand } from '@/core/plan/planInHand';
-import { keepDraft } from '@/data/drafts';
+import { followDraft, keepDraft } from '@/data/drafts';
 import { planDraftKey } from '@/data/plans';
 import type { RollDossier } from '@/data/queries';
-import { useLearned } from '@/features/learning/useLearned';
+import { useLearned, type Learned } from '@/features/learning/useLearned';
 import { useLast } from '@/ui/useLast';
 import { coreWorker } from '@/workers/core';
 import type { RollStudy } from '@/workers/coreApi';
@@ -39,6 +39,8 @@ export interface PlanInHand {
   study: RollStudy | null;
   /** Whether the estimate belongs to what is typed, follows in a moment, or waits for something to be mended. */
   state: PlanState;
+  /** Why there is no estimate although nothing typed is wrong; null as a rule. */
+  failed: string | null;
 }
 
 /** How long a slider must rest before the page follows it, ms. */
@@ -49,11 +51,14 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
   const { roll, stock, plan } = dossier;
   const [form, setForm] = useState<PlanForm>(() => planFormInHand(roll, stock, plan, draft));
   const latestRef = useRef(form);
+  const keptRef = useRef(form);
   const replace = useCallback(
     (next: PlanForm) => {
+      const part = changedFields(keptRef.current, next);
       latestRef.current = next;
+      keptRef.current = next;
       setForm(next);
-      void keepDraft(planDraftKey(roll.id), next).catch(() => undefined);
+      void keepDraft(planDraftKey(roll.id), next, part).catch(() => undefined);
     },
     [roll.id],
   );
@@ -64,27 +69,51 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
     () => (read.ok ? {} : Object.fromEntries([...read.problems].reverse().map(({ path, message }) => [path, message]))),
     [read],
   );
-  const request = useMemo(() => {
-    if (choices === null) return null;
+  useEffect(
+    () =>
+      followDraft(planDraftKey(roll.id), (values) => {
+        const followed = planFormInHand(roll, stock, plan, { ...latestRef.current, ...values });
+        latestRef.current = followed;
+        keptRef.current = followed;
+        setForm(followed);
+      }),
+    [roll, stock, plan],
+  );
+  const asked = useMemo(() => {
+    if (choices === null) return { request: null, failed: null };
     const brew = jugs.find(({ id }) => id === choices.brewId) ?? null;
-    return estimateRequestFor(roll, stock, choices, brew, nowMs);
+    return tryRequest(() => estimateRequestFor(roll, stock, choices, brew, nowMs));
   }, [choices, jugs, roll, stock, nowMs]);
-  const learned = useLearned(new Date(nowMs).getFullYear());
+  const { request } = asked;
+  const learned = useLearned();
   const { tryOut, trials } = useTryOut({ roll, stock, jugs, nowMs, latestRef, replace });
-  const study = useStudy(request, form.muted, learned);
+  const { study, failed } = useStudy(request, form.muted, learned);
   const key = useMemo(() => studyKey(request, form.muted, learned), [request, form.muted, learned]);
   const chooseStrategy = useCallback(
     (id: PlanForm['strategyId']) => replace(withStrategy(latestRef.current, id, jugs)),
     [replace, jugs],
   );
-  const current = study !== null && study.key === key;
+  const current = study !== null && study.key === key && learned?.all === true;
   useEffect(() => {
     if (current && latestRef.current === form) trials.set(null);
   }, [current, form, trials]);
   const jug = form.developerKind === 'jug' ? (jugs.find(({ id }) => id === form.brewId) ?? null) : null;
   const shown = useLast(choices);
   const state = choices === null ? 'mending' : current ? 'current' : 'following';
-  return { form, change, tryOut, trials, chooseStrategy, choices, shown, jug, errors, study, state };
+  return {
+    form,
+    change,
+    tryOut,
+    trials,
+    chooseStrategy,
+    choices,
+    shown,
+    jug,
+    errors,
+    study,
+    state,
+    failed: asked.failed ?? failed,
+  };
 }
 
 interface TryOut extends Pick<RollDossier, 'roll' | 'stock'> {
@@ -123,28 +152,54 @@ function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pi
       const read = readPlanForm(form, { formatId: roll.formatId }, jugs);
       if (!read.ok) return;
       const brew = jugs.find(({ id }) => id === read.value.brewId) ?? null;
+      const { request } = tryRequest(() => estimateRequestFor(roll, stock, read.value, brew, nowMs));
+      if (request === null) return;
       void coreWorker()
-        .glance(estimateRequestFor(roll, stock, read.value, brew, nowMs), form.muted)
+        .glance(request, form.muted)
         .then((glance) => {
           if (latestRef.current === form && trials.current() !== null)
             trials.set({ form, found: { choices: read.value, glance } });
-        });
+        })
+        // The page's own estimate, which follows when the hand rests, says what is wrong.
+        .catch(() => undefined);
     },
     [roll, stock, jugs, nowMs, latestRef, replace, trials],
   );
   return { tryOut, trials };
 }
 
+/** The fields in which two forms differ. */
+function changedFields(before: PlanForm, after: PlanForm): Partial<PlanForm> {
+  const fields = Object.entries(after).filter(
+    ([field, value]) => JSON.stringify(value) !== JSON.stringify(before[field as keyof PlanForm]),
+  );
+  return Object.fromEntries(fields);
+}
+
+/** A request, or why the records of this roll do not make one. */
+function tryRequest(make: () => EstimateRequest): { request: EstimateRequest | null; failed: string | null } {
+  try {
+    return { request: make(), failed: null };
+  } catch (error) {
+    return { request: null, failed: failureWords(error) };
+  }
+}
+
+function failureWords(error: unknown): string {
+  return error instanceof Error ? error.message : 'The estimate stopped for an unknown reason.';
+}
+
 /** What a study is about; null while there is nothing to ask. */
-function studyKey(request: EstimateRequest | null, muted: readonly string[], learned: number | null): string | null {
-  return request === null || learned === null ? null : JSON.stringify([request, muted, learned]);
+function studyKey(request: EstimateRequest | null, muted: readonly string[], learned: Learned | null): string | null {
+  return request === null || learned === null ? null : JSON.stringify([request, muted, learned.revision]);
 }
 
 function useStudy(
   request: EstimateRequest | null,
   muted: readonly string[],
-  learned: number | null,
-): (RollStudy & { key: string }) | null {
+  learned: Learned | null,
+): { study: (RollStudy & { key: string }) | null; failed: string | null } {
+  const [failure, setFailure] = useState<{ key: string; words: string } | null>(null);
   const [answer, setAnswer] = useState<(RollStudy & { key: string }) | null>(null);
   const key = useMemo(() => studyKey(request, muted, learned), [request, muted, learned]);
   useEffect(() => {
@@ -156,10 +211,13 @@ function useStudy(
       .then((study) => {
         // What hangs on a study may be drawn in pieces, so that typing is never held up.
         if (!stale) startTransition(() => setAnswer({ ...study, key }));
+      })
+      .catch((error: unknown) => {
+        if (!stale) setFailure({ key, words: failureWords(error) });
       });
     return () => {
       stale = true;
     };
   }, [key]);
-  return answer;
+  return { study: answer, failed: failure !== null && failure.key === key ? failure.words : null };
 }

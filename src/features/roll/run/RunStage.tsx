@@ -46,7 +46,7 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
   );
   const start = async (): Promise<void> => {
     await changeWetSteps(pinnedPlan.id, wet);
-    router.push(`/runs/${await layOutRun({ ...pinnedPlan, wet })}`);
+    router.push(`/runs/${encodeURIComponent(await layOutRun({ ...pinnedPlan, wet }))}`);
   };
   if (running) {
     return (
@@ -54,7 +54,7 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
         type="button"
         className="act act-primary mt-3"
         data-next-step
-        onClick={() => router.push(`/runs/${run.id}`)}
+        onClick={() => router.push(`/runs/${encodeURIComponent(run.id)}`)}
       >
         Back to the tank
       </button>
@@ -84,7 +84,7 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
           >
             {run === undefined || run.events.length === 0 ? 'Go to the tank' : 'Run it again'}
           </button>
-          <Link href={`/rolls/${roll.id}/dark`} className="act">
+          <Link href={`/rolls/${encodeURIComponent(roll.id)}/dark`} className="act">
             Lights-out card
           </Link>
         </div>

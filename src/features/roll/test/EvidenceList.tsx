@@ -22,7 +22,7 @@ export function EvidenceList({
 }: {
   dossier: RollDossier;
   plan: PlanInHand;
-  rolls: readonly Roll[];
+  rolls: readonly Pick<Roll, 'id' | 'label'>[];
   units: UnitChoice;
 }) {
   const { study, form, state, change } = plan;

@@ -28,7 +28,8 @@ interface TestStageProps {
   dossier: RollDossier;
   plan: PlanInHand;
   jugs: readonly Brew[];
-  rolls: Roll[];
+  /** Names of the rolls that the evidence comes from. */
+  rolls: readonly Pick<Roll, 'id' | 'label'>[];
   units: UnitChoice;
 }
 

@@ -4,7 +4,7 @@ import type * as z from 'zod';
 import type { Finding } from '@/core/evidence/evidenceRecord';
 import type { Result } from '@/core/schema/result';
 import { evidenceDraftKey } from '@/data/evidence';
-import { useKeptForm, type KeptForm } from '@/features/keeping/useKeptForm';
+import { useDraft, type DraftForm } from '@/features/keeping/useDraft';
 
 /**
  * The form of a test, kept as typed on every change, so that a reload in the middle of a test loses nothing.
@@ -18,8 +18,8 @@ export function useFlowForm<Form extends object>(
   kind: Finding['kind'],
   schema: z.ZodType<Form>,
   initial: () => Form,
-): KeptForm<Form> {
-  return useKeptForm(evidenceDraftKey(rollId, kind), schema, (kept) => kept ?? initial());
+): DraftForm<Form> {
+  return useDraft(evidenceDraftKey(rollId, kind), schema, (kept) => kept ?? initial());
 }
 
 /** What is wrong, by field; a field that is still empty is not marked. */

@@ -1,0 +1,144 @@
+import { liveQuery } from 'dexie';
+import type { JudgedRun, LearningFilm } from '@/core/learning/benchEvidence';
+import type { LearningChange } from '@/core/learning/learning';
+import { database } from './database';
+import type { RunLine } from './lines';
+
+/** Lines that are read at a time. */
+const BATCH = 500;
+
+/** Takes in what changed on the bench; `last` when nothing more is on its way. */
+export type OnLearning = (change: LearningChange, last: boolean) => Promise<void>;
+
+const nothing: LearningChange = { films: [], runs: [], tests: [], gone: { rolls: [], runs: [], tests: [] } };
+
+/**
+ * Feeds what estimates learn from, piece by piece, and then only what changes.
+ * @param onChange takes it in
+ * @returns how to stop
+ */
+export function feedLearning(onChange: OnLearning): () => void {
+  const known = { films: new Map<string, string>(), runs: new Map<string, number>(), tests: new Map<string, number>() };
+  const since = { rolls: -1, runs: -1 };
+  const stockMarks = new Map<string, number>();
+  let busy: Promise<void> = Promise.resolve();
+  let stopped = false;
+  const look = async (): Promise<void> => {
+    if (stopped) return;
+    const db = database();
+    const [rollIds, runIds, testIds, stocks] = await Promise.all([
+      db.rolls.toCollection().primaryKeys(),
+      db.runLines.toCollection().primaryKeys(),
+      db.evidence.toCollection().primaryKeys(),
+      db.stocks.toArray(),
+    ]);
+    const gone = {
+      rolls: without(known.films, rollIds),
+      runs: without(known.runs, runIds),
+      tests: without(known.tests, testIds),
+    };
+    if (gone.rolls.length + gone.runs.length + gone.tests.length > 0) await onChange({ ...nothing, gone }, false);
+    const stockById = new Map(stocks.map((stock) => [stock.id, stock]));
+    const changedStocks = stocks.filter(({ id, updatedMs }) => stockMarks.get(id) !== updatedMs).map(({ id }) => id);
+    for (const { id, updatedMs } of stocks) stockMarks.set(id, updatedMs);
+    const first = since.rolls < 0;
+    const rollsToRead = first
+      ? rollIds
+      : [
+          ...(await db.rolls.where('updatedMs').aboveOrEqual(since.rolls).primaryKeys()),
+          ...(await db.rolls.where('stockId').anyOf(changedStocks).primaryKeys()),
+          ...rollIds.filter((id) => !known.films.has(id)),
+        ];
+    const runsToRead = first
+      ? runIds
+      : [
+          ...(await db.runLines.where('updatedMs').aboveOrEqual(since.runs).primaryKeys()),
+          ...(await db.runLines
+            .where('rollId')
+            .anyOf(known.films.size === 0 ? [] : rollsToRead)
+            .primaryKeys()),
+        ];
+    since.rolls = (await db.rolls.orderBy('updatedMs').last())?.updatedMs ?? 0;
+    since.runs = (await db.runLines.orderBy('updatedMs').last())?.updatedMs ?? 0;
+    await inBatches(rollsToRead, async (some) => {
+      const films = (await db.rolls.bulkGet(some)).flatMap((roll): LearningFilm[] => {
+        const stock = stockById.get(roll?.stockId ?? '');
+        if (roll === undefined || stock === undefined) return [];
+        const mark = `${roll.updatedMs} ${stock.id} ${stock.updatedMs}`;
+        if (known.films.get(roll.id) === mark) return [];
+        known.films.set(roll.id, mark);
+        const { id, formatId, hints, storage, xrayPasses, exposure } = roll;
+        const { familyId, iso, own } = stock;
+        return [
+          { roll: { id, formatId, hints, storage, xrayPasses, exposure }, stock: { id: stock.id, familyId, iso, own } },
+        ];
+      });
+      if (films.length > 0) await onChange({ ...nothing, films }, false);
+    });
+    await inBatches(runsToRead, async (some) => {
+      const runs = (await db.runLines.bulkGet(some)).flatMap((line): JudgedRun[] => {
+        if (line === undefined || known.runs.get(line.id) === line.updatedMs) return [];
+        const judged = judgedOf(line);
+        if (judged === null && !known.runs.has(line.id)) return [];
+        known.runs.set(line.id, line.updatedMs);
+        return judged === null ? [] : [judged];
+      });
+      if (runs.length > 0) await onChange({ ...nothing, runs }, false);
+    });
+    await inBatches(testIds, async (some) => {
+      const tests = (await db.evidence.bulkGet(some)).flatMap((test) => {
+        if (test === undefined || known.tests.get(test.id) === test.updatedMs) return [];
+        known.tests.set(test.id, test.updatedMs);
+        return [test];
+      });
+      if (tests.length > 0) await onChange({ ...nothing, tests }, false);
+    });
+    await onChange(nothing, true);
+  };
+  // Any change of these columns is a reason to look again; what is typed is none.
+  const subscription = liveQuery(async () => {
+    const db = database();
+    return Promise.all([
+      db.rolls.orderBy('updatedMs').last(),
+      db.rolls.count(),
+      db.runLines.orderBy('updatedMs').last(),
+      db.runLines.count(),
+      db.evidence.count(),
+      db.stocks.count(),
+    ]);
+  }).subscribe({
+    next: () => {
+      busy = busy.then(look).catch(() => undefined);
+    },
+  });
+  return () => {
+    stopped = true;
+    subscription.unsubscribe();
+  };
+}
+
+function without(known: Map<string, unknown>, ids: readonly string[]): string[] {
+  const there = new Set(ids);
+  const gone = [...known.keys()].filter((id) => !there.has(id));
+  for (const id of gone) known.delete(id);
+  return gone;
+}
+
+async function inBatches(ids: readonly string[], act: (some: string[]) => Promise<void>): Promise<void> {
+  for (let from = 0; from < ids.length; from += BATCH) await act(ids.slice(from, from + BATCH));
+}
+
+function judgedOf(line: RunLine): JudgedRun | null {
+  const { verdict, setup } = line;
+  if (verdict === null || setup === null) return null;
+  return {
+    runId: line.id,
+    rollId: line.rollId,
+    verdictId: verdict.id,
+    atMs: verdict.createdMs,
+    setup,
+    timeMin: line.developedS !== null && line.developedS > 0 ? line.developedS / 60 : line.plannedMin,
+    contrast: verdict.contrast,
+    fog: verdict.fog,
+  };
+}

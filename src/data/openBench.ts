@@ -1,0 +1,73 @@
+import { database } from './database';
+import { rebuildLines } from './lines';
+import { actTables } from './act';
+
+/** Why the bench does not open, in words for the user. */
+export interface BenchTrouble {
+  title: string;
+  words: string;
+}
+
+/** How long an older tab may hold the database before that is told, ms. */
+const PATIENCE_MS = 4000;
+
+/**
+ * Opens the bench's database, and makes the lines of its lists anew where they do not belong to its records.
+ * @param onTrouble told when it does not open, and again with null when it did after all
+ */
+export async function openBenchDatabase(onTrouble: (trouble: BenchTrouble | null) => void): Promise<void> {
+  const db = database();
+  const waiting = setTimeout(
+    () =>
+      onTrouble({
+        title: 'Another tab holds the bench.',
+        words:
+          'An older tab of Aetas is open and keeps the records from being brought up to date. Close the other tabs of Aetas; this page goes on by itself.',
+      }),
+    PATIENCE_MS,
+  );
+  // A newer tab wants to bring the records up to date: this one lets go, so that the newer one is not held up.
+  db.on('versionchange', () => {
+    db.close();
+    onTrouble({
+      title: 'Aetas was updated in another tab.',
+      words: 'What you typed is stored. Reload this page to go on here.',
+    });
+  });
+  try {
+    await db.open();
+    const [rolls, lines] = await Promise.all([db.rolls.count(), db.rollLines.count()]);
+    if (rolls !== lines) await db.transaction('rw', actTables, () => rebuildLines(db));
+    clearTimeout(waiting);
+    onTrouble(null);
+  } catch (error) {
+    clearTimeout(waiting);
+    onTrouble(troubleOf(error));
+    throw error;
+  }
+}
+
+function troubleOf(error: unknown): BenchTrouble {
+  const name = error instanceof Error ? error.name : '';
+  const detail = error instanceof Error ? error.message.split('\n')[0] : 'unknown fault';
+  if (name === 'VersionError')
+    return {
+      title: 'The records are newer than this Aetas.',
+      words:
+        'They were written by a later version. Nothing has changed. Start the later version, or open your last saved file in it.',
+    };
+  if (
+    name === 'MissingAPIError' ||
+    name === 'SecurityError' ||
+    name === 'InvalidStateError' ||
+    name === 'OpenFailedError'
+  )
+    return {
+      title: 'This browser does not let Aetas keep records.',
+      words: `Private windows and strict settings refuse it. Allow this page to store data, or use an ordinary window, and reload. (${detail})`,
+    };
+  return {
+    title: 'The records could not be brought up to date.',
+    words: `They are as they were before: nothing has changed. Free some disk space and reload; if it stays so, tell us what it says here: ${detail}`,
+  };
+}

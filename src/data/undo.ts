@@ -1,0 +1,128 @@
+import type { Records } from '@/core/records/records';
+import { noRecords, tableNames } from '@/core/records/tables';
+import { act, actTables, forgetOlder } from './act';
+import { database, type Act, type AetasDatabase, type Kept } from './database';
+import { rebuildLines, refreshLines } from './lines';
+import { guardedWrite } from './trouble';
+import { dropAllAhead } from './typedAhead';
+
+/** Records that are kept in one lump. */
+const BATCH = 200;
+
+/**
+ * Keeps the whole bench as it is, as rows. Called within a transaction over `actTables`.
+ * @param what what is about to be done, as in “the import”
+ */
+export async function keepWhole(db: AetasDatabase, what: string): Promise<void> {
+  const actId = await db.acts.add({ atMs: Date.now(), what, kind: 'whole' });
+  for (const table of tableNames) {
+    const ids = (await db.table(table).toCollection().primaryKeys()) as string[];
+    for (let from = 0; from < ids.length; from += BATCH) {
+      const rows = await db.table(table).bulkGet(ids.slice(from, from + BATCH));
+      await db.kept.add({ actId, table, rows } as Kept);
+    }
+  }
+}
+
+/** Takes everything off the bench. Called within a transaction over `actTables`. */
+export async function clearBench(db: AetasDatabase): Promise<void> {
+  for (const table of [...tableNames, 'rollLines', 'runLines']) await db.table(table).clear();
+}
+
+/** Every record of the bench, by table. For tests and small benches: files are written in pieces. */
+export async function allRecords(): Promise<Records> {
+  const db = database();
+  return db.transaction('r', tableNames, async () => {
+    const records = noRecords();
+    for (const name of tableNames) Object.assign(records, { [name]: await db.table(name).toArray() });
+    return records;
+  });
+}
+
+/** Puts these records in the place of all that the bench holds, or changes nothing. */
+export async function replaceRecords(records: Records): Promise<void> {
+  const db = database();
+  await db.transaction('rw', actTables, async () => {
+    await clearBench(db);
+    for (const name of tableNames) await db.table(name).bulkAdd(records[name]);
+    await rebuildLines(db);
+  });
+  dropAllAhead();
+}
+
+/**
+ * Undoes an act: brings back what it took, and nothing else. One that replaced the whole bench first keeps the present, so
+ * that this can be undone as well.
+ * @param id the act; the last one, when left out
+ */
+export async function undoAct(id?: number): Promise<void> {
+  await guardedWrite('undo', async () => {
+    const db = database();
+    const whole = await db.transaction('rw', actTables, async () => {
+      const done = id === undefined ? await lastAct(db) : await db.acts.get(id);
+      if (done === undefined) return false;
+      if (done.kind === 'whole') {
+        const kept = await db.kept.where({ actId: done.id }).primaryKeys();
+        await keepWhole(db, `undoing ${done.what}`);
+        await clearBench(db);
+        for (const key of kept) {
+          const lump = await db.kept.get(key);
+          if (lump?.rows !== undefined) await db.table(lump.table).bulkPut(lump.rows);
+        }
+        await rebuildLines(db);
+      } else await bringBack(db, done);
+      await forget(db, done.id);
+      await forgetOlder(db);
+      return done.kind === 'whole';
+    });
+    if (whole) dropAllAhead();
+  });
+}
+
+/** Puts back what an act took where nothing stands in its place by now, and the links that it emptied. */
+async function bringBack(db: AetasDatabase, done: Act): Promise<void> {
+  const rolls = new Set<string>();
+  const runs = new Set<string>();
+  for (const { table, rows, field } of await db.kept.where({ actId: done.id }).toArray()) {
+    for (const row of (rows ?? []) as { id: string; rollId?: string; runId?: string }[]) {
+      if ((await db.table(table).get(row.id)) === undefined) await db.table(table).add(row);
+      if (table === 'rolls') rolls.add(row.id);
+      if (typeof row.rollId === 'string') rolls.add(row.rollId);
+      if (table === 'runs') runs.add(row.id);
+      if (typeof row.runId === 'string') runs.add(row.runId);
+    }
+    if (field === undefined) continue;
+    const now = (await db.table(table).get(field.id)) as Record<string, unknown> | undefined;
+    if (now !== undefined && now[field.name] === field.after) {
+      await db.table(table).update(field.id, { [field.name]: field.before });
+      if (typeof now.rollId === 'string') rolls.add(now.rollId);
+    }
+  }
+  await refreshLines(db, rolls, runs);
+}
+
+function lastAct(db: AetasDatabase): Promise<Act | undefined> {
+  return db.acts.filter(({ kind }) => kind !== 'upgrade').last();
+}
+
+async function forget(db: AetasDatabase, id: number): Promise<void> {
+  await db.acts.delete(id);
+  await db.kept.where({ actId: id }).delete();
+}
+
+/** Lets the offer to undo an act go, with what it kept. */
+export async function forgetAct(id: number): Promise<void> {
+  const db = database();
+  await db.transaction('rw', ['acts', 'kept'], () => forget(db, id));
+}
+
+/** Deletes what was set aside; it can be undone. */
+export function clearAside(): Promise<void> {
+  return act(
+    'aside',
+    async (writer) => {
+      for (const id of await writer.db.aside.toCollection().primaryKeys()) await writer.remove('aside', id);
+    },
+    { undo: 'deleting what was set aside' },
+  );
+}

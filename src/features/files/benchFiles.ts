@@ -1,0 +1,75 @@
+import { format } from 'date-fns';
+import type { FileReport } from '@/core/formats/benchFile';
+import type { Result } from '@/core/schema/result';
+import { clearStaged, openBenchSource, stage, takeStaged } from '@/data/benchFiles';
+import { database } from '@/data/database';
+import { coreWorker } from '@/workers/core';
+import { download } from './download';
+
+/** How far a file is: what is being done, and the share that is done. */
+export interface FileProgress {
+  words: string;
+  share: number;
+}
+
+/** Tells how far it is; answers whether to go on. */
+export type OnFileProgress = (progress: FileProgress) => boolean;
+
+/** Whether an error says that the user stopped. It may come from the worker, where only its name travels. */
+export function isStop(error: unknown): boolean {
+  return error instanceof Error && error.name === 'Stopped';
+}
+
+/**
+ * Writes the whole bench into a file, reads it back to be sure, and hands it to the browser.
+ * @returns what is in the file
+ * @throws what stops it: `isStop` tells the user's own stop from a fault
+ */
+export async function saveBench(onProgress: OnFileProgress): Promise<FileReport> {
+  const source = await openBenchSource();
+  const now = new Date();
+  const { file, report } = await coreWorker().writeBenchFile(
+    source.rows,
+    now.toISOString(),
+    now.getTime(),
+    source.total,
+    (share) => onProgress({ words: 'Writing the file', share: 0.6 * share }),
+  );
+  const read = await coreWorker().readBenchFile(
+    file,
+    () => undefined,
+    now.getTime(),
+    (share) => onProgress({ words: 'Reading it back to check', share: 0.6 + 0.4 * share }),
+  );
+  if (!read.ok) throw new Error(`The file did not read back: ${read.problems[0]?.message ?? ''}`);
+  const lost = Object.entries(report.counts).find(
+    ([table, count]) => read.value.counts[table as keyof FileReport['counts']] < count,
+  );
+  if (lost !== undefined) throw new Error(`The file did not read back whole: some ${lost[0]} are missing.`);
+  const demo = database().bench === 'demo' ? 'demo-' : '';
+  download(file, `aetas-${demo}${format(now, 'yyyy-MM-dd-HHmm')}.zip`);
+  return report;
+}
+
+/**
+ * Opens a file in the place of the bench: read and checked whole first, then taken whole, with a way back.
+ * @returns what is in it, or why it was not taken; then nothing has changed
+ */
+export async function openBench(
+  file: File,
+  onProgress: OnFileProgress,
+  withoutCopy = false,
+): Promise<Result<FileReport>> {
+  await clearStaged();
+  try {
+    const read = await coreWorker().readBenchFile(file, stage, Date.now(), (share) =>
+      onProgress({ words: 'Reading and checking', share: 0.7 * share }),
+    );
+    if (!read.ok) return read;
+    onProgress({ words: 'Putting it on the bench', share: 0.75 });
+    await takeStaged(withoutCopy);
+    return read;
+  } finally {
+    await clearStaged().catch(() => undefined);
+  }
+}
