@@ -5,14 +5,14 @@ test('fields say their range and unit, and impossible combinations explain thems
   await page.goto('/rolls/new');
   await page.getByText('My own numbers for this film').click();
   await page.getByLabel('Largest gradient').fill('99');
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Add it to the bench' }).click();
   await expect(page.getByText('Largest gradient: give a number from 0.3 to 6.')).toBeVisible();
   await page.getByLabel('Largest gradient').fill('');
-  await page.getByLabel('Box date, year').fill('1990');
+  await page.getByLabel('Expiry year').fill('1990');
   await page.getByLabel('Exposed, year').fill('1950');
   await page.getByLabel('Name of the roll').fill('Impossible');
   await page.getByLabel('Film', { exact: true }).fill('Larkholm Pan 200');
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Add it to the bench' }).click();
   await expect(
     page.getByText('A film dated 1990 was not made before about 1984, so it cannot have been exposed in 1950.'),
   ).toBeVisible();
@@ -57,7 +57,7 @@ test('while a field is emptied and typed anew, what stood before stays in its pl
   const top = await topOf(field);
   await field.press('Control+a');
   await page.keyboard.press('Backspace');
-  await expect(page.getByText('Mend what is marked, and the time comes back.')).toBeVisible();
+  await expect(page.getByText('Correct the marked field to see the time.')).toBeVisible();
   await expect(pin).toBeDisabled();
   await expect(field).toBeFocused();
   await expect(time).toHaveText(before ?? '');

@@ -45,11 +45,11 @@ export async function addRoll(page: Page, label = 'Shoebox, hill fog'): Promise<
   await choose(page, 'Format', '120 (roll film)');
   await page.getByLabel('Film', { exact: true }).fill('Larkholm Pan 200');
   await page.getByLabel('Speed', { exact: true }).fill('200');
-  await page.getByLabel('Box date, year').fill('1971');
+  await page.getByLabel('Expiry year').fill('1971');
   await choose(page, 'How sure is the date', 'Within a few years');
-  await choose(page, 'Kept in', /^Room/);
+  await choose(page, 'Stored in', /^Room/);
   await choose(page, /^Exposure/, 'Exposed, as metered');
-  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.getByRole('button', { name: 'Add it to the bench' }).click();
   await expect(page.getByRole('heading', { level: 1, name: label })).toBeVisible();
 }
 

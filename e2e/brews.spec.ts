@@ -36,9 +36,9 @@ test('pH, strength and the roll’s time move while the recipe is changed, and a
 
 test('baking soda is stopped with the reason and the mend; crystals and tablets are converted', async ({ page }) => {
   await openCoffee(page);
-  await choose(page, 'Which soda is it', /^Soda crystals/);
+  await choose(page, 'Which soda do you have?', /^Soda crystals/);
   await expect(page.getByTestId('amount-line-0')).toHaveText('80.2 g');
-  await choose(page, 'Which soda is it', /^Baking soda From/);
+  await choose(page, 'Which soda do you have?', /^Baking soda From/);
   const alert = page.getByRole('alert').filter({ hasText: 'Stop.' });
   await expect(alert).toContainText('Baking soda is not washing soda');
   await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
@@ -48,9 +48,9 @@ test('baking soda is stopped with the reason and the mend; crystals and tablets 
   await expect(page.getByText(/From 47 g of baking soda/)).toBeVisible();
   await expect(page.getByTestId('brew-time')).toBeVisible();
   const ph = await number(page, 'ph');
-  await choose(page, 'Ascorbic acid comes as', /^Effervescent/);
+  await choose(page, 'Form of ascorbic acid', /^Effervescent/);
   await expect(page.getByTestId('amount-line-1')).toHaveText('9 tablets');
-  await expect(page.getByText(/Their citric acid eats \d/)).toBeVisible();
+  await expect(page.getByText(/Their citric acid uses up \d/)).toBeVisible();
   expect(await number(page, 'ph')).toBeLessThan(ph);
 });
 
@@ -98,7 +98,7 @@ test('while an amount is emptied, the sheet stands grey where it stood, prices s
   const order = page.getByRole('list', { name: 'Order of mixing' });
   const [top, before] = [await topOf(order), await page.getByTestId('amount-line-2').textContent()];
   await page.getByLabel('Instant coffee, in a litre').fill('');
-  await expect(page.getByText('Fill in what is empty, and the time comes back.')).toBeVisible();
+  await expect(page.getByText('Fill in the empty field to see the time.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
   await expect(page.getByTestId('amount-line-2')).toHaveText(before ?? '');
   await expect(price).toBeVisible();
@@ -127,11 +127,11 @@ test('in °F and fluid ounces: small volumes keep their figures on the workbench
   await page.getByLabel('What went in').fill('0.6');
   await expect(page.getByText(/More than wanted/)).toBeVisible();
   await page.getByLabel('What went in').fill('15 ml');
-  await page.getByRole('button', { name: 'That is in' }).click();
+  await page.getByRole('button', { name: 'Added' }).click();
   await page.getByLabel('It reads').fill('70.5');
-  await page.getByRole('button', { name: 'That is in' }).click();
+  await page.getByRole('button', { name: 'Added' }).click();
   await expect(page.getByRole('row', { name: /syrup concentrate/i })).toContainText('0.507 fl oz');
-  await page.getByRole('button', { name: 'Put it among the jugs' }).click();
+  await page.getByRole('button', { name: 'Finish the jug' }).click();
   await expect(page.getByTestId('label').first()).toContainText('16.0 fl oz');
   const { brews } = await recordsOf(page, 'aetas-demo');
   const made = (brews as { name: string; parts: { actual: number }[]; temperatureC: number | null }[]).find(
@@ -145,7 +145,7 @@ test('what is left of the scarcest decides the volume; unknown and animal ingred
 }) => {
   await openCoffee(page);
   await page.getByRole('radio', { name: 'What is left' }).click();
-  await choose(page, 'Least is left of', 'Ascorbic acid');
+  await choose(page, 'Scarcest ingredient', 'Ascorbic acid');
   await page.getByLabel('Left of it').fill('12');
   await expect(page.getByTestId('volume')).toHaveText('750 ml');
   const add = page.getByRole('combobox', { name: 'Add an ingredient' });
@@ -169,7 +169,7 @@ test('a dilution is read as written, with the other reading offered; a coarse sc
   await openDemo(page, '/brews/workbench?recipe=syrup');
   await page.getByRole('radio', { name: 'A volume' }).click();
   await page.getByLabel('Volume', { exact: true }).fill('500');
-  const dilution = page.getByLabel('Dilution, as it is written');
+  const dilution = page.getByLabel('Dilution, as written');
   await dilution.fill('1:9');
   await expect(page.getByText('50.0 ml + 450 ml water = 500 ml')).toBeVisible();
   await page.getByRole('button', { name: 'Read it as 1+8 instead' }).click();
@@ -206,7 +206,7 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
 
   // Bromide from the simulated scale: the cup is tared away before a reading can be taken.
   await expect(page.getByRole('heading', { name: 'Potassium bromide' })).toBeVisible();
-  await expect(page.getByText('0.30 g to 0.50 g is as good as exact')).toBeVisible();
+  await expect(page.getByText('0.30 g to 0.50 g is close enough')).toBeVisible();
   await page.clock.runFor(2000);
   await expect(page.getByTestId('scale')).toHaveText(/38\.[345] g/);
   await expect(page.getByRole('button', { name: 'Take this reading' })).toBeDisabled();
@@ -222,12 +222,12 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
   await expect(page.getByRole('alert').filter({ hasText: 'is not a number' })).toBeVisible();
   await page.getByLabel('What went in').fill('12');
   await expect(page.getByText(/More than wanted/)).toBeVisible();
-  await page.getByRole('button', { name: 'That is in' }).click();
+  await page.getByRole('button', { name: 'Added' }).click();
   await expect(page.getByRole('heading', { name: 'Let it stand' })).toBeVisible();
   await page.getByRole('button', { name: /^Undo: back to p-aminophenol/ }).click();
   await expect(page.getByLabel('What went in')).toHaveValue('12');
   await page.getByLabel('What went in').fill('7');
-  await page.getByRole('button', { name: 'That is in' }).click();
+  await page.getByRole('button', { name: 'Added' }).click();
 
   await page.clock.runFor(60_000);
   await expect(page.getByTestId('standing')).toHaveText(/^(6:5\d|7:00)$/);
@@ -235,21 +235,21 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
   await page.clock.runFor(60_000);
   await expect(page.getByTestId('standing')).toHaveText(/^5:[45]\d$/);
   await page.clock.runFor(7 * 60_000);
-  await expect(page.getByTestId('standing')).toHaveText('Long enough');
+  await expect(page.getByTestId('standing')).toHaveText('Ready');
   await page.getByRole('button', { name: 'Go on' }).click();
-  await page.getByRole('button', { name: 'It is in, as written' }).click();
+  await page.getByRole('button', { name: 'Added as listed' }).click();
   await page.clock.runFor(60_000);
   await expect(page.getByTestId('probe')).toHaveText(/2[01]\.\d °C/);
   await page.getByRole('button', { name: 'Take this reading' }).click();
   await expect(page.getByRole('heading', { name: 'It is mixed' })).toBeVisible();
-  await page.getByRole('button', { name: 'Put it among the jugs' }).click();
+  await page.getByRole('button', { name: 'Finish the jug' }).click();
 
   const label = page.getByTestId('label').first();
   await expect(label).toContainText('Not a drink');
   await expect(label).toContainText('Harmful when swallowed');
-  await expect(label.getByRole('img', { name: 'The label as a code to scan' })).toBeVisible();
+  await expect(label.getByRole('img', { name: 'Label as a code to scan' })).toBeVisible();
   expect((await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
-  await page.getByRole('button', { name: 'One more film through it' }).click();
+  await page.getByRole('button', { name: 'Count one film' }).click();
   await expect(page.getByTestId('jug-left')).toContainText('1 film through it');
 
   await page.goto('/rolls/instruments');
@@ -272,9 +272,7 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
 
 test('a kit’s weights are asked for, not guessed, and then its share follows', async ({ page }) => {
   await openDemo(page, '/brews/workbench?recipe=one-bath');
-  await expect(
-    page.getByText('First part of the kit: type what it weighs, as it stands on your packet.'),
-  ).toBeVisible();
+  await expect(page.getByText('First part of the kit: type the weight printed on your packet.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
   await page.getByLabel('The packet weighs').first().fill('120');
   await page.getByLabel('The packet weighs').last().fill('80');
@@ -288,7 +286,7 @@ test('a mixing waits among the brews, goes on where it was, and giving it up is 
   await openDemo(page, '/brews/workbench?recipe=stop-citric');
   await page.getByRole('button', { name: 'Weigh it out' }).click();
   await page.getByRole('button', { name: 'The water is in' }).click();
-  await page.getByRole('link', { name: 'Leave it; it waits here' }).click();
+  await page.getByRole('link', { name: 'Pause' }).click();
   const waiting = page
     .getByRole('listitem')
     .filter({ hasText: 'Citric stop' })
@@ -296,8 +294,8 @@ test('a mixing waits among the brews, goes on where it was, and giving it up is 
   await expect(waiting).toContainText(/1 of \d done/);
   await waiting.getByRole('link', { name: 'Go on' }).click();
   await expect(page.getByRole('heading', { name: 'Citric acid' })).toBeVisible();
-  await page.getByRole('button', { name: 'Give this mixing up' }).click();
-  await expect(page.getByRole('heading', { name: 'What shall it be?' })).toBeVisible();
+  await page.getByRole('button', { name: 'Discard this mix' }).click();
+  await expect(page.getByRole('heading', { name: 'What are you mixing?' })).toBeVisible();
   await expect(waiting).toHaveCount(0);
   await page.goto('/records');
   await page.getByRole('button', { name: 'Bring them back' }).click();
@@ -315,8 +313,8 @@ test('own recipes: duplicated, changed, saved to a file, taken in again; a bad f
   await own.getByRole('link', { name: 'Tea, mine' }).click();
   await page.getByLabel('Black tea leaf, brewed, in a litre').fill('80');
   await page.getByLabel('Name', { exact: true }).fill('Tea, strong');
-  await page.getByRole('button', { name: 'Keep the changes' }).click();
-  await expect(page.getByText('“Tea, strong” is among your recipes.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save changes' }).click();
+  await expect(page.getByText('“Tea, strong” is saved among your recipes.')).toBeVisible();
   await page.goto('/brews');
   await expect(own.getByRole('link', { name: 'Tea, strong' })).toBeVisible();
   const saving = page.waitForEvent('download');
@@ -332,7 +330,7 @@ test('own recipes: duplicated, changed, saved to a file, taken in again; a bad f
   });
   await page.getByLabel('File with recipes').setInputFiles(file('cut.json', text.slice(0, 100)));
   await expect(page.getByRole('alert').filter({ hasText: 'cut.json' })).toContainText(
-    '“cut.json” was not taken, and nothing has changed.',
+    '“cut.json” was not opened, and nothing has changed.',
   );
   await expect(own.getByRole('link', { name: 'Tea, strong' })).toHaveCount(0);
   await page.getByLabel('File with recipes').setInputFiles(file('recipes.json', text));
@@ -343,7 +341,7 @@ test('own recipes: duplicated, changed, saved to a file, taken in again; a bad f
 
 test('a recipe begun from nothing, with prices, prints on one page', async ({ page }) => {
   await openDemo(page, '/brews/workbench?recipe=new');
-  await expect(page.getByText('Nothing goes in yet: add the first ingredient.')).toBeVisible();
+  await expect(page.getByText('Nothing in it yet: add the first ingredient.')).toBeVisible();
   const add = page.getByRole('combobox', { name: 'Add an ingredient' });
   for (const [search, name, perL] of [
     ['soda ash', 'Washing soda, anhydrous', '54'],
@@ -356,10 +354,10 @@ test('a recipe begun from nothing, with prices, prints on one page', async ({ pa
   }
   await add.fill('hut syrup');
   await page.getByRole('option', { name: /a concentrate to dilute/ }).click();
-  await page.getByLabel('Dilution, as it is written').fill('10 in 1000');
+  await page.getByLabel('Dilution, as written').fill('10 in 1000');
   await expect(page.getByText(/Read as so much concentrate in the whole/)).toBeVisible();
   await page.getByRole('button', { name: 'out of the recipe: hut syrup' }).click();
-  await expect(page.getByText('Give it a name to keep it.')).toBeVisible();
+  await expect(page.getByText('Give it a name to save it.')).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('Hut stout');
   await page.getByText('Your prices').click();
   const cost = page.getByRole('table', { name: 'Cost of a film' });
@@ -381,7 +379,7 @@ test('a recipe begun from nothing, with prices, prints on one page', async ({ pa
 
 test('the code on a label reads back as the label, by a reader that is not ours', async ({ page }) => {
   await openDemo(page, '/brews/brew-portraits');
-  const code = page.getByRole('img', { name: 'The label as a code to scan' }).first();
+  const code = page.getByRole('img', { name: 'Label as a code to scan' }).first();
   await code.evaluate((svg) =>
     svg.setAttribute('style', 'position:fixed;inset:0;width:600px;height:600px;padding:40px;background:#fff;z-index:9'),
   );
@@ -406,7 +404,7 @@ test('the workbench is worked by keys alone: amounts, soda, spoons, another ingr
   await page.keyboard.type('30');
   await expect(page.getByTestId('amount-line-2')).toHaveText('16.5 g');
   await expect.poll(() => timeOf(page)).toBeGreaterThan(before);
-  await page.getByRole('button', { name: 'Which soda is it' }).focus();
+  await page.getByRole('button', { name: 'Which soda do you have?' }).focus();
   // What is typed at once is meant for the list, and presses no key of the page.
   await page.keyboard.press('Space');
   await page.keyboard.type('soda cry');
@@ -445,12 +443,12 @@ test('when storage fills up in the middle of a mixing, the sheet says so, stays 
     Object.assign(window, { roomAgain: () => (IDBObjectStore.prototype.put = put) });
   });
   await page.getByLabel('What went in').fill('14.6');
-  await page.getByRole('button', { name: 'That is in' }).click();
+  await page.getByRole('button', { name: 'Added' }).click();
   await expect(page.getByText('The browser’s storage is full')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Citric acid' })).toBeVisible();
   await expect(page.getByLabel('What went in')).toHaveValue('14.6');
   await page.evaluate(() => (window as unknown as { roomAgain: () => void }).roomAgain());
-  await page.getByRole('button', { name: 'That is in' }).click();
+  await page.getByRole('button', { name: 'Added' }).click();
   await expect(page.getByRole('heading', { name: 'Let it stand' })).toBeVisible();
   await expect(page.getByText('The browser’s storage is full')).toBeHidden();
 });
@@ -505,7 +503,7 @@ test('the kit decides what is shown: Australian tablespoons, a scale in steps of
   await expect(page.getByText('Your thermometer does not reach 20.0 °C.')).toBeVisible();
   // 54 g of soda at 4.6 g a US teaspoon: 11.6 metric teaspoons, 2 tablespoons of four and 3½ of them.
   await expect(
-    page.getByRole('table', { name: 'What goes in' }).getByRole('row').filter({ hasText: 'Washing soda, anhydrous' }),
+    page.getByRole('table', { name: 'Ingredients' }).getByRole('row').filter({ hasText: 'Washing soda, anhydrous' }),
   ).toContainText('2 tbsp + 3½ tsp');
 });
 
@@ -518,27 +516,27 @@ test('a plan keeps what else its jug held when the jug is poured away, until tha
   await page.getByRole('button', { name: 'The water is in' }).click();
   for (const name of [/^Borax/, /^Washing soda/, /^Ascorbic acid/, /^Instant coffee/]) {
     await expect(page.getByRole('heading', { name })).toBeVisible();
-    await page.getByRole('button', { name: 'It is in, as written' }).click();
+    await page.getByRole('button', { name: 'Added as listed' }).click();
   }
   await page.getByRole('button', { name: 'Go on', exact: true }).click();
-  await page.getByRole('button', { name: 'It is strained' }).click();
-  await page.getByRole('button', { name: 'It is in, as written' }).click();
-  await page.getByRole('button', { name: 'Go on without' }).click();
-  await page.getByRole('button', { name: 'Put it among the jugs' }).click();
-  await expect(page.getByRole('heading', { name: 'Its label' })).toBeVisible();
+  await page.getByRole('button', { name: 'Strained' }).click();
+  await page.getByRole('button', { name: 'Added as listed' }).click();
+  await page.getByRole('button', { name: 'Skip the reading' }).click();
+  await page.getByRole('button', { name: 'Finish the jug' }).click();
+  await expect(page.getByRole('heading', { name: 'Label' })).toBeVisible();
   const jugAddress = page.url();
   await page.goto('/rolls/instruments#choose');
   await page
     .locator('#choose')
-    .getByRole('button', { name: /^Pin .* instead$/ })
+    .getByRole('button', { name: /^Use .* instead$/ })
     .click();
   await expect(page.locator('#choose').getByText(/^Pinned at/)).toBeVisible();
   await page.goto(jugAddress);
   await page.getByRole('button', { name: 'Pour it away' }).click();
-  await expect(page.getByRole('heading', { name: 'What shall it be?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What are you mixing?' })).toBeVisible();
   await page.goto('/rolls/instruments#choose');
   const choose = page.locator('#choose');
-  await expect(choose.getByText(/Besides, as the jug really was, reckoned as borax 12\.\d g\/l/)).toBeVisible();
+  await expect(choose.getByText(/Also in the jug, calculated as borax 12\.\d g\/l/)).toBeVisible();
   const time = choose.getByTestId('time');
   const before = await time.textContent();
   await choose.getByRole('button', { name: 'Leave it out' }).click();

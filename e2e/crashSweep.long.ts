@@ -6,7 +6,7 @@ test('a page killed at any press of a run comes back at that press or just befor
   test.setTimeout(600_000);
   let page = await context.newPage();
   await addRoll(page, 'Crash tin');
-  await page.getByRole('button', { name: /^Pin .* and mix$/ }).click();
+  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
   await page.getByRole('button', { name: 'It is mixed' }).click();
   await page.getByRole('button', { name: 'Go to the tank' }).click();
   await expect(page.getByTestId('hands')).toBeVisible();
@@ -19,7 +19,7 @@ test('a page killed at any press of a run comes back at that press or just befor
   for (let press = 0; press < 40; press++) {
     const primary = page.locator('footer button').last();
     await expect(primary).toBeEnabled();
-    if ((await primary.textContent()) === 'To the verdict') break;
+    if ((await primary.textContent()) === 'Go to the verdict') break;
     // The click is sent and the page is gone before it can be shown.
     await primary.evaluate((button: HTMLButtonElement) => button.click());
     await page.close({ runBeforeUnload: false });
@@ -31,7 +31,7 @@ test('a page killed at any press of a run comes back at that press or just befor
     expect(after.length - before.length).toBeLessThanOrEqual(1);
     before = after;
   }
-  await expect(page.getByTestId('hands')).toHaveText('It hangs');
+  await expect(page.getByTestId('hands')).toHaveText('Hung to dry');
 });
 
 test('a page killed at any press of a mixing comes back at that press or just before it', async ({ context }) => {
@@ -50,7 +50,7 @@ test('a page killed at any press of a mixing comes back at that press or just be
   for (let press = 0; press < 20; press++) {
     const primary = page.locator('main .act-primary').last();
     await expect(primary).toBeEnabled();
-    if ((await primary.textContent()) === 'Put it among the jugs') break;
+    if ((await primary.textContent()) === 'Finish the jug') break;
     await primary.evaluate((button: HTMLButtonElement) => button.click());
     await page.close({ runBeforeUnload: false });
     page = await context.newPage();
@@ -62,14 +62,12 @@ test('a page killed at any press of a mixing comes back at that press or just be
     before = events;
   }
   expect(before).toHaveLength(8);
-  await page
-    .getByRole('button', { name: 'Put it among the jugs' })
-    .evaluate((button: HTMLButtonElement) => button.click());
+  await page.getByRole('button', { name: 'Finish the jug' }).evaluate((button: HTMLButtonElement) => button.click());
   await page.close({ runBeforeUnload: false });
   page = await context.newPage();
   await page.goto(address);
   await page.getByRole('button', { name: /^(Put it among the jugs|To the jug)$/ }).click();
-  await expect(page.getByRole('heading', { name: 'Its label' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Label' })).toBeVisible();
   expect((await recordsOf(page, 'aetas')).brews).toHaveLength(1);
 });
 

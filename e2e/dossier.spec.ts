@@ -17,7 +17,7 @@ test('hints narrow the age, contradictions are named, and half-typed hints survi
   await page.getByRole('textbox', { name: 'Year', exact: true }).fill('1984');
   await expect(page.getByText('Made between 1980 and 1982, most likely about 1981.')).toBeVisible();
   await page.getByRole('button', { name: 'Years of use' }).click();
-  await page.getByLabel('Of what').fill('Camera');
+  await page.getByLabel('Used where').fill('Camera');
   await page.getByLabel('From').fill('1955');
   await page.getByLabel('To', { exact: true }).fill('1960');
   await expect(page.getByText('These cannot both be true: Box date 1984 and Camera, 1955–1960.')).toBeVisible();
@@ -48,7 +48,7 @@ test('storage is a history: places follow each other, and their ends move by key
   await page.getByRole('textbox', { name: 'About' }).first().fill('200');
   await expect(page.getByText('Temperature: give 60 °C or less.')).toBeVisible();
   await page.getByRole('textbox', { name: 'About' }).first().fill('22');
-  await page.getByRole('button', { name: 'It moved' }).click();
+  await page.getByRole('button', { name: 'Add another place' }).click();
   await expect(page.getByRole('slider', { name: /^End of stay/ })).toHaveCount(2);
   const { rolls } = await recordsOf(page, 'aetas-demo');
   const stored = (rolls as { id: string; storage: { temperatureC: number }[] }[]).find(({ id }) => id === 'tin-3');
@@ -77,7 +77,7 @@ test('signs of age change the run', async ({ page }) => {
   await page.getByLabel('Brittle').check();
   await expect(page.getByText('pre-soak 6 minutes; never bend it back')).toBeVisible();
   await page.reload();
-  await page.getByRole('button', { name: /^Pin .* and mix$/ }).click();
+  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
   await page.getByRole('button', { name: 'It is mixed' }).click();
   await expect(page.getByRole('list', { name: 'Wet steps' })).toContainText('6:00');
 });
@@ -86,9 +86,9 @@ test('the exposure calculator goes from meter to shutter, and keeps what was typ
   await page.goto('/exposure');
   await page.getByLabel('The meter says').fill('10');
   await expect(page.getByTestId('expose')).toHaveText('20 s');
-  await page.getByLabel('Fit to two frames of my own').check();
+  await page.getByLabel('Fit to two of my own frames').check();
   await page.getByLabel('Frame 1, metered').fill('10');
-  await page.getByLabel('came out right at').first().fill('40');
+  await page.getByLabel('correct at').first().fill('40');
   await expect(page.getByTestId('expose')).toHaveText('40 s');
   await page.reload();
   await expect(page.getByLabel('Frame 1, metered')).toHaveValue('10');
@@ -115,7 +115,7 @@ test('the lights-out card is practised by any key, and in the dark the screen is
   await expect(page.getByText('clip its end to the core')).toBeVisible();
   const printed = (await page.pdf({ format: 'A4' })).toString('latin1');
   expect(printed.match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
-  await page.getByRole('button', { name: 'Practise with a dummy' }).click();
+  await page.getByRole('button', { name: 'Rehearse with spare film' }).click();
   await expect(page.getByText('Pry the flat end off the cassette.')).toBeVisible();
   await page.keyboard.press('x');
   await expect(page.getByTestId('dark-count')).toHaveText('2 of 6');
@@ -153,7 +153,7 @@ test('photographs are reduced, HEIC and broken files are refused with a reason, 
 
 test('frames are noted line by line and survive a reload', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3#expose');
-  await page.getByRole('button', { name: 'Note a frame' }).click();
+  await page.getByRole('button', { name: 'Add a frame' }).click();
   await page.getByLabel('Metered of line 1').fill('1/60, f/8');
   await page.getByLabel('Remark of line 1').fill('yellow filter');
   await page.reload();

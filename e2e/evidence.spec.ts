@@ -15,7 +15,7 @@ async function bandRatio(page: Page): Promise<number> {
 /** Opens the tests of a roll, with the stage that chooses folded. */
 async function openTests(page: Page): Promise<void> {
   await openDemo(page, '/rolls/tin-3#test');
-  await expect(page.getByRole('heading', { name: 'What would narrow this' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What would narrow the band' })).toBeVisible();
   await page
     .locator('#choose')
     .getByRole('button', { name: /^Choose/ })
@@ -35,7 +35,7 @@ test('a clip by eye goes into the evidence, narrows the band, and can be switche
   await page.getByRole('radiogroup', { name: 'Thin tone' }).getByRole('radio', { name: 'Density 0.45' }).click();
   await page.getByRole('radiogroup', { name: 'Dense tone' }).getByRole('radio', { name: 'Density 1.00' }).click();
   await expect(page.getByTestId('clip-gradient')).toHaveText('Average gradient 0.26');
-  await page.getByRole('button', { name: 'Put it into the evidence' }).click();
+  await page.getByRole('button', { name: 'Add to the evidence' }).click();
 
   const line = page.getByRole('checkbox', { name: /Clip of 14:00, by eye: gradient 0.26/ });
   await expect(line).toBeChecked();
@@ -61,7 +61,7 @@ test('a drop test keeps its clocks over a reload, counts pairs, and puts the rat
   await page.clock.install({ time: MORNING });
   await openTests(page);
   await page.getByRole('button', { name: 'Start a drop test' }).click();
-  await choose(page, 'The developer that you know', 'Hydroquinone syrup concentrate');
+  await choose(page, 'The developer you know', 'Hydroquinone syrup concentrate');
   await page.getByRole('button', { name: 'The drops are on: start' }).click();
   const stop = page.getByRole('button', { name: /The known one is dark: stop/ });
   const box = await stop.boundingBox();
@@ -84,7 +84,7 @@ test('a drop test keeps its clocks over a reload, counts pairs, and puts the rat
   await page.clock.runFor(25_000);
   await page.getByRole('button', { name: /The brew is dark: stop/ }).click();
   await expect(page.getByTestId('drop-ratio')).toContainText(/to about \d+ %/);
-  await page.getByRole('button', { name: 'Put it into the evidence' }).click();
+  await page.getByRole('button', { name: 'Add to the evidence' }).click();
   await expect(
     page.getByRole('checkbox', { name: /times as fast as hydroquinone syrup concentrate 1\+31/ }),
   ).toBeChecked();
@@ -92,12 +92,12 @@ test('a drop test keeps its clocks over a reload, counts pairs, and puts the rat
 
 test('later evidence shows the pinned time beside the new one, and says why it moved', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3');
-  await page.getByRole('button', { name: /^Pin .* and mix$/ }).click();
+  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
   await page.locator('#test').getByRole('button', { name: /^Test/ }).first().click();
   await expect(page.getByText('it still stands')).toBeVisible();
   await page.getByRole('button', { name: 'A chart time' }).click();
-  await page.getByLabel('Its time').fill('25');
-  await page.getByRole('button', { name: 'Put it into the evidence' }).click();
+  await page.getByLabel('Time').fill('25');
+  await page.getByRole('button', { name: 'Add to the evidence' }).click();
   const note = page.locator('#test').getByRole('status').first();
   await expect(note).toContainText(/Pinned at \d+:\d\d, now \d+:\d\d \(\+\d+ %\)/);
   await expect(note).toContainText('It moved because of “A leaflet says 25:00 in instant coffee, 40 g/l” (this roll');
@@ -111,7 +111,7 @@ test('a reading that cannot be is told, and nothing of it is lost', async ({ pag
   await page.getByRole('textbox', { name: 'Thin tone', exact: true }).fill('1.3');
   await page.getByRole('textbox', { name: 'Dense tone', exact: true }).fill('0.6');
   await expect(page.getByText('The denser tone is thinner than the thin one')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Put it into the evidence' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Add to the evidence' })).toBeDisabled();
   await page.getByRole('textbox', { name: 'Dense tone', exact: true }).fill('thick');
   await expect(page.getByText('Dense tone: give a number from 0 to 4 D.')).toBeVisible();
   await page.reload();
@@ -128,7 +128,7 @@ test('a reading that contradicts everything else is named, and counts for less',
   await page.getByRole('textbox', { name: 'Clear film' }).fill('0.45');
   await page.getByRole('textbox', { name: 'Thin tone', exact: true }).fill('0.5');
   await page.getByRole('textbox', { name: 'Dense tone', exact: true }).fill('3.9');
-  await page.getByRole('button', { name: 'Put it into the evidence' }).click();
+  await page.getByRole('button', { name: 'Add to the evidence' }).click();
   await expect(
     page.getByText(
       /It says a higher gradient than everything else, \d+\.\d standard deviations off, so it counts for \d+ % of its weight\./,
@@ -163,7 +163,7 @@ test('a ledger row opens to its reason and its fields, and the total moves as th
 test('a dilution is read as it is written, with the other reading at hand', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3');
   await page.getByRole('radio', { name: 'Concentrate' }).click();
-  const written = page.getByLabel('Dilution, as it is written');
+  const written = page.getByLabel('Dilution, as written');
   await written.fill('1:9');
   await expect(
     page.getByText('Read as parts of concentrate and parts of water, 1+9: 50.0 ml + 450 ml water = 500 ml.'),
@@ -212,7 +212,7 @@ test('a one-bath has its own time, no bromide, and neither stop nor fixer at the
   await expect(page.locator('#bromideGPerL')).toHaveCount(0);
   await choose(page, 'Agitation', /^Gentle only/);
   await expect(page.getByText('gentle only below 24 °C')).toBeVisible();
-  await page.getByRole('button', { name: /^Pin .* and mix$/ }).click();
+  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
   await page.locator('#run').getByRole('button', { name: /^Run/ }).first().click();
   const steps = page.getByRole('list', { name: 'Wet steps' });
   await expect(steps).toContainText('Develop and fix');

@@ -63,7 +63,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   // A reload keeps what was chosen.
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Instant coffee' })).toHaveValue('36');
-  await page.getByRole('button', { name: /^Pin .* and mix$/ }).click();
+  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
 
   // Mix: the amounts for the tank.
   await expect(page.getByRole('list', { name: 'What goes in, in order' })).toContainText('18 g');
@@ -112,7 +112,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   await typeAndGo(page, page.getByLabel('Note'), 'lid leaks');
   await page.getByRole('button', { name: 'Note' }).click();
   await expect(page.getByLabel('Note')).toHaveValue('lid leaks');
-  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.getByRole('button', { name: 'Save the note' }).click();
   await expect(page.getByRole('list', { name: 'Notes' })).toContainText('lid leaks');
 
   // On to the end.
@@ -132,9 +132,9 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
     await expect(page.getByRole('list', { name: 'Steps' }).locator('[aria-current]')).toContainText(name);
     await page.clock.runFor(5_000);
   }
-  await page.getByRole('button', { name: /^It hangs/ }).click();
-  await expect(page.getByTestId('hands')).toHaveText('It hangs');
-  await page.getByRole('button', { name: 'To the verdict' }).click();
+  await page.getByRole('button', { name: /^(Hung to dry|Hang it early)/ }).click();
+  await expect(page.getByTestId('hands')).toHaveText('Hung to dry');
+  await page.getByRole('button', { name: 'Go to the verdict' }).click();
 
   // Judge: a verdict is not preset; what is open is named.
   await page.getByRole('button', { name: 'Write it into the log' }).click();
@@ -168,20 +168,20 @@ test('a concentrate by dilution, an unexposed roll, and jugs that wear', async (
   await expect(page.getByLabel('Water', { exact: true })).toHaveValue('31');
   await page.getByLabel('Water', { exact: true }).fill('63');
   await expect(page.getByText('Dilution 1+63')).toBeVisible();
-  await page.getByRole('button', { name: /^Pin .* and mix$/ }).click();
+  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
   await expect(page.getByRole('list', { name: 'What goes in, in order' })).toContainText('7.8 ml');
   await page.getByRole('button', { name: 'It is mixed' }).click();
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
-  await expect(page.getByRole('region', { name: 'In the jugs' })).toContainText('Hydroquinone syrup concentrate 1+63');
+  await expect(page.getByRole('region', { name: 'Jugs' })).toContainText('Hydroquinone syrup concentrate 1+63');
   await page.getByRole('button', { name: 'Pour away Hydroquinone syrup concentrate 1+63' }).click();
   await expect(page.getByText('Nothing is mixed.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('region', { name: 'In the jugs' })).toContainText('Hydroquinone syrup concentrate 1+63');
+  await expect(page.getByRole('region', { name: 'Jugs' })).toContainText('Hydroquinone syrup concentrate 1+63');
 });
 
 test('two tabs on one run: the second one follows, and can take over', async ({ context, page }) => {
   await addRoll(page, 'Third tin');
-  await page.getByRole('button', { name: /^Pin .* and mix$/ }).click();
+  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
   await page.getByRole('button', { name: 'It is mixed' }).click();
   await page.getByRole('button', { name: 'Go to the tank' }).click();
   await page.getByRole('button', { name: 'Pre-soak is in: start' }).click();

@@ -4,7 +4,7 @@ import { openDemo } from './bench';
 test('every place has its key, and ? lists them', async ({ page }) => {
   await openDemo(page, '/log');
   await page.keyboard.press('b');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('can go today');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('ready to develop');
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog').getByRole('heading', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');
@@ -26,7 +26,7 @@ test('a brew is weighed and a roll brought to the tank without a pointer', async
   await page.keyboard.press('s');
   await page.getByRole('heading', { name: 'Water first' }).waitFor();
   // The same key tares, pours, takes the reading and goes on; the probe needs a while until it rests.
-  const label = page.getByRole('heading', { name: 'Its label' });
+  const label = page.getByRole('heading', { name: 'Label' });
   for (let press = 0; press < 160 && !(await label.isVisible()); press++) {
     await page.keyboard.press('s');
     await page.waitForTimeout(250);

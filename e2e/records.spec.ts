@@ -43,7 +43,7 @@ test('a damaged, foreign or newer file is refused whole, and says where', async 
     [JSON.stringify(damaged), 'records.rolls[2].formatId'],
   ] as const) {
     await openFile(page, file, 'bad.json');
-    await expect(alert).toContainText('“bad.json” was not taken, and nothing has changed.');
+    await expect(alert).toContainText('“bad.json” was not opened, and nothing has changed.');
     await expect(alert).toContainText(words);
   }
   expect(await recordsOf(page, 'aetas-demo')).toEqual(before);

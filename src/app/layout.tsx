@@ -1,4 +1,5 @@
 import type { Metadata, Viewport } from 'next';
+import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Rail } from '@/features/shell/Rail';
 import { BenchGate } from '@/features/shell/BenchGate';
@@ -18,7 +19,8 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 /** The demo's server says so in the page, so the page is made on request. */
 export const dynamic = 'force-dynamic';
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
     <html
       lang="en"
@@ -27,7 +29,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
       suppressHydrationWarning
     >
       <head>
-        <script dangerouslySetInnerHTML={{ __html: lightScript }} />
+        <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: lightScript }} />
       </head>
       <body>
         <a href="#main" className="act sr-only focus:not-sr-only">

@@ -101,7 +101,7 @@ export function Ledger({ lines, total, stale = false }: LedgerProps) {
           </th>
           <td className={figure('num py-2 text-right whitespace-nowrap')}>{total.ratio}</td>
           <td className={figure('py-2 text-right')}>{total.time}</td>
-          <td className="py-2 pl-3 text-[13px] leading-tight font-normal text-ink2 sm:pl-4">share of it</td>
+          <td className="py-2 pl-3 text-[13px] leading-tight font-normal text-ink2 sm:pl-4">share of the doubt</td>
         </tr>
       </tfoot>
     </table>

@@ -3,10 +3,10 @@ import { classes } from './classes';
 
 const stateWords: Record<StageState, string> = {
   done: 'done',
-  skipped: 'passed by',
+  skipped: 'skipped',
   'at-hand': 'at hand',
   waiting: 'waiting',
-  forbidden: 'not to be processed',
+  forbidden: 'do not process',
 };
 
 /** One notch: filled is done, open was passed by, square is at hand, dotted waits, crossed is forbidden. */
@@ -88,7 +88,7 @@ export function Ribbon({ standing, hrefOf }: { standing: RollStanding; hrefOf?: 
 export function SmallRibbon({ standing }: { standing: RollStanding }) {
   const done = stageIds.filter((id) => standing.states[id] === 'done').length;
   const words = standing.forbidden
-    ? 'Not to be processed'
+    ? 'Do not process'
     : standing.atHand === null
       ? 'All stages done'
       : `${done} of 7 stages done, at hand: ${stages[standing.atHand]}`;

@@ -1,2 +1,2 @@
 /** What stands in place of a time while something that was typed is wrong. */
-export const MENDING = 'Mend what is marked, and the time comes back.';
+export const MENDING = 'Correct the marked field to see the time.';

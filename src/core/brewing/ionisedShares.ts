@@ -15,7 +15,7 @@ export interface IonisedShare {
  * The first phenol of coffee's, tea's and wine's catechols. It is not in the charge balance, since nobody knows how much of
  * it there is. Source: catechol's first pKa, CRC Handbook, from memory; that plant phenols follow it is our estimate.
  */
-const plantPhenol: AcidSystem = { name: 'Phenols of plants', chargeProtonated: 0, pKas: [9.34] };
+const plantPhenol: AcidSystem = { name: 'Plant phenols', chargeProtonated: 0, pKas: [9.34] };
 
 /**
  * Ionised shares of the agents in a jug: only the ionised part develops.
@@ -32,7 +32,7 @@ export function ionisedShares(
   if (agents.some(({ amountPerL }) => amountPerL > 0)) {
     shares.push({
       id: 'phenols',
-      name: 'Phenols of the plant, ionised',
+      name: 'Plant phenols, ionised',
       share: ionisedFractions(plantPhenol, ph, activity)[1] ?? 0,
     });
   }
@@ -40,7 +40,7 @@ export function ionisedShares(
     const [, once = 0, twice = 0] = ionisedFractions(acidSystems.ascorbic, ph, activity);
     shares.push(
       { id: 'ascorbate', name: 'Ascorbate, ionised once or twice', share: once + twice },
-      { id: 'ascorbate-twice', name: 'Ascorbate, ionised twice: the quick form', share: twice },
+      { id: 'ascorbate-twice', name: 'Ascorbate, fully ionised (the fast form)', share: twice },
     );
   }
   return shares;

@@ -109,7 +109,7 @@ describe('files of recipes', () => {
   });
   test.each<[string, string, RegExp]>([
     ['cut off', text.slice(0, 60), /cut off/],
-    ['foreign', '{"recipes": []}', /no file of recipes/],
+    ['foreign', '{"recipes": []}', /not a recipe file/],
     ['a newer one', text.replace('"version": 1', '"version": 7'), /another version/],
     ['an unknown ingredient', text.replace('black-tea', 'moon-dust'), /Substance: choose one of/],
     ['an impossible amount', text.replace('"perL": 60', '"perL": -60'), /from 0 to 1000/],

@@ -25,6 +25,6 @@ export function labelHazards(parts: readonly BrewPart[]): string[] {
   return [
     ...sentences.flatMap(([trait, sentence]) => (traits.has(trait) ? [sentence] : [])),
     ...(biohazardIn(parts.map(({ name }) => name)).length > 0 ? ['Biohazard: of animal origin.'] : []),
-    'Keep from children and food. Pour away after the local rules.',
+    'Keep from children and food. Pour away as local rules require.',
   ];
 }

@@ -46,7 +46,7 @@ export const mixRules: readonly MixRule[] = [
   {
     id: 'alkali-gloves',
     severity: 'warn',
-    text: 'Alkali: gloves and eye protection. Rinse splashes with much water.',
+    text: 'Alkali: gloves and eye protection. Rinse splashes with plenty of water.',
     when: (m) => m.adding.has('alkali') && !m.inJug.has('alkali'),
   },
   {
@@ -82,19 +82,19 @@ export const mixRules: readonly MixRule[] = [
   {
     id: 'acid-eyes',
     severity: 'warn',
-    text: 'Acid: gloves and eye protection, and the powder away from your face. Rinse splashes with much water.',
+    text: 'Acid: gloves and eye protection, and keep the powder away from your face. Rinse splashes with plenty of water.',
     when: (m) => m.adding.has('irritant') && !m.inJug.has('irritant'),
   },
   {
     id: 'safety-sheet',
     severity: 'warn',
-    text: 'Gloves, eye protection and fresh air. Its own safety sheet goes before all that is said here: read it first.',
+    text: 'Gloves, eye protection and fresh air. Its own safety sheet takes precedence over anything said here: read it first.',
     when: (m) => m.adding.has('bought') && !m.inJug.has('bought'),
   },
   {
     id: 'unknown',
     severity: 'warn',
-    text: 'Aetas does not know this one, nor what it gives off with the others: read up on it before it goes in.',
+    text: 'Aetas does not know this substance or what it may give off with the others: look it up before you add it.',
     when: (m) => m.adding.has('unknown'),
   },
   {

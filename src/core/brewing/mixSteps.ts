@@ -87,7 +87,7 @@ export function mixSteps(batch: Batch): MixStep[] {
       kind: 'stand',
       title: 'Let it stand',
       say: [
-        'Small bubbles leave it; they would sit on the film.',
+        'Small bubbles rise out; otherwise they would cling to the film.',
         isOneBath(parts)
           ? 'Meanwhile lay out tank and clock, and bring the wash water to within 3 °C.'
           : meanwhile[use],
@@ -100,7 +100,7 @@ export function mixSteps(batch: Batch): MixStep[] {
       id: 'strain',
       kind: 'strain',
       title: 'Strain it',
-      say: ['Through a coffee filter or a fine cloth: what has not dissolved leaves spots.'],
+      say: ['Use a coffee filter or a fine cloth: undissolved grains leave spots.'],
     });
   if (water.lastMl > 0) {
     put({
@@ -108,7 +108,7 @@ export function mixSteps(batch: Batch): MixStep[] {
       id: 'top-up',
       kind: 'top-up',
       title: 'Top up to the mark',
-      say: ['Water last, cold or warm, whichever brings it to the temperature. Stir.'],
+      say: ['Add the last water, cold or warm, to reach the temperature. Stir.'],
       unit: 'ml',
       target: batch.volumeMl,
       tolerance: toleranceOf(batch.volumeMl, batch.cylinderStepMl),
@@ -119,7 +119,7 @@ export function mixSteps(batch: Batch): MixStep[] {
     id: 'measure',
     kind: 'measure',
     title: 'Measure the temperature',
-    say: ['Stir, wait until the thermometer rests, and read it.'],
+    say: ['Stir, wait until the thermometer settles, and read it.'],
   });
   return steps;
 }
@@ -203,18 +203,18 @@ function sayOf({ makeup, unit }: BrewPart): string[] {
       return [
         ...tare,
         substanceOf(makeup.substanceId).goingIn,
-        ...(unit === 'g' ? ['Stir until it is clear before the next goes in.'] : []),
+        ...(unit === 'g' ? ['Stir until clear before adding the next.'] : []),
       ].filter((text) => text !== '');
     case 'tablets':
       return makeup.effervescent
         ? ['Into a glass of water of their own, not into the jug: let them fizz out first.']
         : ['Crush them in a mortar, and expect the fillers to stay cloudy.'];
     case 'packet':
-      return [...tare, 'Shake the closed packet well first. Stir until it is clear before the next goes in.'];
+      return [...tare, 'Shake the closed packet well first. Stir until clear before adding the next.'];
     case 'concentrate':
       return ['Measure it with a syringe or a small cylinder, and rinse that with the working solution.'];
     case 'own':
-      return [...tare, 'Aetas does not know this one: it is in your record, and counts for nothing in pH and time.'];
+      return [...tare, 'Aetas does not know this one: it is recorded, but does not count towards pH or time.'];
   }
 }
 
@@ -222,7 +222,7 @@ function waitFor({ makeup }: BrewPart): { title: string; say: string[]; min: num
   if (makeup.kind === 'tablets' && makeup.effervescent)
     return {
       title: 'Let the tablets fizz out',
-      say: ['Gas that has left cannot foam in the jug. Then pour the glass in, slowly.'],
+      say: ['Gas that has escaped cannot foam in the jug. Then pour the glass in slowly.'],
       min: FIZZ_MIN,
     };
   if (makeup.kind !== 'substance') return null;

@@ -32,12 +32,12 @@ export function readLines({ lines }: Pick<WorkbenchForm, 'lines'>): Result<Keyed
     } else if (parsed.data.kind === 'packet' && parsed.data.packetG === null) {
       problems.push({
         path: `lines.${form.key}.packetG`,
-        message: `${form.name}: type what it weighs, as it stands on your packet.`,
+        message: `${form.name}: type the weight printed on your packet.`,
       });
     } else if ('perL' in parsed.data && parsed.data.perL === 0) {
       problems.push({
         path: `lines.${form.key}.perL`,
-        message: `${form.name}: 0 is nothing to weigh. Give an amount above 0, or take the line out.`,
+        message: `${form.name}: 0 means nothing to weigh. Give an amount above 0, or delete the line.`,
       });
     } else read.push({ key: form.key, line: parsed.data });
   }

@@ -8,7 +8,7 @@ export const RECIPE_FORMAT = 'aetas-recipes';
 const RECIPE_VERSION = 1;
 
 const fileSchema = z.object({
-  format: z.literal(RECIPE_FORMAT, 'This is no file of recipes from Aetas. Choose one that “Save my recipes” made.'),
+  format: z.literal(RECIPE_FORMAT, 'This is not a recipe file from Aetas. Choose one made with “Save my recipes”.'),
   version: z.literal(
     RECIPE_VERSION,
     `This file is of another version of Aetas; this one reads version ${RECIPE_VERSION}.`,

@@ -63,8 +63,8 @@ describe('the formulary', () => {
     const { problems, sheet } = workbench(initialWorkbench(formulary['one-bath'], null), fineKit);
     expect(sheet).toBeNull();
     expect(problems.map(({ path, message }) => [path, message])).toEqual([
-      ['lines.line-0.packetG', 'First part of the kit: type what it weighs, as it stands on your packet.'],
-      ['lines.line-1.packetG', 'Second part of the kit: type what it weighs, as it stands on your packet.'],
+      ['lines.line-0.packetG', 'First part of the kit: type the weight printed on your packet.'],
+      ['lines.line-1.packetG', 'Second part of the kit: type the weight printed on your packet.'],
     ]);
   });
   test('half of a packet that makes a litre, and what it makes is the developer at stock strength', () => {
@@ -284,7 +284,7 @@ describe('measuring', () => {
 describe('bad input', () => {
   test('zero and less than zero are told at their line, with its name', () => {
     expect(problemsOf({ lines: withLine(0, { perL: 0 }) })).toEqual([
-      { path: 'lines.line-0.perL', message: expect.stringMatching(/^Washing soda, anhydrous: 0 is nothing to weigh/) },
+      { path: 'lines.line-0.perL', message: expect.stringMatching(/^Washing soda, anhydrous: 0 means nothing to weigh/) },
     ]);
     expect(problemsOf({ lines: withLine(0, { perL: -4 }) })).toEqual([
       { path: 'lines.line-0.perL', message: expect.stringMatching(/give a number from 0 to 1000/) },

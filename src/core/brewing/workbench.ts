@@ -145,7 +145,7 @@ function tooMuchLiquid(lines: readonly KeyedLine[]): Problem[] {
   return [
     {
       path: `lines.${largest.key}.${largest.line.kind === 'concentrate' ? 'concentrateParts' : 'perL'}`,
-      message: `${lineName(largest.line)}: the liquids alone make ${Math.round(perL)} ml of each litre. Take less of one, so that they fit into 1000 ml.`,
+      message: `${lineName(largest.line)}: the liquids alone make ${Math.round(perL)} ml of each litre. Use less of one, so that they fit into 1000 ml.`,
     },
   ];
 }
@@ -177,7 +177,7 @@ function volumeOf(
       if (lines === null || Number.isNaN(have)) return failure();
       const line = lines.find(({ key }) => key === form.scarcestKey);
       if (line === undefined)
-        return failure({ path: 'scarcestKey', message: 'Choose the ingredient that there is least of.' });
+        return failure({ path: 'scarcestKey', message: 'Choose the ingredient you have least of.' });
       const perL = amountPerL(line.line);
       if (perL === 0)
         return failure({

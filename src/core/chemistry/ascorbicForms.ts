@@ -3,10 +3,10 @@ import { molesIn, type SubstanceId } from './substances';
 /** In what shape ascorbic acid lies in the cupboard. */
 export const ascorbicForms = {
   powder: { name: 'Ascorbic acid powder', hint: 'pure, without sugar or flavour' },
-  erythorbic: { name: 'Erythorbic acid powder', hint: 'the isomer: the same mass' },
-  ascorbate: { name: 'Sodium ascorbate', hint: 'already neutral: more mass, less soda eaten' },
+  erythorbic: { name: 'Erythorbic acid powder', hint: 'an isomer of vitamin C: use the same mass' },
+  ascorbate: { name: 'Sodium ascorbate', hint: 'already neutral: more mass, uses up less soda' },
   tablets: { name: 'Plain tablets', hint: 'crush them; fillers stay cloudy' },
-  effervescent: { name: 'Effervescent tablets', hint: 'they bring citric acid and bicarbonate' },
+  effervescent: { name: 'Effervescent tablets', hint: 'they add citric acid and bicarbonate' },
 } as const;
 
 export type AscorbicFormId = keyof typeof ascorbicForms;

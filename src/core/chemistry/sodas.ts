@@ -13,7 +13,7 @@ export const sodaForms = {
   anhydrous: {
     name: 'Washing soda, anhydrous',
     substanceId: 'soda-anhydrous',
-    tell: 'A fine dry powder, also called soda ash. A spoonful grows warm in a little water and cakes.',
+    tell: 'A fine dry powder, also called soda ash. A spoonful warms a little water and cakes.',
   },
   monohydrate: {
     name: 'Washing soda, monohydrate',
@@ -73,4 +73,4 @@ export function bakingSodaForOven(sodaG: number): number {
 
 /** How to heat it. Source: common practice, no source; decomposition sets in above about 80 °C and is quick at 200 °C. */
 export const OVEN_RECIPE =
-  'Spread it thin on a tray and give it 200 °C for an hour, stirring once. Weigh it: it is done when it weighs 0.63 of what went in and no longer loses weight. Let it cool, and close the jar.';
+  'Spread it thinly on a tray and heat it at 200 °C for an hour, stirring once. It is done when it weighs 0.63 of the original and stops losing weight. Let it cool and close the jar.';

@@ -145,7 +145,7 @@ export const substances = {
     spoonG: 4.6,
     traits: ['powder', 'alkali', 'carbonate'],
     order: 20,
-    goingIn: 'They cool the water a good deal: start warmer.',
+    goingIn: 'They cool the water a lot: start warmer.',
   }),
   'baking-soda': substance('Baking soda', {
     alsoCalled: ['bicarbonate', 'sodium bicarbonate', 'bicarbonate of soda', 'sodium hydrogen carbonate'],
@@ -156,7 +156,7 @@ export const substances = {
     spoonG: 4.6,
     traits: ['powder', 'carbonate'],
     order: 20,
-    goingIn: 'It is not washing soda, and a brew made with it hardly develops.',
+    goingIn: 'It is not washing soda; a brew made with it barely develops.',
   }),
   borax: substance('Borax', {
     alsoCalled: ['sodium tetraborate', 'borax decahydrate'],
@@ -299,7 +299,7 @@ export const substances = {
     alsoCalled: ['wine'],
     traits: ['kitchen', 'acid', 'sealed'],
     order: 12,
-    goingIn: 'It takes the place of water.',
+    goingIn: 'It replaces the water.',
   }),
   'dark-beer': agent('dark-beer', {
     alsoCalled: ['beer', 'stout'],

@@ -66,7 +66,7 @@ export function readCassette(squares: CassetteSquares): Result<CassetteReading> 
   if (third === 0)
     return failure({
       path: 'squares',
-      message: 'In the upper row, one of the last two squares is always bare. Look again under slanting light.',
+      message: 'In the upper row, one of the last two squares is always bare. Look again with it tilted to the light.',
     });
   const stop = bit(squares[1]) + 2 * bit(squares[2]) + 4 * bit(squares[3]);
   const thirdIndex = third === 1 ? 0 : third === 2 ? 1 : 2;

@@ -44,13 +44,13 @@ export const familyRecognition: Record<StockFamilyId, FamilyRecognition> = {
   'pan-tabular-medium': {
     yearsInUse: { from: 1986, to: null },
     recognise: 'From the mid-1980s on; a pink or mauve dye comes out in the first bath.',
-    process: `${monochrome} It wants a longer fix.`,
+    process: `${monochrome} Fix it longer.`,
     image: keepsImage,
   },
   'pan-tabular-fast': {
     yearsInUse: { from: 1986, to: null },
     recognise: 'From the mid-1980s on, ISO 400 and over; a pink or mauve dye comes out in the first bath.',
-    process: `${monochrome} It wants a longer fix.`,
+    process: `${monochrome} Fix it longer.`,
     image: keepsImage,
   },
   orthochromatic: {

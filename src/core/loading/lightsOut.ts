@@ -31,7 +31,7 @@ const opening: Record<Exclude<Kind, 'see-saw' | 'sheet'>, { reach: string[]; ste
       step(
         'Pry the flat end off the cassette.',
         'The rim gives way all round and the spool slides out.',
-        'It does not give: go round the rim, not deeper at one place.',
+        'If it sticks, work around the rim; do not dig deeper in one place.',
       ),
       step(
         'Cut the leader off square, and clip both corners.',
@@ -82,7 +82,7 @@ const opening: Record<Exclude<Kind, 'see-saw' | 'sheet'>, { reach: string[]; ste
       step(
         'Cut it square, put the rest back and close the can.',
         'The lid sits flat all round.',
-        'The light may not go on before the can is closed.',
+        'Stay dark until the can is closed.',
       ),
     ],
   },
@@ -150,7 +150,7 @@ function loading(kind: Kind, tank: TankKind): DarkStep[] {
     step(
       'Put the reel on its column, into the tank, and close the lid.',
       'The lid turns until it stops. Shake: nothing rattles.',
-      'The light may not go on before the lid has locked.',
+      'Stay dark until the lid has locked.',
     ),
   ];
 }

@@ -65,7 +65,7 @@ export function readHints(hints: readonly TypedHint[], nowYear: number): Result<
       year('from', nowYear);
       year('to', nowYear);
       if (typeof hint.from === 'number' && typeof hint.to === 'number' && hint.from > hint.to) {
-        problems.push({ path: at('to'), message: 'The last year lies before the first: swap them.' });
+        problems.push({ path: at('to'), message: 'The last year is before the first: swap them.' });
       }
     } else {
       year('year', hint.kind === 'stamp' ? nowYear + 10 : nowYear);

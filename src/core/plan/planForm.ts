@@ -242,7 +242,7 @@ function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperC
     if (jug.developer === null)
       return failure({
         path: 'brewId',
-        message: `“${jug.name}” is no film developer that Aetas follows: choose another jug.`,
+        message: `“${jug.name}” is not a film developer Aetas can give a time for: choose another jug.`,
       });
     return success({ developer: jug.developer, brewId: jug.id, bromideGPerL: jug.bromideGPerL });
   }

@@ -6,7 +6,7 @@ import { SHELF_YEARS } from '../films/yearHints';
 
 /** Years by which a box date may be misread, and how a user says so. */
 export const dateDoubts = {
-  '0': 'Read off the box',
+  '0': 'Printed on the box',
   '3': 'Within a few years',
   '7': 'The decade is right',
   '17': 'A guess',

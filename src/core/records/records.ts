@@ -41,7 +41,7 @@ export const exposureStates = {
   unexposed: 'Not exposed yet',
   known: 'Exposed, as metered',
   mixed: 'Exposed, mixed light',
-  unknown: 'Exposed, nobody knows how',
+  unknown: 'Exposed, settings unknown',
 } as const;
 export type ExposureState = keyof typeof exposureStates;
 

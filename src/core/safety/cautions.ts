@@ -51,7 +51,7 @@ export const cautionRules: readonly CautionRule[] = [
     id: 'cold',
     at: 'choose',
     severity: 'warn',
-    text: 'Below 13 °C (55 °F) hydroquinone nearly stops and the estimate no longer holds. Warm the brew.',
+    text: 'Below 13 °C (55 °F) hydroquinone almost stops working, and the estimate no longer holds. Warm the brew.',
     when: (f) => f.temperatureC !== undefined && f.temperatureC < 13,
   },
   {
@@ -93,21 +93,21 @@ export const cautionRules: readonly CautionRule[] = [
     id: 'one-bath-agitation',
     at: 'choose',
     severity: 'warn',
-    text: `In a one-bath more movement favours fixing over developing: gentle only below ${ONE_BATH_CONTINUOUS_FROM_C} °C (75 °F), continuous rotation from there on.`,
+    text: `In a one-bath, more agitation favours fixing over developing: gentle only below ${ONE_BATH_CONTINUOUS_FROM_C} °C (75 °F), continuous rotation from there on.`,
     when: (f) => f.oneBath !== undefined && f.oneBath.continuous !== f.oneBath.warm,
   },
   {
     id: 'one-bath-push',
     at: 'choose',
     severity: 'note',
-    text: 'A one-bath runs to its own end, so longer does little. Push it by going warmer, not longer.',
+    text: 'A one-bath runs to completion, so a longer time does little. Push with temperature, not time.',
     when: (f) => f.oneBath?.pushed === true,
   },
   {
     id: 'thick-stand',
     at: 'choose',
     severity: 'warn',
-    text: 'This developer is stronger than a third of the usual, so a stand in it blocks the highlights. Thin it.',
+    text: 'This developer is stronger than a third of the usual, so a stand in it blocks the highlights. Dilute it.',
     when: (f) => f.thickStand === true,
   },
   {
@@ -142,7 +142,7 @@ export const cautionRules: readonly CautionRule[] = [
     id: 'safety-sheet',
     at: 'mix',
     severity: 'note',
-    text: 'Concentrates: gloves, eye protection and fresh air. Read the safety sheet of the product in your hand; it goes before anything said here.',
+    text: 'Concentrates: gloves, eye protection and fresh air. Read the safety sheet of the product in your hand; it takes precedence over anything said here.',
     when: (f) => f.concentrate !== undefined,
   },
   {
@@ -177,7 +177,7 @@ export const cautionRules: readonly CautionRule[] = [
     id: 'spent-baths',
     at: 'after',
     severity: 'warn',
-    text: 'Spent fixer and used developer carry silver and organics: collect them in labelled bottles and follow your local rules.',
+    text: 'Spent fixer and used developer contain silver and organics: collect them in labelled bottles and follow local rules.',
     when: (f) => f.fixer === true,
   },
 ];

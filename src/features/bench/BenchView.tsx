@@ -22,14 +22,14 @@ export function BenchView() {
   const nowMs = useNow(60_000);
   const bench = useBench();
   const times = useBenchTimes(bench, nowMs);
-  if (bench === undefined) return <p aria-busy="true">Looking at the bench.</p>;
+  if (bench === undefined) return <p aria-busy="true">Opening the bench.</p>;
   if (bench.dossiers.length + bench.finished === 0) {
     return (
       <>
         <h1>The bench is empty.</h1>
         <Empty
           picture={<TinPicture />}
-          sentence="Aetas starts from one roll: what it is, how old it is, how it was kept. Half a label is enough to begin."
+          sentence="Aetas starts from one roll: what it is, how old it is, how it was stored. Half a label is enough to begin."
           action={
             <Link href="/rolls/new" className="act act-primary" data-next-step>
               Add a roll
@@ -129,7 +129,7 @@ function BenchRow({
         </Link>
         <div className="text-[13px] text-ink2">
           {standing.forbidden
-            ? 'May be nitrate: not to be processed here'
+            ? 'May be nitrate: do not process here'
             : rollShortLine(roll, stock, new Date(nowMs).getFullYear())}
         </div>
       </div>
@@ -169,9 +169,9 @@ function TimeInBrief({ time }: { time: BenchTime }) {
 function Jugs({ brews, nowMs }: { brews: Bench['brews']; nowMs: number }) {
   return (
     <section aria-labelledby="jugs">
-      <h2 id="jugs">In the jugs</h2>
+      <h2 id="jugs">Jugs</h2>
       {brews.length === 0 && (
-        <p className="rule-row mt-2 text-ink2">Nothing is mixed. A brew shows up here once you mix it for a roll.</p>
+        <p className="rule-row mt-2 text-ink2">No jugs yet. A brew appears here once you mix it.</p>
       )}
       <ul className="mt-2">
         {brews.map((brew) => (

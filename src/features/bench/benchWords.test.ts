@@ -11,11 +11,11 @@ const coffee = sampleBrew(NOON);
 describe('the bench in two sentences', () => {
   test('rolls that only wait for hands are counted in words', () => {
     expect(benchHeadline([dossier('choose'), dossier('mix'), dossier('run'), dossier('judge')], [], NOON)).toEqual([
-      'Three rolls can go today.',
+      'Three rolls are ready to develop.',
     ]);
-    expect(benchHeadline([dossier('choose')], [], NOON)).toEqual(['One roll can go today.']);
+    expect(benchHeadline([dossier('choose')], [], NOON)).toEqual(['One roll is ready to develop.']);
     expect(benchHeadline([dossier('identify'), dossier('choose', true), dossier(null)], [], NOON)).toEqual([
-      'Nothing waits for the tank.',
+      'No roll is ready to develop.',
     ]);
   });
   test('the brew lasts four hours and a half, told as people say it', () => {

@@ -14,7 +14,9 @@ export function benchHeadline(dossiers: readonly RollDossier[], brews: readonly 
   const ready = dossiers.filter(canGo).length;
   const count = numerals[ready] ?? String(ready);
   const first =
-    ready === 0 ? 'Nothing waits for the tank.' : `${count} ${ready === 1 ? 'roll' : 'rolls'} can go today.`;
+    ready === 0
+      ? 'No roll is ready to develop.'
+      : `${count} ${ready === 1 ? 'roll is' : 'rolls are'} ready to develop.`;
   const lasting = brews
     .filter(({ developer }) => developer?.kind === 'improvised')
     .map((brew) => jugState(brew, nowMs))

@@ -44,7 +44,7 @@ function ownOffers(name: string): Offer[] {
     line: (key) => lineOfKind(name, id, key),
   });
   return [
-    offer('own', 'as something of your own'),
+    offer('own', 'as your own ingredient'),
     offer('concentrate', 'a concentrate to dilute'),
     offer('packet', 'a packet, of which a part is taken'),
   ];
@@ -71,9 +71,7 @@ export function AddIngredient({ inHand: { form, change } }: Pick<BenchPart, 'inH
   };
   if (form.lines.length >= MOST)
     return (
-      <p className="border-t border-hair pt-2 text-[14px] text-ink2">
-        Twelve ingredients are the most that a sheet takes.
-      </p>
+      <p className="border-t border-hair pt-2 text-[14px] text-ink2">A sheet can hold twelve ingredients at most.</p>
     );
   return (
     <Field className="border-t border-hair pt-2">

@@ -21,7 +21,7 @@ const LOOK_AGAIN_MS = 30_000;
 /** One jug: what is in it, how long it lasts, and its label. */
 export function BrewPage({ brewId }: { brewId: string }) {
   const brew = useBrew(brewId);
-  if (brew === undefined) return <p aria-busy="true">Looking for the jug.</p>;
+  if (brew === undefined) return <p aria-busy="true">Opening the jug.</p>;
   if (brew === null) return <NotHere table="brews" id={brewId} what="This jug" />;
   return <Jug brew={brew} />;
 }
@@ -44,9 +44,9 @@ function Jug({ brew }: { brew: Brew }) {
         <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_372px]">
           <div className="min-w-0 space-y-7">
             <section aria-labelledby="inside">
-              <h2 id="inside">What is really in it</h2>
+              <h2 id="inside">Actual contents</h2>
               {brew.parts.length === 0 ? (
-                <p className="rule-row mt-2 text-ink2">Nobody weighed it here: it counts as planned.</p>
+                <p className="rule-row mt-2 text-ink2">Not weighed here; assumed as planned.</p>
               ) : (
                 <div className="mt-2">
                   <MadeTable made={brew} />
@@ -55,14 +55,14 @@ function Jug({ brew }: { brew: Brew }) {
             </section>
             {brew.use === 'film-developer' && brew.developer === null && (
               <p role="status" className="border-y-2 border-danger py-3">
-                <b className="text-danger">Not a developer that Aetas gives times for.</b>{' '}
+                <b className="text-danger">Aetas gives no times for this one.</b>{' '}
                 {brew.ph !== null && brew.ph < LEAST_DEVELOPING_PH
-                  ? `It comes to about pH ${brew.ph.toFixed(1)}, and below ${LEAST_DEVELOPING_PH} a brew hardly develops. Add washing soda and mix it anew on the sheet.`
-                  : 'There is no agent in it that Aetas follows, or more of something than the model knows.'}
+                  ? `It comes to about pH ${brew.ph.toFixed(1)}, and below ${LEAST_DEVELOPING_PH} a brew barely develops. Add washing soda and mix it anew on the sheet.`
+                  : 'It has no developing agent Aetas knows, or more of something than the model covers.'}
               </p>
             )}
             <section aria-labelledby="left">
-              <h2 id="left">What is left of it</h2>
+              <h2 id="left">Strength left</h2>
               {left !== null && (
                 <div role="img" aria-label={`${left} % left`} className="mt-2 h-3.5 bg-hair">
                   <div
@@ -76,7 +76,7 @@ function Jug({ brew }: { brew: Brew }) {
               </p>
               <div className="mt-3 flex flex-wrap gap-3">
                 <button type="button" className="act" onClick={() => void countFilms(brew.id, 1)}>
-                  One more film through it
+                  Count one film
                 </button>
                 <button
                   type="button"
@@ -97,7 +97,7 @@ function Jug({ brew }: { brew: Brew }) {
             </section>
           </div>
           <section aria-labelledby="label" className="min-w-0">
-            <h2 id="label">Its label</h2>
+            <h2 id="label">Label</h2>
             <div className="mt-2">
               <Label brew={brew} />
             </div>

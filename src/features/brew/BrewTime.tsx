@@ -19,7 +19,7 @@ import type { BenchPart } from './Workbench';
 const LOOK_AGAIN_MS = 60 * 60_000;
 
 /** What stands in place of a time while a field is still empty. */
-const FILLING = 'Fill in what is empty, and the time comes back.';
+const FILLING = 'Fill in the empty field to see the time.';
 
 /** The time that this brew would give the roll, with its band: it moves while the recipe is changed. */
 export function BrewTime({
@@ -39,11 +39,7 @@ export function BrewTime({
   const { estimate, current } = useTrialEstimate(trial);
   const mend = asked !== null && Object.keys(errors).length === 0 ? FILLING : MENDING;
   if (dossier === undefined)
-    return (
-      <p className="border-b border-hair pb-4 text-[14px] text-ink2">
-        Say for which roll it is mixed, and its time stands here and moves with the recipe.
-      </p>
-    );
+    return <p className="border-b border-hair pb-4 text-[14px] text-ink2">Choose a roll to see its time here.</p>;
   if (trial === null || estimate === null) {
     return (
       <section aria-label="Time of the roll" aria-live="polite" className="min-h-[133px] border-b border-hair pb-4">
@@ -53,10 +49,10 @@ export function BrewTime({
           </span>
           <span className="min-w-0 flex-1 text-[14px] text-ink2">
             {trial !== null
-              ? 'Working it out.'
+              ? 'Calculating.'
               : shown === null || shown.stopped !== null
                 ? mend
-                : 'Aetas gives no time for this: there is no agent in it that it follows.'}
+                : 'No time for this one: it has no developing agent Aetas knows.'}
           </span>
         </p>
       </section>

@@ -34,9 +34,9 @@ export function BrewsView() {
     <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_330px]">
       <div className="min-w-0">
         <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-2">
-          <h1>What shall it be?</h1>
+          <h1>What are you mixing?</h1>
           <p className="text-[13px] text-ink2">
-            Amounts are g, or ml, in a litre.{' '}
+            Amounts per litre, g or ml.{' '}
             <Link href="/brews/kit" className="act-plain ml-3 text-[15px]">
               Kit and devices
             </Link>
@@ -59,11 +59,9 @@ export function BrewsView() {
       </div>
       <aside className="min-w-0">
         <section aria-labelledby="jugs">
-          <h2 id="jugs">In the jugs</h2>
+          <h2 id="jugs">Jugs</h2>
           {brews.length === 0 && (
-            <p className="rule-row mt-2 text-ink2">
-              Nothing is mixed. Take a recipe to the workbench, and weigh it out.
-            </p>
+            <p className="rule-row mt-2 text-ink2">No jugs yet. Take a recipe to the workbench and weigh it out.</p>
           )}
           <ul className="mt-2">
             {brews.map((brew) => (
@@ -118,7 +116,7 @@ function FormularyLine({ id }: { id: FormularyId }) {
 function OpenMixes({ mixes }: { mixes: readonly Mix[] }) {
   return (
     <section aria-labelledby="open-mixes" className="mt-5">
-      <h2 id="open-mixes">Being mixed</h2>
+      <h2 id="open-mixes">In progress</h2>
       <ul className="mt-1">
         {mixes.map((mix) => {
           const steps = mixSteps(mix.batch);
@@ -152,7 +150,7 @@ function OwnRecipes({ recipes }: { recipes: readonly RecipeRecord[] }) {
     if (chosen.size > LARGEST_FILE_BYTES) {
       setRefused({
         name: chosen.name,
-        problems: [{ path: '', message: 'The file is larger than 4 MB, so it is no file of recipes.' }],
+        problems: [{ path: '', message: 'The file is larger than 4 MB, so it is not a recipe file.' }],
       });
       return;
     }
@@ -168,7 +166,7 @@ function OwnRecipes({ recipes }: { recipes: readonly RecipeRecord[] }) {
     <section aria-labelledby="own-recipes" className="mt-5">
       <h2 id="own-recipes">Your own</h2>
       {recipes.length === 0 && (
-        <p className="rule-row mt-1 text-ink2">None yet. Duplicate one below, or begin an empty one.</p>
+        <p className="rule-row mt-1 text-ink2">None yet. Duplicate one below, or start from scratch.</p>
       )}
       <ul className="mt-1">
         {recipes.map((recipe) => (
@@ -203,10 +201,10 @@ function OwnRecipes({ recipes }: { recipes: readonly RecipeRecord[] }) {
       </ul>
       <div className="rule-row flex flex-wrap gap-x-6 gap-y-2">
         <Link href="/brews/workbench?recipe=new" className="act-plain">
-          Begin an empty one
+          Start from scratch
         </Link>
         <FileButton label="File with recipes" className="act-plain" onFile={(chosen) => void open(chosen)}>
-          Take in a file
+          Import recipes
         </FileButton>
         {recipes.length > 0 && (
           <button

@@ -48,7 +48,7 @@ export function CostPanel({ inHand: { form, shown } }: Pick<BenchPart, 'inHand'>
   );
   return (
     <section aria-labelledby="cost">
-      <h2 id="cost">What a film costs</h2>
+      <h2 id="cost">Cost per film</h2>
       <table className="mt-2 w-full border-collapse" aria-label="Cost of a film">
         <tbody>
           {(

@@ -16,7 +16,7 @@ const sodaOptions = sodaChoices.map((value) =>
     ? {
         value,
         name: 'Baking soda, dried in the oven',
-        hint: 'Washing soda that you make yourself: the mend when there is no other.',
+        hint: 'Washing soda you make yourself, when there is no other.',
       }
     : { value, name: sodaForms[value].name, hint: sodaForms[value].tell },
 );
@@ -33,7 +33,7 @@ export function Cupboard({ inHand: { form, change, errors }, settings }: BenchPa
         <div className="min-w-0">
           <Choice
             id="sodaForm"
-            label="Which soda is it"
+            label="Which soda do you have?"
             value={form.sodaForm}
             options={sodaOptions}
             onChange={(sodaForm: WorkbenchForm['sodaForm']) => change({ sodaForm })}
@@ -44,7 +44,7 @@ export function Cupboard({ inHand: { form, change, errors }, settings }: BenchPa
       {has('ascorbic-acid') && (
         <Choice
           id="ascorbicForm"
-          label="Ascorbic acid comes as"
+          label="Form of ascorbic acid"
           value={form.ascorbicForm}
           options={ascorbicOptions}
           onChange={(ascorbicForm: WorkbenchForm['ascorbicForm']) => change({ ascorbicForm })}
@@ -54,7 +54,7 @@ export function Cupboard({ inHand: { form, change, errors }, settings }: BenchPa
         <div className="grid grid-cols-2 gap-4 sm:col-start-2">
           <Quantity
             id="tabletMg"
-            label="One declares"
+            label="One contains"
             kind="milligrams"
             units={settings}
             value={form.tabletMg}

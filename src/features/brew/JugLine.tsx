@@ -39,11 +39,7 @@ export function JugLine({ brew, nowMs }: { brew: Brew; nowMs: number }) {
       </div>
       <div
         role="img"
-        aria-label={
-          state.left === null
-            ? 'How it wears is not followed'
-            : `${left} % of its ${kitchen ? 'strength' : 'life'} left`
-        }
+        aria-label={state.left === null ? 'Wear not tracked' : `${left} % of its ${kitchen ? 'strength' : 'life'} left`}
         className="my-1.5 h-2.5 bg-hair"
       >
         <div

@@ -22,7 +22,7 @@ export function KeepRecipe({ inHand: { form, change }, ownId }: Pick<BenchPart, 
     if (!lines.ok) return;
     void keepRecipe({ name, use: form.use, note: form.note, lines: lines.value.map(({ line }) => line) }, id).then(
       (kept) => {
-        setSaid(`“${name}” is among your recipes.`);
+        setSaid(`“${name}” is saved among your recipes.`);
         if (kept !== ownId)
           router.replace(`/brews/workbench?recipe=${kept}${form.rollId === '' ? '' : `&roll=${form.rollId}`}`);
       },
@@ -30,9 +30,9 @@ export function KeepRecipe({ inHand: { form, change }, ownId }: Pick<BenchPart, 
   };
   return (
     <section aria-labelledby="keep">
-      <h2 id="keep">As a recipe of your own</h2>
+      <h2 id="keep">Save as your own recipe</h2>
       <div className="mt-2 grid gap-x-6 gap-y-4 sm:grid-cols-2">
-        <Field id="recipeName" label="Name" error={name === '' ? 'Give it a name to keep it.' : undefined}>
+        <Field id="recipeName" label="Name" error={name === '' ? 'Give it a name to save it.' : undefined}>
           <input
             id="recipeName"
             className="box"
@@ -64,11 +64,11 @@ export function KeepRecipe({ inHand: { form, change }, ownId }: Pick<BenchPart, 
       <div className="mt-3 flex flex-wrap items-center gap-3">
         {ownId !== null && (
           <button type="button" className="act" disabled={!able} onClick={() => keep(ownId)}>
-            Keep the changes
+            Save changes
           </button>
         )}
         <button type="button" className="act" disabled={!able} onClick={() => keep()}>
-          {ownId === null ? 'Keep it among my recipes' : 'Keep it as another'}
+          {ownId === null ? 'Save recipe' : 'Save as another recipe'}
         </button>
         <span role="status" className="text-[14px]">
           {said}

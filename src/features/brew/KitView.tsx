@@ -44,7 +44,7 @@ const sources = (standIn: string): readonly { value: InstrumentId; name: string 
 /** With what the user measures, and where its readings come from. Everything else in Aetas rounds to it. */
 export function KitView() {
   const settings = useKeptSettings();
-  return settings === undefined ? <p aria-busy="true">Opening the drawer.</p> : <KitForm settings={settings} />;
+  return settings === undefined ? <p aria-busy="true">Opening the kit.</p> : <KitForm settings={settings} />;
 }
 
 function KitForm({ settings }: { settings: Settings }) {
@@ -70,8 +70,8 @@ function KitForm({ settings }: { settings: Settings }) {
       <div>
         <h1>Kit and devices</h1>
         <p className="mt-1 text-ink2">
-          What your scale, cylinder and thermometer can show. Amounts are rounded to it, and you are told when it is too
-          coarse.{' '}
+          What your scale, cylinder and thermometer can show. Amounts are rounded to match, and you are told when an
+          instrument is too coarse.{' '}
           <Link href="/brews" className="act-plain">
             To the brews
           </Link>
@@ -81,12 +81,12 @@ function KitForm({ settings }: { settings: Settings }) {
         <h2 id="kit-scale">Scale</h2>
         <div className="mt-2 grid grid-cols-2 gap-4 sm:max-w-[420px]">
           {number('scaleStepG', 'Smallest step', 'mass')}
-          {number('scaleMostG', 'It takes up to', 'mass')}
+          {number('scaleMostG', 'Maximum load', 'mass')}
         </div>
         <div className="mt-4">
           <Segments
             id="scale"
-            label="Its readings"
+            label="Readings from"
             value={form.scale}
             options={sources('Simulated kitchen scale')}
             onChange={(scale) => set({ scale })}
@@ -94,8 +94,8 @@ function KitForm({ settings }: { settings: Settings }) {
         </div>
         {form.scale === 'simulated' && (
           <p className="mt-2 max-w-[62ch] text-[14px] text-ink2">
-            It settles, rustles, drifts and rounds as a real one does, and a simulated hand pours. To practise with: it
-            weighs nothing that is on your table.
+            It settles, jitters, drifts and rounds like a real one, and a simulated hand pours. For practice only: it
+            weighs nothing on your table.
           </p>
         )}
       </section>
@@ -134,7 +134,7 @@ function KitForm({ settings }: { settings: Settings }) {
         <div className="mt-4">
           <Segments
             id="probe"
-            label="Its readings"
+            label="Readings from"
             value={form.probe}
             options={sources('Simulated probe')}
             onChange={(probe) => set({ probe })}
@@ -142,7 +142,7 @@ function KitForm({ settings }: { settings: Settings }) {
         </div>
         {form.probe === 'simulated' && (
           <p className="mt-2 max-w-[62ch] text-[14px] text-ink2">
-            It lags behind a jug that cools towards the room. To practise with: it sits in no jug of yours.
+            It lags behind a jug that cools towards the room. For practice only: it is not in any jug of yours.
           </p>
         )}
       </section>

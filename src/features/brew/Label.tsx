@@ -55,7 +55,7 @@ function Qr({ text }: { text: string }) {
   return (
     <svg
       role="img"
-      aria-label="The label as a code to scan"
+      aria-label="Label as a code to scan"
       width="112"
       height="112"
       viewBox={`0 0 ${size} ${size}`}

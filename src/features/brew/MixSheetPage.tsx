@@ -26,7 +26,7 @@ import { useWakeLock } from '@/features/run/useWakeLock';
 /** The mix sheet: one thing a screen, in big type. */
 export function MixSheetPage({ mixId }: { mixId: string }) {
   const mix = useMix(mixId);
-  if (mix === undefined) return <p aria-busy="true">Looking for the sheet.</p>;
+  if (mix === undefined) return <p aria-busy="true">Opening the mix sheet.</p>;
   if (mix === null) return <NotHere table="mixes" id={mixId} what="This mix" />;
   return <MixSheet mix={mix} />;
 }
@@ -67,7 +67,7 @@ function MixSheet({ mix }: { mix: Mix }) {
           </button>
         )}
         <Link href="/brews" className="act-plain">
-          Leave it; it waits here
+          Pause
         </Link>
         {mix.brewId === null && (
           <button
@@ -79,7 +79,7 @@ function MixSheet({ mix }: { mix: Mix }) {
                 .catch(() => undefined)
             }
           >
-            Give this mixing up
+            Discard this mix
           </button>
         )}
       </div>
@@ -169,7 +169,7 @@ function Standing({ step, sinceMs }: { step: MixStep; sinceMs: number | null }) 
       role="timer"
       data-testid="standing"
     >
-      {leftMs > 0 ? formatDuration(Math.ceil(leftMs / 1000)) : 'Long enough'}
+      {leftMs > 0 ? formatDuration(Math.ceil(leftMs / 1000)) : 'Ready'}
     </p>
   );
 }
@@ -195,7 +195,7 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
           data-next-step
           onClick={() => go(step.kind === 'water' ? step.target : null, 'target')}
         >
-          {step.kind === 'water' ? 'The water is in' : step.kind === 'stand' ? 'Go on' : 'It is strained'}
+          {step.kind === 'water' ? 'The water is in' : step.kind === 'stand' ? 'Go on' : 'Strained'}
         </button>
       </div>
     );
@@ -227,8 +227,8 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
           : step.kind === 'measure'
             ? 'Give a temperature from 0 to 100 °C.'
             : step.kind === 'top-up'
-              ? 'That is not the volume of this jug: read the mark once more.'
-              : 'That is more than ten times what was wanted, or less than nothing: look at the scale once more.';
+              ? 'That is not the volume of this jug: read the mark again.'
+              : 'That is more than ten times the target, or below zero: check the scale again.';
   const near = read?.ok === true && within && step.kind !== 'measure' ? closeness(step, read.value) : null;
   const byScale = step.unit === 'g' && spoons === '' && settings.kit.scale === 'simulated';
   const byProbe = step.kind === 'measure' && settings.kit.probe === 'simulated';
@@ -289,20 +289,20 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
           disabled={problem !== undefined}
         >
           {read !== null
-            ? 'That is in'
+            ? 'Added'
             : step.kind === 'measure'
-              ? 'Go on without'
+              ? 'Skip the reading'
               : spoons !== ''
-                ? 'The spoons are in'
-                : 'It is in, as written'}
+                ? 'Spoons added'
+                : 'Added as listed'}
         </button>
       </div>
       <FieldError id="actual" error={problem} />
       {near !== null && near !== 'good' && (
         <p role="status" className="mt-2 max-w-[60ch] text-[15px] text-heat">
           {near === 'over'
-            ? 'More than wanted. Take some out, or leave it: the estimate will reckon with what is in.'
-            : 'Less than wanted. Add some, or leave it: the estimate will reckon with what is in.'}
+            ? 'More than the target. Take some out, or leave it: the estimate will use what is in.'
+            : 'Less than the target. Add some, or leave it: the estimate will use what is in.'}
         </p>
       )}
     </form>
@@ -324,7 +324,7 @@ function Done({ mix, progress, onFinish }: { mix: Mix; progress: MixProgress; on
         data-next-step
         onClick={onFinish}
       >
-        {mix.brewId === null ? 'Put it among the jugs' : 'To the jug'}
+        {mix.brewId === null ? 'Finish the jug' : 'Go to the jug'}
       </button>
     </div>
   );

@@ -15,7 +15,7 @@ export function OrderPanel({ inHand: { shown, mending }, units }: Pick<BenchPart
   if (batch === undefined) return null;
   return (
     <section aria-labelledby="order" className={classes(mending && 'stale')}>
-      <h2 id="order">In this order</h2>
+      <h2 id="order">Order of mixing</h2>
       <ol className="mt-2" aria-label="Order of mixing">
         {steps.map((step, index) => (
           <li key={step.id} className="rule-row grid grid-cols-[24px_minmax(0,1fr)] gap-x-2">

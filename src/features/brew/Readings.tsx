@@ -95,7 +95,7 @@ export function ScaleReading({ step, kit, onTake }: { step: MixStep; kit: Kit; o
           disabled={poured === 0}
           onClick={() => pour(Math.max(0.02 * wanted, kit.scaleStepG))}
         >
-          A pinch more
+          Add a pinch
         </button>
         <button
           type="button"
@@ -103,7 +103,7 @@ export function ScaleReading({ step, kit, onTake }: { step: MixStep; kit: Kit; o
           disabled={poured === 0}
           onClick={() => pour(-Math.max(0.02 * wanted, kit.scaleStepG))}
         >
-          A pinch less
+          Remove a pinch
         </button>
         <button
           type="button"
@@ -114,7 +114,7 @@ export function ScaleReading({ step, kit, onTake }: { step: MixStep; kit: Kit; o
           Take this reading
         </button>
       </div>
-      {!tared && <p className="mt-2 text-[14px] text-ink2">The empty cup stands on it: tare first.</p>}
+      {!tared && <p className="mt-2 text-[14px] text-ink2">The empty cup is on the scale: tare first.</p>}
     </fieldset>
   );
 }

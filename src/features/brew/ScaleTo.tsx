@@ -97,7 +97,7 @@ export function ScaleTo({
             <div className="col-span-2">
               <Choice
                 id="scarcestKey"
-                label="Least is left of"
+                label="Scarcest ingredient"
                 value={form.scarcestKey}
                 options={form.lines.map(({ key, name }) => ({ value: key, name: name || 'A line without a name' }))}
                 onChange={(scarcestKey) => change({ scarcestKey })}

@@ -69,7 +69,7 @@ export function WaterPanel({ inHand: { form, change, errors, shown, mending }, s
       <div className="mt-4 grid grid-cols-[132px_minmax(0,1fr)] items-end gap-4 border-t border-hair pt-3">
         <Quantity
           id="jugC"
-          label="A jug now at"
+          label="The jug now at"
           kind="temperature"
           units={settings}
           optional

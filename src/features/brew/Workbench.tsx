@@ -32,7 +32,7 @@ export interface BenchPart {
 export function Workbench({ start, bench, settings }: { start: WorkbenchStart; bench: Bench; settings: Settings }) {
   const workbench = useWorkbench(start, settings.kit);
   const { form, change, result } = workbench;
-  if (form === null || result === null) return <p aria-busy="true">Clearing the workbench.</p>;
+  if (form === null || result === null) return <p aria-busy="true">Opening the workbench.</p>;
   const inHand = { ...workbench, form };
   const part = { inHand, settings };
   const dossier = bench.dossiers.find(({ roll }) => roll.id === form.rollId);
@@ -128,7 +128,7 @@ function Acts({ part: { inHand }, rollId }: { part: BenchPart; rollId: string | 
       >
         {why === '' ? (
           <>
-            One ingredient a screen.{' '}
+            One ingredient per screen.{' '}
             <Link href="/brews/kit" className="act-plain">
               Kit and devices
             </Link>
@@ -146,8 +146,8 @@ function blockedWords(sheet: Sheet | null, marked: number, asked: string | null,
   if (sheet === null && marked === 0) return asked ?? '';
   if (sheet === null)
     return marked === 1
-      ? 'One field is marked: mend it, and the sheet comes back.'
-      : `${marked} fields are marked: mend them, and the sheet comes back.`;
-  if (sheet.stopped !== null) return 'It would hardly develop: mend it first.';
-  return undissolved ? 'Something in it does not dissolve: see the line that is marked.' : '';
+      ? 'Correct the marked field to see the sheet.'
+      : `${marked} fields are marked: correct them to see the sheet.`;
+  if (sheet.stopped !== null) return 'This would barely develop. Fix it first.';
+  return undissolved ? 'Something does not dissolve: see the marked line.' : '';
 }

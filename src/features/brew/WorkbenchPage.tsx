@@ -16,7 +16,7 @@ export function WorkbenchPage() {
   const recipes = useRecipes();
   const settings = useSettings();
   if (settled === undefined || recipes === undefined || draft === null)
-    return <p aria-busy="true">Clearing the workbench.</p>;
+    return <p aria-busy="true">Opening the workbench.</p>;
   const bench = {
     ...settled,
     dossiers: settled.dossiers.map((dossier) =>

@@ -20,19 +20,19 @@ export function Worksheet({ inHand: { form, change, errors, result, shown, mendi
   if (form.lines.length === 0)
     return (
       <p className="mt-6 border-y border-hair py-4 text-ink2">
-        {form.use === 'stop' ? 'Nothing but water.' : 'Nothing goes in yet: add the first ingredient.'}
+        {form.use === 'stop' ? 'Nothing but water.' : 'Nothing in it yet: add the first ingredient.'}
       </p>
     );
   return (
     <table className="mt-6 w-full border-collapse">
-      <caption className="sr-only">What goes in</caption>
+      <caption className="sr-only">Ingredients</caption>
       <thead>
         <tr className="text-left text-[13px] text-ink2">
           <th scope="col" className="py-1 font-normal">
             Ingredient
           </th>
           <th scope="col" className="w-[132px] py-1 font-normal">
-            In a litre
+            Per litre
           </th>
           <th scope="col" className="w-[116px] py-1 text-right font-normal">
             In this jug

@@ -9,7 +9,7 @@ export function jugWords({ left, timeFactor, goodUntilMs, filmsLeft, spent }: Ju
     ...(goodUntilMs === null ? [] : [`good for ${leftWords(goodUntilMs - nowMs)}`]),
     ...(filmsLeft === null ? [] : [`${Number(filmsLeft.toFixed(1))} more ${filmsLeft === 1 ? 'film' : 'films'}`]),
   ];
-  return words.length === 0 && left === null ? 'how it wears is not followed' : words.join(' · ');
+  return words.length === 0 && left === null ? 'wear not tracked' : words.join(' · ');
 }
 
 const HOUR_MS = 3_600_000;

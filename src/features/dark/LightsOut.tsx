@@ -15,7 +15,7 @@ export function LightsOut({ rollId }: { rollId: string }) {
   const dossier = useDossier(rollId);
   const [tank, setTank] = useState<TankKind>('adjustable');
   const [mode, setMode] = useState<'card' | 'practice' | 'dark'>('card');
-  if (dossier === undefined) return <p aria-busy="true">Looking for the roll.</p>;
+  if (dossier === undefined) return <p aria-busy="true">Opening the roll.</p>;
   if (dossier === null) return <h1>This roll is not on the bench.</h1>;
   if (dossier.standing.forbidden) {
     return (
@@ -71,11 +71,11 @@ export function LightsOut({ rollId }: { rollId: string }) {
         ))}
       </ol>
       <p className="rule-row text-[14px]">
-        Telephone face down or out of the room, lamps off their timers, door locked. A screen is a lamp too.
+        Phone face down or out of the room, timers off, door locked. A screen is a light too.
       </p>
       <div className="no-print mt-2 flex flex-wrap gap-3">
         <button type="button" className="act act-primary" onClick={() => setMode('practice')}>
-          Practise with a dummy
+          Rehearse with spare film
         </button>
         <button type="button" className="act" onClick={() => setMode('dark')}>
           Read it to me in the dark

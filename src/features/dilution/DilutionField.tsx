@@ -41,7 +41,7 @@ export function DilutionField({ id, fields, change, usual, volumeMl, units }: Di
   return (
     <Field
       id={id}
-      label="Dilution, as it is written"
+      label="Dilution, as written"
       hint="1+9, 1:31, 15 in 500, half strength"
       error={read?.ok === false ? read.problems[0]?.message : undefined}
     >

@@ -39,8 +39,7 @@ export function ExposureView() {
         <div>
           <h1>How long to expose</h1>
           <p className="mt-1 max-w-[62ch] text-ink2">
-            From the meter to the shutter: the index you give the film, the filter, and what film loses in long
-            exposures.
+            From the meter to the shutter: the film’s index, the filter, and the extra time long exposures need.
           </p>
         </div>
         <div className="grid gap-x-5 gap-y-4 border-t border-hair pt-4 sm:grid-cols-3">
@@ -97,7 +96,7 @@ export function ExposureView() {
               checked={form.ownFrames}
               onChange={(event) => change({ ownFrames: event.target.checked })}
             />
-            Fit to two frames of my own
+            Fit to two of my own frames
           </label>
           {form.ownFrames && (
             <div className="mt-3 grid gap-x-5 gap-y-4 sm:grid-cols-2">
@@ -118,7 +117,7 @@ export function ExposureView() {
                   />
                   <Quantity
                     id={`frame-${index}-right`}
-                    label="came out right at"
+                    label="correct at"
                     hint="s"
                     kind="count"
                     units={units}
@@ -165,7 +164,7 @@ export function ExposureView() {
             <p className="mt-3 text-[13px] text-ink2">
               {form.ownFrames
                 ? 'The exponent is fitted to your frames.'
-                : 'The exponent is common practice for film of which nothing is known (1.3) or our estimate for its kind. Bracket: a stop more on long exposures.'}
+                : 'The exponent is common practice for film of which nothing is known (1.3) or our estimate for its kind. Bracket one stop longer on long exposures.'}
             </p>
           </>
         ) : (

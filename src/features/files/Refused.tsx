@@ -8,7 +8,7 @@ export function Refused({ name, problems }: { name: string; problems: readonly P
   return (
     <div role="alert" className="border-l-4 border-danger pl-3">
       <p>
-        <b className="text-danger">“{name}” was not taken, and nothing has changed.</b>
+        <b className="text-danger">“{name}” was not opened, and nothing has changed.</b>
       </p>
       <ul className="mt-1 space-y-1">
         {problems.slice(0, FAULTS_SHOWN).map(({ path, message }) => (

@@ -24,7 +24,7 @@ const terms = [
   ],
   [
     '80 % band',
-    'Four rolls in five are expected to want a time inside it. A wide band is not a fault: it is what is not known.',
+    'Four rolls in five should need a time inside it. A wide band is not a fault: it shows what is not known.',
   ],
   ['Hold', 'Develop old film for the fresh-film time, with a restrainer where fog is heavy.'],
   ['Extend', 'Develop old film longer to win back contrast, at the price of fog.'],
@@ -32,7 +32,7 @@ const terms = [
     'Stand development',
     'Very dilute developer, hardly moved, for 45 to 75 minutes: dense parts exhaust it, thin ones go on.',
   ],
-  ['Rem-jet', 'A black carbon layer on the back of cine stock. It comes off in alkaline water, and only there.'],
+  ['Rem-jet', 'A black carbon layer on the back of cine stock. It comes off only in alkaline water.'],
   ['Clearing time', 'The time a scrap of film takes to turn clear in the fixer. Fix for twice as long.'],
 ] as const;
 
@@ -43,9 +43,8 @@ export function Handbook() {
       <div>
         <h1>Handbook</h1>
         <p className="mt-1 max-w-[70ch] text-ink2">
-          What every estimate starts from. Numbers here are our estimates where nothing else is said, and each is as
-          wide as the band it makes. <Link href="/handbook/method">The method in full</Link> gives every formula with
-          its source.
+          Where every estimate starts. Figures are our own estimates unless a source is named.{' '}
+          <Link href="/handbook/method">The method in full</Link> gives every formula with its source.
         </p>
       </div>
       <section aria-labelledby="terms">
@@ -62,7 +61,7 @@ export function Handbook() {
       <DataTable
         title="Stock families"
         note="Fresh film. Time in a metol–hydroquinone borax developer at stock strength and 20 °C, to the scan gradient; yearly figures for each room-year."
-        head={['Family', 'Time, min', 'Largest gradient', 'Base + fog', 'Stops lost a year', 'Fog a year']}
+        head={['Family', 'Time, min', 'Largest gradient', 'Base + fog', 'Stops lost per year', 'Fog per year']}
         rows={stockFamilyIds.map((id) => {
           const family = stockFamilies[id];
           return [
@@ -78,7 +77,7 @@ export function Handbook() {
       <DataTable
         title="Ingredients"
         note="Molar masses from standard atomic masses. Heat of solution, where a plus cools the water, and what 100 ml take at 20 °C: CRC Handbook, from memory. A level teaspoon of 4.93 ml: common practice, from memory."
-        head={['Ingredient', 'Formula', 'g/mol', 'kJ/mol', 'g in 100 ml', 'g a teaspoon']}
+        head={['Ingredient', 'Formula', 'g/mol', 'kJ/mol', 'g in 100 ml', 'g per teaspoon']}
         rows={substanceIds.map((id) => {
           const { name, formula, molarMassG, heatKJPerMol, solubilityGPer100Ml, teaspoon } = substanceOf(id);
           const number = (value: number | null, decimals: number): string =>
@@ -129,8 +128,7 @@ export function Handbook() {
       <section aria-labelledby="cautions">
         <h2 id="cautions">Cautions</h2>
         <p className="mt-1 text-[13px] text-ink2">
-          They also stand where the work happens. Local rules, safety sheets and licensed practice go before all of
-          them.
+          They also appear where the work happens. Local rules, safety sheets and licensed practice take precedence.
         </p>
         <ul className="mt-2 max-w-[900px]">
           {cautionRules.map(({ id, text }) => (
@@ -142,7 +140,7 @@ export function Handbook() {
       </section>
       <DataTable
         title="Keys"
-        note="They rest while a field has the focus."
+        note="Off while you type."
         head={['Key', 'Does']}
         rows={keys.map(({ key, does }) => [key, does])}
       />

@@ -32,7 +32,7 @@ export function RollList() {
     () => (finished === undefined ? [] : matching(finished.lines, searched)),
     [finished, searched],
   );
-  if (open === undefined || finished === undefined) return <p aria-busy="true">Looking through the rolls.</p>;
+  if (open === undefined || finished === undefined) return <p aria-busy="true">Opening the rolls.</p>;
   const total = open.length + finished.lines.length;
   const count = (group === 'finished' ? 0 : openFound.length) + (group === 'open' ? 0 : finishedFound.length);
   return (

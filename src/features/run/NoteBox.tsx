@@ -41,7 +41,7 @@ export function NoteBox({ runId, onKeep, onClose }: NoteBoxProps) {
       />
       <div className="mt-2 flex gap-3">
         <button type="submit" className="act act-primary min-h-16 flex-1" disabled={text.trim() === ''}>
-          Keep the note
+          Save the note
         </button>
         <button type="button" className="act min-h-16" onClick={onClose}>
           Not now

@@ -156,8 +156,8 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
           </p>
           {progress.phase === 'finished' ? (
             <p className="mt-5 text-[20px]">
-              The film is up since {format(progress.finishedMs ?? 0, 'HH:mm')}. Judge it when it is dry: wet negatives
-              deceive.
+              Hanging since {format(progress.finishedMs ?? 0, 'HH:mm')}. Judge it when it is dry: wet negatives are
+              misleading.
             </p>
           ) : (
             <>
@@ -174,7 +174,7 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
               </p>
               <p className="mt-2 text-[clamp(17px,2.4vw,22px)]">
                 {view === null
-                  ? `${step.instruction}. The clock starts when you say that it is in.`
+                  ? `${step.instruction}. The clock starts when you press the button.`
                   : nextWords(view, nextStep)}
               </p>
               <div className="mt-6 max-w-[790px]">
@@ -248,7 +248,7 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
 }
 
 function primaryWords(phase: 'ready' | 'running' | 'finished', nextName: string | undefined, over: boolean): string {
-  if (phase === 'finished') return 'To the verdict';
+  if (phase === 'finished') return 'Go to the verdict';
   if (phase === 'ready') return `${nextName ?? 'It'} is in: start`;
   if (nextName === undefined) return over ? 'Hung to dry' : 'Hang it early';
   return over ? `${nextName}: it is in` : `${nextName}: in early`;

@@ -16,7 +16,7 @@ describe('what the hands read', () => {
     [2, 'Turn the tank over, 4 times', 'move'],
     [30, 'Leave it still', 'still'],
     [62, 'Turn the tank over, 4 times', 'move'],
-    [590, 'Start to pour out', 'pour'],
+    [590, 'Start pouring out', 'pour'],
     [601, 'Pour out', 'over'],
   ])('developing, after %d s', (seconds, words, signal) => {
     expect(handsWords(develop, at(develop, seconds))).toBe(words);
@@ -28,7 +28,7 @@ describe('what the hands read', () => {
   });
   test('what comes next', () => {
     expect(nextWords(at(develop, 30), rinse)).toBe('to pour out, then rinse 1 of 3. Next turns in 0:30.');
-    expect(nextWords(at(develop, 605), rinse)).toBe('over the time, then rinse 1 of 3.');
+    expect(nextWords(at(develop, 605), rinse)).toBe('late; next: rinse 1 of 3.');
     expect(nextWords(at(develop, 580), undefined)).toBe('to pour out, then hang it up.');
   });
 });

@@ -7,7 +7,7 @@ import type { TankSignal } from './useTankSignals';
 /** What the hands do now, in the largest type. */
 export function handsWords(step: WetStep, view: TankView): string {
   if (view.over) return 'Pour out';
-  if (view.pourOut) return 'Start to pour out';
+  if (view.pourOut) return 'Start pouring out';
   if (step.cues.length === 0) return step.instruction;
   if (view.hands.current !== null) return withTurns(step.instruction, view.hands.current);
   return 'Leave it still';
@@ -20,7 +20,7 @@ function withTurns(gesture: string, cue: AgitationCue): string {
 /** The line under the time. */
 export function nextWords(view: TankView, nextStep: WetStep | undefined): string {
   const then = nextStep === undefined ? 'then hang it up' : `then ${nextStep.name.toLowerCase()}`;
-  if (view.over) return `over the time, ${then}.`;
+  if (view.over) return `late; ${then.replace('then', 'next:')}.`;
   const turns = view.nextTurnS === null ? '' : ` Next turns in ${formatDuration(Math.ceil(view.nextTurnS))}.`;
   return `to pour out, ${then}.${turns}`;
 }

@@ -7,7 +7,7 @@ import { nextLight, setLight, useLight } from '@/ui/light';
 
 const KeysDialog = dynamic(() => import('./KeysDialog'), { ssr: false });
 
-/** The keys of every page. They rest while a field has the focus. */
+/** The keys of every page. Off while you type. */
 export function Shortcuts() {
   const router = useRouter();
   const light = useLight();

@@ -93,7 +93,7 @@ describe('what a row says', () => {
       expect.stringMatching(/^From 43 g of baking soda\. .*200 °C/),
     ]);
     expect(notesOf('coffee-standard', { ascorbicForm: 'effervescent' })).toEqual([
-      expect.stringMatching(/eats 6\.\d g of washing soda/),
+      expect.stringMatching(/uses up 6\.\d g of washing soda/),
     ]);
     expect(notesOf('mq-packet')).toEqual(['50 % of the packet.']);
   });
@@ -144,10 +144,10 @@ describe('water in sentences', () => {
   test('waiting, as people say it', () => {
     expect([waitWords(0.4), waitWords(45.2), waitWords(200)]).toEqual(['no time', '45 min', '3.3 h']);
     expect(waitingWords({ inAirMin: 200, inBathMin: 37, bathIsQuicker: true }, 20, metric)).toBe(
-      'It comes to 20.0 °C in 3.3 h standing in air. In a bath of 20.0 °C it takes 37 min, so the bath is quicker.',
+      'It reaches 20.0 °C in 3.3 h standing in air. In a bath of 20.0 °C it takes 37 min, so the bath is quicker.',
     );
     expect(waitingWords({ inAirMin: null, inBathMin: 20, bathIsQuicker: true }, 20, metric)).toMatch(
-      /never comes to 20.0 °C by itself/,
+      /never reaches 20.0 °C by itself/,
     );
     expect(waitingWords({ inAirMin: 0, inBathMin: 0, bathIsQuicker: false }, 20, metric)).toMatch(/already/);
     expect(waitingWords({ inAirMin: 6, inBathMin: 2, bathIsQuicker: false }, 20, metric)).toMatch(
@@ -166,7 +166,7 @@ describe('steps', () => {
     expect(stepAmountWords(stand, batch, metric)).toBe('8 min');
     expect(stepAmountWords(topUp, batch, metric)).toBe('to 300 ml');
     expect(stepAmountWords(measure, batch, us)).toBe('68.0 °F');
-    expect(toleranceWords(bromide, batch, metric)).toBe('0.20 g to 0.40 g is as good as exact');
+    expect(toleranceWords(bromide, batch, metric)).toBe('0.20 g to 0.40 g is close enough');
     expect(stepSpoonWords(soda, batch, 'metric')).toBe('');
   });
   test('by spoons where spoons measure', () => {
@@ -194,7 +194,7 @@ describe('jugs', () => {
         ),
         mixedMs,
       ),
-    ).toBe('how it wears is not followed');
+    ).toBe('wear not tracked');
   });
   test('a stretch in its own measure', () =>
     expect([leftWords(-5), leftWords(30 * 60_000), leftWords(3.5 * HOUR_MS), leftWords(72 * HOUR_MS)]).toEqual([
@@ -215,7 +215,7 @@ describe('jugs', () => {
     );
     expect(labelHazards(sheetFor('syrup').batch.parts)[0]).toBe('See the safety sheet of what it was mixed from.');
     expect(labelHazards(sheetFor('stop-citric').batch.parts)[0]).toBe('Acid: keep it from eyes and skin.');
-    expect(labelHazards([])).toEqual(['Keep from children and food. Pour away after the local rules.']);
+    expect(labelHazards([])).toEqual(['Keep from children and food. Pour away as local rules require.']);
   });
 });
 

@@ -94,7 +94,7 @@ export function rowNotes(
   if (tabletsEatSodaG !== null && tabletsEatSodaG >= 0.1)
     notes.push({
       bad: false,
-      text: `Their citric acid eats ${formatNumber(tabletsEatSodaG, 1)} g of washing soda; the pH beside reckons with it.`,
+      text: `Their citric acid uses up ${formatNumber(tabletsEatSodaG, 1)} g of washing soda; the pH shown allows for it.`,
     });
   if (part.makeup.kind === 'packet')
     notes.push({ bad: false, text: `${formatNumber((part.target / part.makeup.packetG) * 100, 0)} % of the packet.` });
@@ -102,7 +102,7 @@ export function rowNotes(
   if (part.makeup.kind === 'own')
     notes.push({
       bad: false,
-      text: 'Aetas does not know this one: it is weighed and recorded, and counts for nothing in pH and time.',
+      text: 'Aetas does not know this one: it is weighed and recorded, but does not count towards pH or time.',
     });
   return notes;
 }
@@ -112,7 +112,7 @@ export function stoppedWords({ ph, bakingSoda, mendSodaGPerL }: Stopped): string
   const why = `This brew comes to about pH ${formatNumber(ph, 1)}, and below ${LEAST_DEVELOPING_PH} it hardly develops.`;
   if (bakingSoda)
     return `${why} Baking soda is not washing soda: it has spent half of its alkali already. Dry it in the oven first, or get washing soda.`;
-  if (mendSodaGPerL === null) return `${why} No amount of soda mends so much acid: take the acid out.`;
+  if (mendSodaGPerL === null) return `${why} No amount of soda can make up for so much acid: leave the acid out.`;
   return `${why} Its acids use up the soda: ${formatNumber(mendSodaGPerL, 0)} g/l of washing soda would bring it to the usual pH.`;
 }
 
@@ -141,7 +141,7 @@ export function waterWords(
   const degrees = (c: number): string => formatQuantity(c, 'temperature', units);
   const first =
     plan.firstMl === 0
-      ? 'No water goes in first: the liquids are the water.'
+      ? 'No water goes in first: the liquids replace it.'
       : plan.firstC === null
         ? `Steep in ${volume(plan.firstMl)} of boiling water, and let it cool.`
         : `Start with ${volume(plan.firstMl)} at ${degrees(plan.firstC)}${plan.hotMl === null || plan.coldMl === null ? '' : `: ${volume(plan.hotMl)} hot and ${coldWords(plan, units)} cold`}.`;
@@ -155,7 +155,7 @@ export function waterWords(
       : '';
   const unknown =
     heatUnknown.length > 0
-      ? `What ${heatUnknown.join(' and ').toLowerCase()} does to the temperature is not reckoned.`
+      ? `What ${heatUnknown.join(' and ').toLowerCase()} does to the temperature is not included.`
       : '';
   return [first, moves, last, unknown].filter((text) => text !== '');
 }
@@ -180,8 +180,8 @@ export function waitingWords(
   const target = formatQuantity(targetC, 'temperature', units);
   if (inAirMin === 0) return `It is at ${target} already.`;
   const bath = `In a bath of ${target} it takes ${waitWords(inBathMin)}`;
-  if (inAirMin === null) return `In this room it never comes to ${target} by itself. ${bath}.`;
-  return `It comes to ${target} in ${waitWords(inAirMin)} standing in air. ${bath}${bathIsQuicker ? ', so the bath is quicker' : ', which hardly saves anything'}.`;
+  if (inAirMin === null) return `In this room it never reaches ${target} by itself. ${bath}.`;
+  return `It reaches ${target} in ${waitWords(inAirMin)} standing in air. ${bath}${bathIsQuicker ? ', so the bath is quicker' : ', which saves hardly any time'}.`;
 }
 
 /** A name within a sentence, up to its comma. */

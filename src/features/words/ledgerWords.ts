@@ -44,14 +44,14 @@ export function rowWords(
             note: baseNote(row, request, estimate, units),
             explanation:
               developer.kind === 'one-bath'
-                ? 'Six minutes at 21 to 22 °C, common practice for this class. It runs to completion, so that a little longer does little.'
-                : 'A class of film and a class of developer have a usual time. It is only known to about a quarter either way; for other kitchen agents to a factor of nearly two. Tests, chart times and verdicts of this stock or this developer move it.',
+                ? 'Six minutes at 21 to 22 °C, common practice for this class. It runs to completion, so a little longer changes little.'
+                : 'Each class of film has a usual time in each class of developer, known to about a quarter either way, and for unusual kitchen agents to a factor of nearly two. Tests, chart times and verdicts for this stock or developer adjust it.',
           }
         : {
-            label: 'The time that you know',
+            label: 'The time you know',
             note: `${formatMinutes(knownTime.timeMin)} for fresh film at ${formatQuantity(knownTime.temperatureC, 'temperature', units)}, carried to 20 °C and the usual strength`,
             explanation:
-              'It replaces the family value. A leaflet is trusted to 12 %, somebody’s time to 20 %, your own repeated time to 7 %.',
+              'It replaces the family value. A leaflet is trusted to 12 %, somebody else’s time to 20 %, your own repeated time to 7 %.',
           };
     case 'dilution':
       return {
@@ -68,18 +68,18 @@ export function rowWords(
           .filter(Boolean)
           .join('; '),
         explanation:
-          'The rate goes with the share of concentrate to a power that belongs to the class of developer. The power itself is only roughly known.',
+          'The rate follows the share of concentrate, raised to a power typical of the developer class. That power is only roughly known.',
       };
     case 'strength':
       if (developer.kind !== 'improvised') {
         return {
-          label: 'The mixing',
+          label: 'Mixing',
           note:
             request.mixingLnSd === undefined
               ? 'as usual'
               : `measured to ± ${Math.max(1, Math.round(request.mixingLnSd * 100))} % of its strength`,
           explanation:
-            'No two mixings are quite the same. What was measured, and how finely, decides how far apart they lie.',
+            'No two mixes are quite the same. How finely each amount was measured decides how much they differ.',
         };
       }
       return {
@@ -102,27 +102,27 @@ export function rowWords(
             : `Brew ${formatNumber(wear.ageH, 1)} h old`,
         note: 'halves in about 4 h; each film in 500 ml takes 13 %',
         explanation:
-          'One film in 500 ml lengthens the next from 13 to 15 minutes. Fading is guessed to a factor of two either way.',
+          'One film in 500 ml lengthens the next from 13 to 15 minutes. Fading is an estimate, good to a factor of two either way.',
       };
     case 'temperature':
       return {
         label: formatQuantity(request.temperatureC, 'temperature', units),
         note: `against ${formatQuantity(developer.kind === 'one-bath' ? 21.5 : 20, 'temperature', units)}${request.ambientC === undefined ? '' : `; ${formatQuantity(request.ambientC, 'temperature', units)} around the tank`}`,
-        explanation: `Arrhenius, from the rate’s growth between 20 and 30 °C. The doubt is that growth, and 0.3 °C for the thermometer.${request.ambientC === undefined ? '' : ' The tank drifts towards the room; the time is the one at which the dose is complete.'}`,
+        explanation: `Arrhenius, from how much the rate grows between 20 and 30 °C. The doubt is in that growth, plus 0.3 °C for the thermometer.${request.ambientC === undefined ? '' : ' The tank drifts towards room temperature; the time allows for it.'}`,
       };
     case 'agitation':
       return {
         label: agitationSchools[request.agitationId].name,
         note: 'against once a minute',
         explanation:
-          'More movement brings fresh developer to the film. The spread is that of hands; a stand time is much less sure.',
+          'More agitation brings fresh developer to the film. The spread is between different hands; a stand time is much less certain.',
       };
     case 'age':
       return {
         label: bromideGPerL > 0 ? `Age, and ${formatNumber(bromideGPerL, 1)} g/l bromide` : 'Age and fog',
         note: `base + fog ${rangeWords(estimate.baseFogD, 2)} expected`,
         explanation:
-          'Age itself is not known to slow or speed development, but old gelatin behaves less surely: that is the doubt. Bromide slows development by one sixth for each gram.',
+          'Age is not known to slow or speed development, but old gelatin is less predictable: that is the doubt.',
       };
     case 'strategy':
       return strategyRow(request, estimate);
@@ -136,7 +136,7 @@ export function rowWords(
           ? `average gradient ${formatNumber(estimate.gradient.target, 2)}`
           : `${formatNumber(estimate.gradient.target, 2)} is out of reach; ${formatNumber(estimate.gradient.bestReachable, 2)} is the best`,
         explanation:
-          'A stop of push aims at a gradient 1.18 times higher. The nearer to the film’s largest gradient, the less sure the time.',
+          'A stop of push aims at a gradient 1.18 times higher. The nearer to the film’s largest gradient, the less certain the time.',
       };
   }
 }
@@ -146,7 +146,7 @@ function asMixedWords(jug: Brew | null, units: UnitChoice): string {
   if (jug === null || jug.parts.length === 0) return '';
   const differing = differences(jug.parts);
   return differing.length === 0
-    ? 'weighed as wanted'
+    ? 'weighed as planned'
     : `weighed: ${differing.map((difference) => differenceWords(difference, units)).join(', ')}`;
 }
 
@@ -184,7 +184,7 @@ function baseNote(
   const at = formatQuantity(developer.kind === 'one-bath' ? 21.5 : 20, 'temperature', units);
   if (row.source === 'user') return `fresh film at ${at}, to the scan gradient; a chart time decides it`;
   const moved = row.timeMin / familyTimeMin;
-  return `fresh film at ${at}, to the scan gradient${Math.abs(Math.log(moved)) < NOTICED ? '' : `; the family’s ${formatMinutes(familyTimeMin)}, moved by what was learned`}`;
+  return `fresh film at ${at}, to the scan gradient${Math.abs(Math.log(moved)) < NOTICED ? '' : `; the family’s ${formatMinutes(familyTimeMin)}, adjusted from your runs`}`;
 }
 
 /** A change of the base that is smaller is not told. */
@@ -197,21 +197,20 @@ function strategyRow({ strategy }: EstimateRequest, { gradient, freshTimeMin }: 
       return {
         label: 'Hold: the fresh-film time',
         note: nets,
-        explanation: 'Keeps the fog down and takes the softer negative. Extend develops longer to win contrast back.',
+        explanation: 'Keeps the fog down and accepts a softer negative. Extend develops longer to regain contrast.',
       };
     case 'extend':
       return {
-        label: gradient.capped ? 'Extend, as far as the cap allows' : 'Extend until the gradient is won back',
+        label: gradient.capped ? 'Extend, up to the cap' : 'Extend until the gradient is regained',
         note: `${nets}; Hold takes ${formatMinutes(freshTimeMin)}`,
-        explanation:
-          'At most 15 % for each stop lost and 50 % in all, unless you lift the cap. Fog grows with the time.',
+        explanation: 'At most +15 % per stop lost and +50 % in total, unless you lift the cap. Fog grows with time.',
       };
     case 'stand':
       return {
         label: gradient.capped ? 'Stand, held within 45 to 75 min' : 'Stand',
         note: nets,
         explanation:
-          'Dense parts exhaust the thin developer around them while thin parts go on, so highlights stay low. Uneven where the first half minute was not moved. The time is the least sure of the three.',
+          'Dense areas exhaust the dilute developer around them while thin areas keep developing, so highlights stay low. Without movement in the first half minute it comes out uneven. This time is the least certain of the three.',
       };
   }
 }

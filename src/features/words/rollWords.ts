@@ -28,7 +28,7 @@ export function ageWords(roll: Told, stock: Film, thisYear: number): string {
 /** Where it lay, in a few words. */
 export function storageWords(roll: Pick<Roll, 'storage'>): string {
   const names = roll.storage.map(({ placeId }) =>
-    placeId === 'unknown' ? 'kept nobody knows how' : storagePresets[placeId].name.toLowerCase(),
+    placeId === 'unknown' ? 'storage unknown' : storagePresets[placeId].name.toLowerCase(),
   );
   return names.filter((name, index) => name !== names[index - 1]).join(', then ');
 }

@@ -35,12 +35,12 @@ export function stepSpoonWords(step: MixStep, batch: Batch, set: SpoonSetId): st
   return spoons === null ? '' : spoonWords(spoons);
 }
 
-/** Between which amounts it is as good as exact. */
+/** Between which amounts it is close enough. */
 export function toleranceWords(step: MixStep, batch: Batch, units: UnitChoice): string {
   if (step.tolerance === null || step.unit === null) return '';
   const decimals = Math.max(stepShown(step, batch).decimals, step.tolerance.high - step.tolerance.low < 1 ? 1 : 0);
   const ends = [step.tolerance.low, step.tolerance.high].map((end) =>
     amountWords(end, step.unit ?? 'g', decimals, units),
   );
-  return `${ends.join(' to ')} is as good as exact`;
+  return `${ends.join(' to ')} is close enough`;
 }

@@ -1,10 +1,13 @@
 import { estimateFrom } from '@/core/estimate/estimate';
+import { evidenceCost, MOST_EVIDENCE_COST } from '@/core/estimate/evidenceCost';
 
 /** Largest request body that is read, bytes. */
 const LARGEST_BODY_BYTES = 256 * 1024;
 
 /** Estimates a development time. Keeps nothing. */
 export async function POST(request: Request): Promise<Response> {
+  const kind = request.headers.get('content-type')?.split(';')[0]?.trim().toLowerCase();
+  if (kind !== 'application/json') return refuse(415, '', 'Send the request as application/json.');
   const body = await readLimited(request);
   if (body === null)
     return refuse(413, '', `The request is larger than ${LARGEST_BODY_BYTES / 1024} KiB. Send one estimate at a time.`);
@@ -14,6 +17,13 @@ export async function POST(request: Request): Promise<Response> {
   } catch {
     return refuse(400, '', 'The request is not JSON. GET /api/schema describes what belongs in it.');
   }
+  const cost = evidenceCost(json);
+  if (cost > MOST_EVIDENCE_COST)
+    return refuse(
+      422,
+      'evidence',
+      `This evidence takes ${Math.round(cost)} units of work, and a request may take ${MOST_EVIDENCE_COST}. Send the pieces nearest to the roll: its own, and its stock’s.`,
+    );
   const result = estimateFrom(json);
   if (!result.ok) return Response.json({ problems: result.problems }, { status: 422 });
   return Response.json(result.value);

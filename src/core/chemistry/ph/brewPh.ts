@@ -4,7 +4,7 @@ import { COFFEE_ACID_MOL_PER_G } from '../sodaForAcid';
 import { molesIn, substanceOf, type SubstanceId } from '../substances';
 import { solvePh, type Solution } from './solvePh';
 
-/** pH below which a brew hardly develops. Source: common practice, no source. */
+/** pH below which a brew barely develops. Source: common practice, no source. */
 export const LEAST_DEVELOPING_PH = 9;
 
 /** A substance and how much of it is in a litre, in its own unit. */

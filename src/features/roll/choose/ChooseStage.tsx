@@ -54,7 +54,7 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
           </>
         ) : (
           <p aria-live="polite" className="text-ink2">
-            {state === 'mending' ? MENDING : 'Working it out.'}
+            {state === 'mending' ? MENDING : 'Calculating.'}
           </p>
         )}
       </div>
@@ -137,11 +137,11 @@ function PinRow({ dossier, plan, choices, rolls, units }: Omit<ChooseProps, 'jug
           onClick={pin}
           data-next-step={pinnedPlan ? undefined : true}
         >
-          {pinnedPlan ? `Pin ${time} instead` : `Pin ${time} and mix`}
+          {pinnedPlan ? `Use ${time} instead` : `Use ${time} and mix`}
         </button>
         {pinnedPlan && (
           <button type="button" className="act-plain" onClick={() => void unpinPlan(pinnedPlan.id)}>
-            Take the pin out
+            Unpin
           </button>
         )}
         {bestTest !== undefined && (

@@ -36,7 +36,7 @@ export function PlanChoicesForm({ plan, jugs, units }: { plan: PlanInHand; jugs:
     { value: 'improvised', name: 'Kitchen brew' },
     { value: 'concentrate', name: 'Concentrate' },
     { value: 'one-bath', name: 'One-bath' },
-    ...(jugs.length > 0 ? [{ value: 'jug', name: 'A jug at hand' } as const] : []),
+    ...(jugs.length > 0 ? [{ value: 'jug', name: 'From a jug' } as const] : []),
   ] as const;
   return (
     <div className="space-y-5">
@@ -57,8 +57,8 @@ export function PlanChoicesForm({ plan, jugs, units }: { plan: PlanInHand; jugs:
       {form.developerKind === 'concentrate' && <ConcentrateFields plan={plan} units={units} />}
       {form.developerKind === 'one-bath' && (
         <p className="max-w-[56ch] text-[14px] text-ink2">
-          Developer and fixer in one bath, as mixed from its two-part kit. It runs to its own end: the target does not
-          move its time, the temperature does.
+          Developer and fixer in one bath, mixed from its two-part kit. It runs to completion: temperature changes its
+          time, the target does not.
         </p>
       )}
       {form.developerKind === 'jug' && (
@@ -152,7 +152,7 @@ export function BrewFields({ plan: { form, change, errors }, units, idPrefix = '
       />
       {form.besides.agents.length + form.besides.others.length > 0 && (
         <p className="text-[14px] sm:col-span-2">
-          Besides, as the jug really was, reckoned as {besidesWords(form.besides)}.{' '}
+          Also in the jug, calculated as {besidesWords(form.besides)}.{' '}
           <button type="button" className="act-plain" onClick={() => change({ besides: { agents: [], others: [] } })}>
             Leave it out
           </button>
@@ -216,7 +216,7 @@ export function KnownTimeFields({ plan: { form, change, errors }, units, idPrefi
     <div className="mt-3 grid gap-x-5 gap-y-4 sm:grid-cols-2">
       <Quantity
         id={`${idPrefix}knownTimeMin`}
-        label="Its time"
+        label="Time"
         kind="minutes"
         units={units}
         range={[0.5, 180]}
@@ -236,7 +236,7 @@ export function KnownTimeFields({ plan: { form, change, errors }, units, idPrefi
       />
       <Choice
         id={`${idPrefix}knownTimeSource`}
-        label="It comes from"
+        label="Source"
         value={form.knownTimeSource}
         options={chartSourceOptions}
         onChange={(knownTimeSource: PlanForm['knownTimeSource']) => change({ knownTimeSource })}
@@ -264,7 +264,7 @@ export function TemperatureFields({ plan: { form, change, errors }, units, idPre
         label="Around the tank"
         kind="temperature"
         units={units}
-        hint="empty: a bath holds it"
+        hint="leave empty if a water bath holds it"
         optional
         value={form.ambientC}
         onChange={(ambientC) => change({ ambientC })}
@@ -308,7 +308,7 @@ export function TargetFields({ plan: { form, change, errors }, units, idPrefix =
     <>
       <Choice
         id={`${idPrefix}purpose`}
-        label="The negative is for"
+        label="Negative intended for"
         value={form.purpose}
         options={purposeOptions}
         onChange={(purpose) => change({ purpose })}

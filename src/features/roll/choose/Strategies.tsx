@@ -26,7 +26,7 @@ export function Strategies({ plan }: { plan: PlanInHand }) {
   const stand = outlooks.find(({ id }) => id === 'stand');
   return (
     <section aria-labelledby="strategies" className="mt-9 border-t-2 border-ink pt-4">
-      <h2 id="strategies">Three ways to treat it</h2>
+      <h2 id="strategies">Strategies</h2>
       <p className="mt-1 max-w-[62ch]">
         <b>{strategyWords[recommended].name}</b> is recommended: {strategyReasons[reason]}
       </p>
@@ -47,7 +47,7 @@ export function Strategies({ plan }: { plan: PlanInHand }) {
                 Base + fog
               </th>
               <th scope="col" className="hidden py-1 pl-3 font-normal sm:table-cell">
-                Shadows part by
+                Shadow separation
               </th>
             </tr>
           </thead>
@@ -73,7 +73,7 @@ export function Strategies({ plan }: { plan: PlanInHand }) {
                         </span>
                         <span className={figure('mt-1 block text-[13px] leading-tight sm:hidden')}>
                           gradient {formatNumber(outlook.netGradient, 2)} · base + fog{' '}
-                          {formatNumber(outlook.baseFogD, 2)} · shadows part by {shadowWords(outlook.shadows)}
+                          {formatNumber(outlook.baseFogD, 2)} · shadow separation {shadowWords(outlook.shadows)}
                         </span>
                       </span>
                     </label>
@@ -102,15 +102,15 @@ export function Strategies({ plan }: { plan: PlanInHand }) {
       {form.strategyId === 'extend' && (
         <Tick
           id="liftCap"
-          label="Lift the cap of 15 % a stop and 50 % in all"
+          label="Allow more than +15 % per stop, +50 % in total"
           checked={form.liftCap}
           onChange={(liftCap) => change({ liftCap })}
         />
       )}
       {stand !== undefined && form.strategyId !== 'stand' && form.developerKind !== 'one-bath' && (
         <p className="mt-2 text-[13px] text-ink2">
-          Stand is reckoned in {developerName(stand.developer)}; choosing it thins the developer, and leaving it brings
-          yours back.
+          Stand is calculated with {developerName(stand.developer)}; choosing it dilutes the developer, and switching
+          back restores your recipe.
         </p>
       )}
     </section>
@@ -122,7 +122,7 @@ export function StrategyCurves({ plan: { study, form } }: { plan: PlanInHand }) 
   if (study === null) return null;
   return (
     <section aria-labelledby="curves" className="border-t-2 border-ink pt-4">
-      <h2 id="curves">How each would draw</h2>
+      <h2 id="curves">Predicted curves</h2>
       <CurvesChart strategies={study.strategies} chosen={form.strategyId} />
     </section>
   );

@@ -4,19 +4,20 @@ import { formatNumber } from '@/core/units/quantity';
 
 /** The strategies, and what each does. */
 export const strategyWords: Record<StrategyId, { name: string; does: string }> = {
-  hold: { name: 'Hold', does: 'fresh-film time, fog kept down' },
-  extend: { name: 'Extend', does: 'longer, to win contrast back' },
-  stand: { name: 'Stand', does: 'very dilute, 45 to 75 min, hardly moved' },
+  hold: { name: 'Hold', does: 'fresh-film time, keeps fog down' },
+  extend: { name: 'Extend', does: 'longer, to regain contrast' },
+  stand: { name: 'Stand', does: 'very dilute, 45 to 75 min, hardly any agitation' },
 };
 
 /** Why one is recommended. */
 export const strategyReasons: Record<StrategyReason, string> = {
-  fresh: 'film this young has nothing to win back.',
-  'one-bath': 'a one-bath runs to its own end, whatever the strategy.',
-  'heavy-fog': 'the fog is heavy (over 0.6). Longer times only feed it. Take a restrainer, and work strong and cool.',
+  fresh: 'film this young has lost nothing worth regaining.',
+  'one-bath': 'a one-bath runs to completion, whatever the strategy.',
+  'heavy-fog':
+    'the fog is heavy (over 0.6), and longer times only add to it. Use a restrainer, and work strong and cool.',
   'mixed-exposures':
-    'nobody knows how it was exposed, or it was exposed unevenly. Dense parts exhaust the thin developer, thin parts go on.',
-  'win-back': 'the exposures are known and the fog is moderate, so longer development wins contrast back.',
+    'the exposures are unknown or mixed. Dense areas exhaust the dilute developer while thin areas keep developing.',
+  'win-back': 'the exposures are known and the fog is moderate, so longer development regains contrast.',
 };
 
 /** What separates the two darkest usable tones, and where they lie. */

@@ -15,9 +15,9 @@ export function ExposeStage({ dossier: { roll }, estimate }: { dossier: RollDoss
       <div className="space-y-4 pt-2">
         <p className="max-w-[70ch]">
           {roll.exposure.state === 'known'
-            ? 'The exposures are known, so the time can aim at the contrast that you want.'
-            : 'Nobody knows the exposures, or they are mixed. Thin and dense frames will lie side by side whatever the time; one that favours the middle loses least.'}{' '}
-          What is known about the exposure is part of Identify.
+            ? 'The exposures are known, so the time can aim at the contrast you want.'
+            : 'The exposures are unknown or mixed. There will be thin and dense frames whatever the time; a time that favours the middle loses least.'}{' '}
+          The exposure itself is entered under Identify.
         </p>
         <FrameTable rollId={roll.id} frames={roll.frames} />
       </div>
@@ -27,10 +27,11 @@ export function ExposeStage({ dossier: { roll }, estimate }: { dossier: RollDoss
     <div className="space-y-4 pt-2">
       {estimate !== null && (
         <p className="max-w-[70ch]">
-          Age has cost speed. Shoot it at <b className="num">ISO {rangeWords(estimate.exposureIndex, 0)}</b>. On the
-          first frames bracket the same scene at ISO {formatNumber(estimate.exposureIndex.high, 0)},{' '}
-          {formatNumber(estimate.exposureIndex.value, 0)} and {formatNumber(estimate.exposureIndex.low, 0)}: the best of
-          them tells how much was lost. For long exposures and filters, see <Link href="/exposure">Exposure</Link>.
+          The film has lost speed with age. Shoot it at{' '}
+          <b className="num">ISO {rangeWords(estimate.exposureIndex, 0)}</b>. On the first frames bracket the same scene
+          at ISO {formatNumber(estimate.exposureIndex.high, 0)}, {formatNumber(estimate.exposureIndex.value, 0)} and{' '}
+          {formatNumber(estimate.exposureIndex.low, 0)}: the best one tells how much was lost. For long exposures and
+          filters, see <Link href="/exposure">Exposure</Link>.
         </p>
       )}
       <button

@@ -85,7 +85,7 @@ export function FrameTable({ rollId, frames }: { rollId: string; frames: Frame[]
         </p>
       ))}
       <button type="button" className="act mt-2 min-h-9 py-1" onClick={next}>
-        Note a frame
+        Add a frame
       </button>
     </section>
   );

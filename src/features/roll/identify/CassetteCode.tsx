@@ -43,12 +43,12 @@ export function CassetteCode({ iso, onSpeed }: { iso: number; onSpeed: (iso: num
             <>
               <p>
                 <b className="num text-[20px]">ISO {read.value.iso}</b>,{' '}
-                {read.value.exposures === null ? 'other length' : `${read.value.exposures} exposures`}, tolerates +
+                {read.value.exposures === null ? 'unusual length' : `${read.value.exposures} exposures`}, tolerates +
                 {formatNumber(read.value.toleranceStops.over, 1)} / −{formatNumber(read.value.toleranceStops.under, 1)}{' '}
                 stops
               </p>
               <button type="button" className="act mt-2" onClick={() => onSpeed(read.value.iso)}>
-                Take ISO {read.value.iso}
+                Use ISO {read.value.iso}
               </button>
             </>
           ) : (

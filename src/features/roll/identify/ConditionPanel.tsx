@@ -39,7 +39,7 @@ export function ConditionPanel({ dossier: { roll, stock } }: { dossier: RollDoss
   const facts = [
     ['How to tell the family', known.recognise],
     ['Its process', known.process],
-    ['Is there a picture', known.image],
+    ['Chance of an image', known.image],
     [
       'Size',
       `${format.widthMm} mm wide, ${format.frames}; ${format.coverVolumeMl} ml cover it. ${fitsUsualReel(roll.formatId) ? 'A usual adjustable reel takes it.' : format.coping}`,
@@ -47,7 +47,7 @@ export function ConditionPanel({ dossier: { roll, stock } }: { dossier: RollDoss
   ] as const;
   return (
     <section aria-labelledby="condition" className="border-t border-hair pt-3">
-      <h3 id="condition">What does it look like?</h3>
+      <h3 id="condition">Condition</h3>
       <dl className="mt-2 max-w-[860px]">
         {facts.map(([term, words]) => (
           <div key={term} className="grid gap-x-6 border-t border-hair py-1.5 sm:grid-cols-[190px_1fr]">

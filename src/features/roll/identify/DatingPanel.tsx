@@ -56,7 +56,7 @@ export function DatingPanel({
                 “Develop before” on the box. Film was made two to four years earlier.
               </span>
             ) : (
-              <Field id={`hint-${index}-what`} label={hint.kind === 'use' ? 'Of what' : 'What is told'}>
+              <Field id={`hint-${index}-what`} label={hint.kind === 'use' ? 'Used where' : 'The story'}>
                 <input
                   id={`hint-${index}-what`}
                   className="box"
@@ -153,8 +153,8 @@ function WindowTimeline({
   const at = (year: number): number => timelinePercent(scale, year);
   const heaviest = window.ok ? Math.max(...window.years.map(({ weight }) => weight)) : 1;
   const words = window.ok
-    ? `Made between ${window.from} and ${window.to}, most likely about ${Math.round(window.meanYear)}. It counts as fresh for ${FRESH_YEARS} years.`
-    : `These cannot both be true: ${window.contradictions.map(([a, b]) => `${a.name} and ${b.name}`).join('; ')}. Until one is mended, the roll counts as 30 ± 15 years old.`;
+    ? `Made between ${window.from} and ${window.to}, most likely about ${Math.round(window.meanYear)}. The first ${FRESH_YEARS} years count as fresh.`
+    : `These cannot both be true: ${window.contradictions.map(([a, b]) => `${a.name} and ${b.name}`).join('; ')}. Until you correct one, the roll counts as 30 ± 15 years old.`;
   return (
     <div className="mt-2">
       <p

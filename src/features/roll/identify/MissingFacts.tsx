@@ -3,13 +3,13 @@
 import type { Study } from '@/core/estimate/study';
 import { formatMinutes } from '@/core/units/duration';
 
-const words = { date: 'when it was made', storage: 'how warm it lay' } as const;
+const words = { date: 'when it was made', storage: 'storage temperature' } as const;
 
 /** Which missing fact about the roll would narrow the band most. */
 export function MissingFacts({ study: { missing, estimate } }: { study: Study }) {
   const [best, ...others] = missing;
   if (best === undefined)
-    return <p className="text-ink2">Nothing more about the roll itself would narrow the band; a test would.</p>;
+    return <p className="text-ink2">No further fact about the roll would narrow the band; a test would.</p>;
   return (
     <p>
       The band is {formatMinutes(estimate.band.lowMin)}–{formatMinutes(estimate.band.highMin)}. To know{' '}

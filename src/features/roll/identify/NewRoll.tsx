@@ -15,7 +15,7 @@ export function NewRoll() {
       </p>
       <RollForm
         draftKey={rollDraftKey('new')}
-        action="Put it on the bench"
+        action="Add it to the bench"
         onSave={async (values) => {
           const id = await addRoll(values);
           router.push(`/rolls/${encodeURIComponent(id)}`);

@@ -55,7 +55,7 @@ export function PhotosPanel({ rollId }: { rollId: string }) {
     <section aria-labelledby="photos" className="border-t border-hair pt-3">
       <h3 id="photos">Photographs</h3>
       <p className="mt-1 text-[13px] text-ink2">
-        Box, rim print, backing. They are reduced to {PHOTO_EDGE_PX} px and kept in this browser; the originals are not.
+        Box, rim print, backing. They are resized to {PHOTO_EDGE_PX} px and kept in this browser; the originals are not.
       </p>
       <ul className="mt-2 flex flex-wrap gap-3">
         {photos.map((photo) => (
@@ -66,7 +66,7 @@ export function PhotosPanel({ rollId }: { rollId: string }) {
               className="act-plain text-[13px] text-ink2"
               onClick={() => void dropPhoto(photo.id).then((gone) => setDropped(gone ?? null))}
             >
-              Take away<span className="sr-only"> {photo.name}</span>
+              Remove<span className="sr-only"> {photo.name}</span>
             </button>
           </li>
         ))}
@@ -91,7 +91,7 @@ export function PhotosPanel({ rollId }: { rollId: string }) {
       />
       <div className="mt-2 flex flex-wrap gap-3">
         <button type="button" className="act min-h-9 py-1" disabled={busy} onClick={() => file.current?.click()}>
-          {busy ? 'Reducing' : 'Add photographs'}
+          {busy ? 'Resizing' : 'Add photographs'}
         </button>
         {dropped !== null && (
           <button

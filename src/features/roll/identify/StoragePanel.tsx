@@ -62,10 +62,10 @@ export function StoragePanel({
 
   return (
     <section aria-labelledby="keeping" className="border-t border-hair pt-3">
-      <h3 id="keeping">Where did it lie?</h3>
+      <h3 id="keeping">Where was it stored?</h3>
       <p className="mt-1">
         {ageing === null
-          ? 'Its age in room-years follows once the hints agree.'
+          ? 'Its age in room-years appears once the hints agree.'
           : `${formatNumber(ageing.roomYears, 0)} room-years in ${formatNumber(ageing.years, 0)} calendar years past its fresh time.`}
       </p>
       <StayLine
@@ -144,12 +144,13 @@ export function StoragePanel({
       </div>
       <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
         <button type="button" className="act min-h-9 py-1" onClick={split}>
-          It moved
+          Add another place
         </button>
         <XrayPasses rollId={roll.id} passes={roll.xrayPasses} units={units} />
       </div>
       <p className="mt-2 text-[13px] text-ink2">
-        A room-year is a year at {formatQuantity(21, 'temperature', units, 0)}. Places and spreads are our estimate.
+        A room-year is a year at {formatQuantity(21, 'temperature', units, 0)}. Temperatures and their spread are our
+        estimates.
       </p>
     </section>
   );

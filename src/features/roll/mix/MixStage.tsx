@@ -28,11 +28,11 @@ export function MixStage({ dossier, inHand }: { dossier: RollDossier; inHand: Pl
   if (plan === undefined || plan.pinned === null) {
     return (
       <p className="pt-2 text-ink2">
-        Pin a time first; the amounts follow from it. Or try the recipe{' '}
+        Pin a time first to get the amounts. Or try the recipe{' '}
         <Link href={`/brews/workbench?roll=${roll.id}`} className="act-plain">
           on the workbench
         </Link>
-        : its time moves with it.
+        : its time follows the recipe.
       </p>
     );
   }
@@ -89,7 +89,7 @@ function ToMix({ dossier: { roll }, plan, inHand }: { dossier: RollDossier; plan
           </Link>
         ) : batch === null ? (
           <Link href={`/brews/workbench?roll=${roll.id}`} className="act act-primary" data-next-step>
-            Put in the kit’s weights
+            Enter the kit’s weights
           </Link>
         ) : (
           <button
@@ -105,7 +105,7 @@ function ToMix({ dossier: { roll }, plan, inHand }: { dossier: RollDossier; plan
         )}
         {batch !== null && (
           <Link href={`/brews/workbench?roll=${roll.id}`} className="act-plain">
-            Change it on the workbench
+            Change the recipe on the workbench
           </Link>
         )}
         <button type="button" className="act-plain" onClick={asWritten}>
@@ -148,15 +148,15 @@ function Mixed({ brew, plan, inHand }: { brew: NonNullable<RollDossier['brew']>;
         <Link href={`/brews/${encodeURIComponent(brew.id)}`} className="act-plain">
           {brew.name}
         </Link>
-        , {formatQuantity(brew.volumeMl, 'volume', units)}, mixed {format(brew.mixedMs, 'd MMM yyyy, HH:mm')}. It stands
+        , {formatQuantity(brew.volumeMl, 'volume', units)}, mixed {format(brew.mixedMs, 'd MMM yyyy, HH:mm')}. It is
         among the jugs on the bench.
       </p>
       <p className="mt-2 text-[14px] text-ink2">
         {brew.parts.length === 0
-          ? 'Nobody weighed it here, so it counts as planned.'
+          ? 'Not weighed here; assumed as planned.'
           : differing.length === 0
-            ? 'Everything went in as wanted.'
-            : `The time above reckons with what went in: ${differing.map((difference) => differenceWords(difference, units)).join(', ')}.`}
+            ? 'Everything went in as planned.'
+            : `The time above uses what went in: ${differing.map((difference) => differenceWords(difference, units)).join(', ')}.`}
         {brew.ph !== null && ` pH ${formatNumber(brew.ph, 1)}, worked out.`}
       </p>
       {brew.temperatureC !== null &&

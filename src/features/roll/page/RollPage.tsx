@@ -28,8 +28,7 @@ export function RollPage({ rollId }: { rollId: string }) {
   const dossier = useDossier(rollId);
   const brews = useBrews();
   const draft = usePlanDraft(rollId);
-  if (dossier === undefined || brews === undefined || draft === null)
-    return <p aria-busy="true">Looking for the roll.</p>;
+  if (dossier === undefined || brews === undefined || draft === null) return <p aria-busy="true">Opening the roll.</p>;
   if (dossier === null) return <NotHere table="rolls" id={rollId} what="This roll" />;
   return (
     <Dossier
@@ -86,7 +85,7 @@ function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknow
             onToggle={() => toggle(id)}
           >
             {standing.forbidden && id !== 'identify' ? (
-              <p className="pt-2 text-ink2">This roll is not to be processed here. See Identify for what to do.</p>
+              <p className="pt-2 text-ink2">Do not process this roll. Identify says what to do.</p>
             ) : (
               body[id]
             )}

@@ -21,9 +21,7 @@ export function stageSummary(
 ): string {
   const { roll, plan, brew, run, verdict, standing } = dossier;
   if (standing.forbidden)
-    return id === 'identify'
-      ? 'May be on nitrate base: not to be processed here'
-      : 'Waits: this roll is not to be processed here';
+    return id === 'identify' ? 'May be on nitrate base: do not process here' : 'Blocked: do not process this roll';
   switch (id) {
     case 'identify':
       return [
@@ -50,12 +48,12 @@ export function stageSummary(
     case 'choose':
       return plan?.pinned
         ? `${formatMinutes(plan.pinned.timeMin)} (${formatMinutes(plan.pinned.lowMin)}–${formatMinutes(plan.pinned.highMin)}) in ${developerName(plan.developer)} at ${formatQuantity(plan.temperatureC, 'temperature', units)}`
-        : 'No time is pinned yet';
+        : 'No time pinned yet';
     case 'test':
       return dossier.evidence.length > 0
         ? evidenceCount(dossier.evidence)
         : plan?.pinned
-          ? 'No test was taken'
+          ? 'Not tested'
           : 'Optional: what would narrow the band, and by how much';
     case 'mix':
       if (brew !== undefined) return `${brew.name}, mixed ${format(brew.mixedMs, 'd MMM HH:mm')}`;
@@ -64,9 +62,9 @@ export function stageSummary(
         : `Waits for a pinned time under ${stages.choose}`;
     case 'run': {
       if (run === undefined || run.events.length === 0)
-        return plan?.pinned ? 'The steps are laid out below' : `Waits for a pinned time under ${stages.choose}`;
+        return plan?.pinned ? 'Steps ready' : `Waits for a pinned time under ${stages.choose}`;
       const progress = runProgress(run.steps, run.events);
-      if (progress.phase === 'finished') return `Hung up ${format(progress.finishedMs ?? 0, 'd MMM yyyy HH:mm')}`;
+      if (progress.phase === 'finished') return `Hung to dry ${format(progress.finishedMs ?? 0, 'd MMM yyyy HH:mm')}`;
       return `At the tank: ${run.steps[progress.stepIndex]?.name ?? ''}`;
     }
     case 'judge':

@@ -45,7 +45,7 @@ describe('a roll in words', () => {
   test('its keeping, told once for each place', () => {
     expect(storageWords(roll)).toBe('room, then cellar');
     expect(storageWords({ ...roll, storage: [stayAt('room', 1980), stayAt('room')] })).toBe('room');
-    expect(storageWords({ ...roll, storage: [stayAt('unknown')] })).toBe('kept nobody knows how');
+    expect(storageWords({ ...roll, storage: [stayAt('unknown')] })).toBe('storage unknown');
   });
   test('its lines', () => {
     expect(rollLine(roll, stock, 2026)).toBe(
@@ -81,7 +81,7 @@ describe('the ledger in words', () => {
   test('conditions are named as they are', () => {
     expect(words('wear').label).toBe('1 film through this brew, 1.0 h old');
     expect(words('age').label).toBe('Age, and 1.0 g/l bromide');
-    expect(words('strategy').label).toBe('Extend, as far as the cap allows');
+    expect(words('strategy').label).toBe('Extend, up to the cap');
     expect(words('target').label).toBe('Scanning, pushed 1.0');
   });
   test('temperatures follow the user’s unit', () => {
@@ -91,7 +91,7 @@ describe('the ledger in words', () => {
   test('a known time says so', () => {
     const known = sampleRequest({ knownTime: { timeMin: 11, temperatureC: 24, source: 'leaflet' } });
     expect(words('base', metric, known)).toMatchObject({
-      label: 'The time that you know',
+      label: 'The time you know',
       note: '11:00 for fresh film at 24.0 °C, carried to 20 °C and the usual strength',
     });
   });
@@ -159,7 +159,7 @@ describe('stages in one line', () => {
     stageSummary(id, dossier(part), null, metric, 2026);
 
   test('nothing decided yet', () => {
-    expect(line('choose')).toBe('No time is pinned yet');
+    expect(line('choose')).toBe('No time pinned yet');
     expect(line('run')).toBe('Waits for a pinned time under Choose');
     expect(line('judge')).toBe('Waits until the film is dry');
   });
@@ -167,7 +167,7 @@ describe('stages in one line', () => {
     expect(line('choose', { plan })).toBe('15:20 (11:50–19:50) in Instant coffee, 40 g/l at 20.0 °C');
     expect(line('mix', { plan })).toBe('500 ml to mix');
     expect(line('run', { plan, run })).toBe('At the tank: Develop');
-    expect(line('run', { plan, run: hung })).toMatch(/^Hung up 24 Nov 2026/);
+    expect(line('run', { plan, run: hung })).toMatch(/^Hung to dry 24 Nov 2026/);
     expect(line('judge', { plan, run: hung })).toBe('Judge the dry negatives');
     expect(line('judge', { plan, run: hung, verdict })).toBe('Contrast a little soft · fog slight veil');
   });
@@ -183,7 +183,7 @@ describe('stages in one line', () => {
       note: '',
     });
     expect(line('test')).toBe('Optional: what would narrow the band, and by how much');
-    expect(line('test', { plan })).toBe('No test was taken');
+    expect(line('test', { plan })).toBe('Not tested');
     expect(line('test', { evidence: [finding('fog'), finding('drop'), finding('drop')] })).toBe(
       '2 drop tests, 1 measured base + fog',
     );
@@ -194,7 +194,7 @@ describe('stages in one line', () => {
   });
   test('a forbidden roll says so in every stage', () => {
     const nitrate: Roll = { ...roll, formatId: 'cine35', hints: [{ kind: 'stamp', year: 1950, slackYears: 0 }] };
-    for (const id of stageIds) expect(line(id, { roll: nitrate })).toMatch(/not to be processed here/);
+    for (const id of stageIds) expect(line(id, { roll: nitrate })).toMatch(/do not process/);
   });
 });
 
@@ -251,7 +251,7 @@ describe('evidence in words', () => {
     const moved = completeRequest({ ...request, evidence: [{ kind: 'verdict', id: 'v', timeMin: 12, contrast: -2 }] });
     const answer = estimate(moved);
     expect(rowWords(answer.ledger[0] as (typeof answer.ledger)[number], moved, answer, metric).note).toMatch(
-      /the family’s 12:50, moved by what was learned/,
+      /the family’s 12:50, adjusted from your runs/,
     );
   });
 });
@@ -304,7 +304,7 @@ describe('a jug in the ledger', () => {
     expect(strengthOf(sampleRequest(), [part('Instant coffee', 20, 18.6)])).toMatch(
       /^weighed: 18.6 g instant coffee for 20.0 g; pH 10.3/,
     );
-    expect(strengthOf(sampleRequest(), [part('Instant coffee', 20, 20)])).toMatch(/^weighed as wanted; pH/);
+    expect(strengthOf(sampleRequest(), [part('Instant coffee', 20, 20)])).toMatch(/^weighed as planned; pH/);
     expect(strengthOf(sampleRequest(), [])).toMatch(/^pH 10.3/);
   });
   test('a bought developer has a mixing, and no coffee to be held against', () => {

@@ -30,7 +30,7 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
   const router = useRouter();
   const { roll, stock, run } = dossier;
   const pinnedPlan = dossier.plan;
-  if (pinnedPlan?.pinned == null) return <p className="pt-2 text-ink2">Pin a time first; the steps follow from it.</p>;
+  if (pinnedPlan?.pinned == null) return <p className="pt-2 text-ink2">Pin a time first to get the steps.</p>;
   const { pinned } = pinnedPlan;
   const running = run !== undefined && runProgress(run.steps, run.events).phase === 'running';
   const { form, change, errors, choices } = plan;

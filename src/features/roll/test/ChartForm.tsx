@@ -27,14 +27,14 @@ export function ChartForm({ rollId, setting, brewName, units, onDone }: TestProp
     <>
       <FlowHead title="A chart time" onLeave={onDone}>
         <p>
-          For this film when fresh. A time in another developer helps as well: it tells how fast the film is, if not how
-          strong the brew is.
+          For this film when fresh. A time in another developer helps too: it says how fast the film develops, though
+          not how strong the brew is.
         </p>
       </FlowHead>
       <div className="grid max-w-[720px] gap-x-6 gap-y-4 sm:grid-cols-2">
         <Quantity
           id="chartMin"
-          label="Its time"
+          label="Time"
           kind="minutes"
           units={units}
           range={[0.5, 180]}
@@ -54,7 +54,7 @@ export function ChartForm({ rollId, setting, brewName, units, onDone }: TestProp
         />
         <Choice
           id="chartSource"
-          label="It comes from"
+          label="Source"
           value={form.source}
           options={chartSourceOptions}
           onChange={(source) => change({ source })}
@@ -96,7 +96,7 @@ export function ChartForm({ rollId, setting, brewName, units, onDone }: TestProp
         )}
       </div>
       <button type="button" className="act act-primary mt-5" disabled={!read.ok} onClick={keep}>
-        Put it into the evidence
+        Add to the evidence
       </button>
     </>
   );

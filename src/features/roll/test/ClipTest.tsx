@@ -42,14 +42,14 @@ export function ClipTest({ rollId, formatId, setting, brewName, timeMin, units, 
         <p>
           {clipAdvice(formatId)} Develop it in {brewName} for about nine tenths of the time,{' '}
           {formatMinutes(timeMin * CLIP_SHARE)}, with the agitation of the plan; stop, fix, rinse, and let it dry: a wet
-          strip reads wrong.
+          strip gives false readings.
         </p>
       </FlowHead>
       <div className="space-y-6">
         <div className="grid max-w-[720px] gap-x-6 gap-y-4 sm:grid-cols-[180px_minmax(0,1fr)]">
           <Quantity
             id="clipMin"
-            label="It developed for"
+            label="Developed for"
             kind="minutes"
             units={units}
             value={form.timeMin}
@@ -67,7 +67,7 @@ export function ClipTest({ rollId, formatId, setting, brewName, timeMin, units, 
         {form.method === 'eye' && (
           <p className="max-w-[72ch] text-[14px] text-ink2">
             Hold the dry strip against a white part of this screen, at full brightness, and press the patch that
-            matches. A screen is a rough light table: that is why an eye counts for less than a densitometer.
+            matches. A screen makes a rough light table, so a reading by eye counts for less than a densitometer’s.
           </p>
         )}
         <div className="space-y-4">
@@ -112,7 +112,7 @@ export function ClipTest({ rollId, formatId, setting, brewName, timeMin, units, 
         </div>
         <div className="flex flex-wrap items-baseline gap-x-6 gap-y-2">
           <button type="button" className="act act-primary" disabled={!read.ok} onClick={keep}>
-            Put it into the evidence
+            Add to the evidence
           </button>
           {gradient?.ok && (
             <span data-testid="clip-gradient">

@@ -62,7 +62,7 @@ export function DropTest({ rollId, setting, brewName, units, onDone }: TestProps
                     className="act-plain text-[14px]"
                     onClick={() => change({ pairs: form.pairs.filter((_, other) => other !== index) })}
                   >
-                    Strike it out
+                    Delete pair
                   </button>
                 </li>
               ))}
@@ -72,7 +72,7 @@ export function DropTest({ rollId, setting, brewName, units, onDone }: TestProps
         <div className="space-y-4">
           <Choice
             id="known"
-            label="The developer that you know"
+            label="The developer you know"
             value={form.familyId}
             options={knownOptions}
             onChange={(familyId) => change(withFamily(familyId))}
@@ -98,17 +98,17 @@ export function DropTest({ rollId, setting, brewName, units, onDone }: TestProps
             />
           </div>
           {ratio === null ? (
-            <p className="text-ink2">Two or three pairs show how well your eye repeats.</p>
+            <p className="text-ink2">Two or three pairs show how repeatable your eye is.</p>
           ) : (
             <p data-testid="drop-ratio">
               This brew works <b className="num">{formatNumber(ratio.rateRatio, 2)}</b> times as fast as the known one
               {form.pairs.length > 1
                 ? `, to about ${Math.max(1, Math.round(ratio.lnSd * 100))} %.`
-                : '. A second pair tells how sure that is.'}
+                : '. A second pair shows how reliable that is.'}
             </p>
           )}
           <button type="button" className="act act-primary" disabled={!read.ok} onClick={keep}>
-            Put it into the evidence
+            Add to the evidence
           </button>
           <FieldError id="pairs" error={form.pairs.length > 0 ? errors.pairs : undefined} />
         </div>
@@ -157,7 +157,7 @@ function Clocks({
       <p className="mb-2 text-[14px] text-ink2">The brew: {brewName}.</p>
       <div className="grid grid-cols-2 gap-3">
         {clock('brewMs', 'The brew')}
-        {clock('knownMs', 'The known one')}
+        {clock('knownMs', 'Reference')}
       </div>
       <button
         type="button"

@@ -36,11 +36,11 @@ export function EvidenceList({
     change({ muted: form.muted.includes(id) ? form.muted.filter((other) => other !== id) : [...form.muted, id] });
   return (
     <section aria-labelledby="evidence">
-      <h2 id="evidence">What it rests on</h2>
+      <h2 id="evidence">Evidence used</h2>
       {listed.length === 0 && (
         <p className="mt-2 max-w-[52ch]">
-          Nothing but the class of film and developer so far. A test, a chart time or a judged run of the same stock or
-          developer would stand here.
+          Only the class of film and developer so far. Tests, chart times and judged runs of the same stock or developer
+          appear here.
         </p>
       )}
       <ul className="mt-2">

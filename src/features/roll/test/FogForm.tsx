@@ -27,7 +27,7 @@ export function FogForm({ rollId, setting, brewName, timeMin, units, onDone }: T
     <>
       <FlowHead title="A measured base + fog" onLeave={onDone}>
         <p>
-          Of a piece that saw no light, developed in {brewName}. It tells how fast this film has aged, and so how much
+          From a piece that saw no light, developed in {brewName}. It tells how fast this film has aged, and so how much
           speed and contrast it has lost as well.
         </p>
       </FlowHead>
@@ -35,7 +35,7 @@ export function FogForm({ rollId, setting, brewName, timeMin, units, onDone }: T
         <div className="grid max-w-[720px] gap-x-6 gap-y-4 sm:grid-cols-[180px_minmax(0,1fr)]">
           <Quantity
             id="fogMin"
-            label="It developed for"
+            label="Developed for"
             kind="minutes"
             units={units}
             value={form.timeMin}
@@ -73,7 +73,7 @@ export function FogForm({ rollId, setting, brewName, timeMin, units, onDone }: T
           </div>
         )}
         <button type="button" className="act act-primary" disabled={!read.ok} onClick={keep}>
-          Put it into the evidence
+          Add to the evidence
         </button>
       </div>
     </>

@@ -84,7 +84,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
       </div>
       {flow === null ? (
         <section aria-labelledby="narrow" className="mt-8 border-t-2 border-ink pt-4">
-          <h2 id="narrow">What would narrow this</h2>
+          <h2 id="narrow">What would narrow the band</h2>
           <ul className="mt-2">
             {testsByCost.map((id) => {
               const test = tests.find((one) => one.id === id);
@@ -95,7 +95,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
               return (
                 <li key={id} className={row}>
                   <span>
-                    {sentence} <span className="text-[14px] text-ink2">It costs {cost}.</span>
+                    {sentence} <span className="text-[14px] text-ink2">Uses {cost}.</span>
                     {byEye && (
                       <span className={classes('block text-[14px] text-ink2', grey)}>
                         By eye against patches it would leave {formatMinutes(byEye.lowMin)} to{' '}
@@ -122,10 +122,8 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
             })}
             <li className={row}>
               <span className={classes(enough && 'font-[620]')}>
-                {enough
-                  ? 'Nothing more: no test would narrow the band by a tenth.'
-                  : 'Nothing more: take the band as it is.'}{' '}
-                <span className="text-[14px] font-normal text-ink2">It costs nothing.</span>
+                {enough ? 'No test would narrow the band by a tenth.' : 'No more tests needed: accept this band.'}{' '}
+                <span className="text-[14px] font-normal text-ink2">Uses nothing.</span>
               </span>
               <span className={classes('num whitespace-nowrap sm:text-right', grey)}>
                 {formatMinutes(study.estimate.band.lowMin)}–{formatMinutes(study.estimate.band.highMin)}
@@ -133,7 +131,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
             </li>
           </ul>
           <p className="mt-4 flex flex-wrap gap-x-6 gap-y-2">
-            <span>Or write down what you have:</span>
+            <span>Or enter what you already have:</span>
             <button type="button" className="act-plain" onClick={() => setFlow('chart')}>
               A chart time
             </button>

@@ -21,8 +21,8 @@ export function testWords(id: (typeof testsByCost)[number], atMin: number | null
       };
     case 'roll':
       return {
-        sentence: `Develop another roll of the same stock and keeping for ${at}, and read it.`,
-        cost: 'a roll, which must not be the only one',
+        sentence: `Develop another roll of the same film, stored alike, for ${at}, and read it.`,
+        cost: 'same film, stored alike: a spare roll',
       };
   }
 }
