@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import {
   displayUnit,
   formatQuantity,
@@ -9,6 +9,7 @@ import {
   type QuantityKind,
   type UnitChoice,
 } from '@/core/units/quantity';
+import { messageInUnits } from '@/core/units/messageInUnits';
 import { Field, describedBy } from './Field';
 
 interface QuantityProps {
@@ -42,11 +43,12 @@ export function Quantity({
 }: QuantityProps) {
   const shown = typeof value === 'number' ? quantityToInput(value, kind, units) : value;
   const [typing, setTyping] = useState<string | null>(null);
+  const marked = useMarked(error === undefined ? undefined : messageInUnits(error, units), typing);
   const unit = displayUnit(kind, units);
   const rangeHint = range && `${formatRange(range, kind, units)}${optional ? ', or empty' : ''}`;
   const fullHint = [hint, rangeHint].filter(Boolean).join(' · ') || undefined;
   return (
-    <Field id={id} label={label} hint={fullHint} error={error}>
+    <Field id={id} label={label} hint={fullHint} error={marked}>
       <div className="relative">
         <input
           id={id}
@@ -54,8 +56,8 @@ export function Quantity({
           inputMode="decimal"
           autoComplete="off"
           value={typing ?? shown}
-          aria-invalid={error ? true : undefined}
-          aria-describedby={describedBy(id, fullHint, error)}
+          aria-invalid={marked ? true : undefined}
+          aria-describedby={describedBy(id, fullHint, marked)}
           onChange={(event) => {
             const text = event.target.value;
             setTyping(text);
@@ -75,6 +77,21 @@ export function Quantity({
       </div>
     </Field>
   );
+}
+
+/** How long a hand rests before what it typed is marked, ms: a number half typed is no fault. */
+const REST_MS = 900;
+
+/** What is wrong, once the field is left or the hand rests; what was marked stays marked until it is right. */
+function useMarked(error: string | undefined, typing: string | null): string | undefined {
+  const [rested, setRested] = useState<string | null>(null);
+  const wrong = error !== undefined && error !== '';
+  useEffect(() => {
+    if (typing === null || !wrong) return;
+    const timer = setTimeout(() => setRested(typing), REST_MS);
+    return () => clearTimeout(timer);
+  }, [typing, wrong]);
+  return wrong && (typing === null || rested !== null) ? error : undefined;
 }
 
 function formatRange([low, high]: readonly [number, number], kind: QuantityKind, units: UnitChoice): string {

@@ -26,7 +26,7 @@ export function Segments<T extends string>({ id, label, value, options, onChange
             <Radio
               key={option.value}
               value={option.value}
-              className="-mt-px -ml-px min-h-[42px] flex-1 cursor-pointer border border-edge px-3 py-2 text-center whitespace-nowrap data-checked:bg-ink data-checked:font-[620] data-checked:text-ground focus:outline-none data-focus:outline-2 data-focus:outline-offset-2 data-focus:outline-[var(--focus)]"
+              className="-mt-px -ml-px min-h-[42px] flex-1 cursor-pointer border border-edge px-3 py-2 text-center whitespace-nowrap data-checked:bg-ink data-checked:font-[620] data-checked:text-ground focus:outline-none data-focus:relative data-focus:z-10 data-focus:outline-2 data-focus:outline-offset-2 data-focus:outline-[var(--focus)]"
             >
               {option.name}
             </Radio>

@@ -34,6 +34,9 @@ export interface WorkedWater {
   problem: Problem | null;
 }
 
+/** Beyond this no temperature means anything, °C. */
+const MOST_C = 1e5;
+
 /**
  * Water for a batch: how much first and how warm, how much last.
  * @param parts what goes in
@@ -64,7 +67,7 @@ export function workWater(parts: readonly BrewPart[], volumeMl: number, waters: 
       problem: null,
     };
   }
-  const firstC = startTemperature(
+  const startC = startTemperature(
     firstMl,
     [
       { volumeMl: liquidMl, temperatureC: roomC },
@@ -73,6 +76,8 @@ export function workWater(parts: readonly BrewPart[], volumeMl: number, waters: 
     targetC,
     heatJ,
   );
+  // Hardly any water would have to be absurdly hot or cold: the number stays one that can be kept, and the page refuses it.
+  const firstC = Math.max(-MOST_C, Math.min(MOST_C, startC));
   const made = hotAndCold(firstMl, firstC, hotC, coldC);
   return {
     ...common,

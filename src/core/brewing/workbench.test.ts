@@ -284,7 +284,10 @@ describe('measuring', () => {
 describe('bad input', () => {
   test('zero and less than zero are told at their line, with its name', () => {
     expect(problemsOf({ lines: withLine(0, { perL: 0 }) })).toEqual([
-      { path: 'lines.line-0.perL', message: expect.stringMatching(/^Washing soda, anhydrous: 0 means nothing to weigh/) },
+      {
+        path: 'lines.line-0.perL',
+        message: expect.stringMatching(/^Washing soda, anhydrous: 0 means nothing to weigh/),
+      },
     ]);
     expect(problemsOf({ lines: withLine(0, { perL: -4 }) })).toEqual([
       { path: 'lines.line-0.perL', message: expect.stringMatching(/give a number from 0 to 1000/) },

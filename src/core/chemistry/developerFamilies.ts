@@ -19,39 +19,69 @@ export const developerFamilySchema = z.object({
 
 export type DeveloperFamily = z.infer<typeof developerFamilySchema>;
 
-function developer(
-  name: string,
-  concentrate: number,
-  water: number,
-  timeFactor: number,
-  dilutionExponent: number,
-  q10: number,
-  leastConcentrateMl: number | null = null,
-  alkaline = false,
-): DeveloperFamily {
-  return {
-    name,
-    referenceParts: { concentrate, water },
-    timeFactor,
-    dilutionExponent,
-    q10,
-    leastConcentrateMl,
-    alkaline,
-  };
+type Row = Omit<DeveloperFamily, 'leastConcentrateMl' | 'alkaline'> & { leastConcentrateMl?: number; alkaline?: true };
+
+function developer(row: Row): DeveloperFamily {
+  return { leastConcentrateMl: null, alkaline: false, ...row };
 }
 
 /**
- * The classes of bought developer. Columns: name, reference parts of concentrate and water, time × t_ref, dilution exponent, Q10,
- * least concentrate per film (ml). Source: our estimate for times, exponents and Q10; least concentrate is common practice, no source.
+ * The classes of bought developer. Source: our estimate for times, exponents and Q10; least concentrate is common practice, no source.
  */
 export const developerFamilies = {
-  'mq-borax': developer('Metol–hydroquinone borax powder', 1, 0, 1.0, 0.42, 2.3),
-  'phenidone-ascorbate': developer('Phenidone–ascorbate powder', 1, 0, 1.0, 0.42, 2.2),
-  'pq-liquid': developer('Phenidone–hydroquinone liquid', 1, 4, 0.95, 0.55, 2.3),
-  'pq-liquid-high-dilution': developer('Phenidone–hydroquinone liquid, high dilution', 1, 9, 1.1, 0.55, 2.3),
-  'hydroquinone-syrup': developer('Hydroquinone syrup concentrate', 1, 31, 0.75, 0.8, 2.1, 6),
-  'p-aminophenol': developer('p-Aminophenol concentrate', 1, 25, 0.85, 0.85, 2.2, 3.5, true),
-  staining: developer('Staining developer (pyrogallol, catechol)', 1, 0, 1.2, 0.7, 2.0, null, true),
+  'mq-borax': developer({
+    name: 'Metol–hydroquinone borax powder',
+    referenceParts: { concentrate: 1, water: 0 },
+    timeFactor: 1,
+    dilutionExponent: 0.42,
+    q10: 2.3,
+  }),
+  'phenidone-ascorbate': developer({
+    name: 'Phenidone–ascorbate powder',
+    referenceParts: { concentrate: 1, water: 0 },
+    timeFactor: 1,
+    dilutionExponent: 0.42,
+    q10: 2.2,
+  }),
+  'pq-liquid': developer({
+    name: 'Phenidone–hydroquinone liquid',
+    referenceParts: { concentrate: 1, water: 4 },
+    timeFactor: 0.95,
+    dilutionExponent: 0.55,
+    q10: 2.3,
+  }),
+  'pq-liquid-high-dilution': developer({
+    name: 'Phenidone–hydroquinone liquid, high dilution',
+    referenceParts: { concentrate: 1, water: 9 },
+    timeFactor: 1.1,
+    dilutionExponent: 0.55,
+    q10: 2.3,
+  }),
+  'hydroquinone-syrup': developer({
+    name: 'Hydroquinone syrup concentrate',
+    referenceParts: { concentrate: 1, water: 31 },
+    timeFactor: 0.75,
+    dilutionExponent: 0.8,
+    q10: 2.1,
+    leastConcentrateMl: 6,
+  }),
+  'p-aminophenol': developer({
+    name: 'p-Aminophenol concentrate',
+    referenceParts: { concentrate: 1, water: 25 },
+    timeFactor: 0.85,
+    dilutionExponent: 0.85,
+    q10: 2.2,
+    leastConcentrateMl: 3.5,
+    alkaline: true,
+  }),
+  staining: developer({
+    name: 'Staining developer (pyrogallol, catechol)',
+    referenceParts: { concentrate: 1, water: 0 },
+    timeFactor: 1.2,
+    dilutionExponent: 0.7,
+    q10: 2,
+    alkaline: true,
+  }),
 } as const satisfies Record<string, DeveloperFamily>;
 
 export type DeveloperFamilyId = keyof typeof developerFamilies;

@@ -13,8 +13,8 @@ export const filmFormatSchema = z.object({
   yearsMade: z.object({ from: z.number().int(), to: z.number().int().nullable() }),
   /** Liquid that covers one piece on its reel or in its tray, ml. */
   coverVolumeMl: z.number().positive(),
-  /** 35 mm cine stock before the mid-1950s may be on nitrate base. */
-  mayBeNitrate: z.boolean(),
+  /** Film made before this year may be on nitrate base; null for a format that always came on safety base. */
+  nitrateBefore: z.number().int().nullable(),
   /** Paper that lies on the film and may stick to it. */
   paperBacked: z.boolean(),
   /** How people cope when no usual reel takes it; empty where one does. */

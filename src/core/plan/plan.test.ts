@@ -148,7 +148,10 @@ describe('from roll and plan to a request', () => {
     const fixer = sampleBrew(NOW, { use: 'fixer', developer: null });
     expect(
       readPlanForm({ ...initialPlanForm(film), developerKind: 'jug', brewId: 'jug' }, film, [fixer]),
-    ).toMatchObject({ ok: false, problems: [{ path: 'brewId', message: expect.stringMatching(/no film developer/) }] });
+    ).toMatchObject({
+      ok: false,
+      problems: [{ path: 'brewId', message: expect.stringMatching(/not a film developer/) }],
+    });
   });
 });
 

@@ -83,5 +83,6 @@ export function rollForbidden(
   stock: Pick<Stock, 'familyId'>,
 ): boolean {
   const madeFrom = earliestYear({ formatId: roll.formatId, familyId: stock.familyId, hints: roll.hints });
-  return mayBeNitrate(roll.formatId, madeFrom, expectsRemJet(roll.condition, stockFamilies[stock.familyId].remJet));
+  const remJet = expectsRemJet(roll.condition, stockFamilies[stock.familyId].remJet);
+  return mayBeNitrate(roll.formatId, madeFrom, remJet, roll.hints.length > 0);
 }

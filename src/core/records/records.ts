@@ -198,6 +198,8 @@ export const settingsSchema = z.strictObject({
   temperature: z.enum(['C', 'F']),
   volume: z.enum(['ml', 'floz']),
   sound: z.boolean(),
+  /** Whether single letters act as keys. */
+  keys: z.boolean(),
   kit: kitSchema,
 });
 

@@ -19,7 +19,14 @@ export const tableNames = [
 ] as const satisfies readonly TableName[];
 
 /** Settings of a bench that nobody has changed yet. */
-export const defaultSettings: Settings = { id: 'bench', temperature: 'C', volume: 'ml', sound: true, kit: ordinaryKit };
+export const defaultSettings: Settings = {
+  id: 'bench',
+  temperature: 'C',
+  volume: 'ml',
+  sound: true,
+  keys: true,
+  kit: ordinaryKit,
+};
 
 /** No records at all. */
 export function noRecords(): Records {

@@ -41,6 +41,11 @@ describe('nitrate', () => {
     [['cine35', 1955, false], false],
     [['cine35', 1893, true], false],
     [['cine16', 1940, false], false],
-    [['120', 1940, false], false],
+    [['120', 1940, false], true],
+    [['120', 1901, false, false], false],
+    [['120', 1958, false], false],
+    [['sheet-9x12', 1936, false], true],
+    [['135', 1936, false], true],
+    [['cine16', 1930, false], false],
   ])('%j is %s', (film, expected) => expect(mayBeNitrate(...film)).toBe(expected));
 });

@@ -1,6 +1,6 @@
 import type { FilmFormatId } from '../films/filmFormats';
 import { ONE_BATH_CONTINUOUS_FROM_C } from '../kinetics/oneBath';
-import { NITRATE_BEFORE_YEAR, mayBeNitrate } from './nitrate';
+import { mayBeNitrate, onceNitrate } from './nitrate';
 import type { CautionNote, CautionPlace } from './cautionNote';
 
 /** What is known when cautions are looked up. Anything left out keeps its rules silent. */
@@ -8,6 +8,8 @@ export interface CautionFacts {
   formatId?: FilmFormatId;
   /** Earliest year in which the film can have been made. */
   madeFromYear?: number;
+  /** Whether anything dates the film itself. */
+  dated?: boolean;
   remJet?: boolean;
   temperatureC?: number;
   ageRoomYears?: number;
@@ -41,11 +43,18 @@ export const cautionRules: readonly CautionRule[] = [
     id: 'nitrate',
     at: 'identify',
     severity: 'stop',
-    text: `35 mm cine film from before ${NITRATE_BEFORE_YEAR} may be on nitrate base. It burns fiercely, even under water, and cannot be put out. Do not process it, do not warm it, do not burn a sample. To tell: “nitrate” or “safety” stands in the rim print; a sharp smell, stickiness or brown powder speak for nitrate. Keep it cool, alone and in a vented tin, and ask a film archive or the fire service.`,
+    text: 'Film of this kind and age may be on nitrate base. It burns fiercely, even under water, and cannot be put out. Do not process it, do not warm it, do not burn a sample. To tell: “nitrate” or “safety” is printed along the edge; a sharp smell, stickiness or brown powder point to nitrate. Keep it cool, alone and in a vented tin, and ask a film archive or the fire service.',
     when: (f) =>
       f.formatId !== undefined &&
       f.madeFromYear !== undefined &&
-      mayBeNitrate(f.formatId, f.madeFromYear, f.remJet === true),
+      mayBeNitrate(f.formatId, f.madeFromYear, f.remJet === true, f.dated),
+  },
+  {
+    id: 'once-nitrate',
+    at: 'identify',
+    severity: 'warn',
+    text: 'Nobody knows when this film was made, and the earliest film of this format was on nitrate base, which burns fiercely. If “nitrate” is printed along the edge, or it smells sharp, is sticky or sheds brown powder, do not process it: keep it cool and alone, and ask a film archive or the fire service.',
+    when: (f) => f.formatId !== undefined && onceNitrate(f.formatId, f.remJet === true, f.dated !== false),
   },
   {
     id: 'cold',

@@ -9,6 +9,7 @@ import type { Brew } from '@/core/records/records';
 import { countFilms, pourAway } from '@/data/brews';
 import { useBrew } from '@/data/queries';
 import { useNow } from '@/ui/useNow';
+import { useTitle } from '@/ui/useTitle';
 import { classes } from '@/ui/classes';
 import { Label } from './Label';
 import { MadeTable } from './MadeTable';
@@ -28,6 +29,7 @@ export function BrewPage({ brewId }: { brewId: string }) {
 
 function Jug({ brew }: { brew: Brew }) {
   const router = useRouter();
+  useTitle(`${brew.name}, ${brew.code}`);
   const nowMs = useNow(LOOK_AGAIN_MS);
   const state = jugState(brew, nowMs);
   const films = Number(brew.films.toFixed(1));

@@ -18,14 +18,15 @@ export function JugLine({ brew, nowMs }: { brew: Brew; nowMs: number }) {
   return (
     <li className="rule-row">
       <div className="flex items-baseline justify-between gap-4">
-        <span>
+        <span className="min-w-0 wrap-anywhere">
           <Link
             href={`/brews/${encodeURIComponent(brew.id)}`}
             className="font-[650] text-ink no-underline hover:underline"
           >
             {brew.name}
+            <span className="sr-only">, {brew.code}</span>
           </Link>{' '}
-          <span className="text-ink2">
+          <span className="text-ink2 wrap-anywhere">
             · {formatQuantity(brew.volumeMl, 'volume', units)} · {brew.code}
           </span>
         </span>
@@ -34,7 +35,11 @@ export function JugLine({ brew, nowMs }: { brew: Brew; nowMs: number }) {
           className="act-plain shrink-0 text-[13px] text-ink2"
           onClick={() => void import('@/data/brews').then(({ pourAway }) => pourAway(brew))}
         >
-          Pour away<span className="sr-only"> {brew.name}</span>
+          Pour away
+          <span className="sr-only">
+            {' '}
+            {brew.name}, {brew.code}
+          </span>
         </button>
       </div>
       <div

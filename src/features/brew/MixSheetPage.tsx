@@ -16,6 +16,7 @@ import { CautionList } from '@/ui/CautionList';
 import { FieldError } from '@/ui/Field';
 import { classes } from '@/ui/classes';
 import { useNow } from '@/ui/useNow';
+import { useTitle } from '@/ui/useTitle';
 import { coldWords } from '@/features/words/brewWords';
 import { NotHere } from '@/features/shell/NotHere';
 import { MadeTable } from './MadeTable';
@@ -34,6 +35,7 @@ export function MixSheetPage({ mixId }: { mixId: string }) {
 function MixSheet({ mix }: { mix: Mix }) {
   const router = useRouter();
   const steps = mixSteps(mix.batch);
+  useTitle(`Mix: ${mix.batch.recipeName}`);
   const progress = mixProgress(steps, mix.events);
   useWakeLock(progress.step !== null);
   const record = useCallback(

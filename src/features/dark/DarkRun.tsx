@@ -1,6 +1,7 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { useInertBehind } from '@/ui/useInertBehind';
 import type { LightsOutCard } from '@/core/loading/lightsOut';
 
 /** Says a text aloud where the browser can. */
@@ -16,6 +17,8 @@ function say(text: string): void {
  */
 export function DarkRun({ card, dark, onEnd }: { card: LightsOutCard; dark: boolean; onEnd: () => void }) {
   const [index, setIndex] = useState(0);
+  const layer = useRef<HTMLDivElement>(null);
+  useInertBehind(layer);
   const speaks = 'speechSynthesis' in window;
   const black = dark && speaks;
   const step = card.steps[index];
@@ -39,6 +42,7 @@ export function DarkRun({ card, dark, onEnd }: { card: LightsOutCard; dark: bool
   if (step === undefined) return null;
   return (
     <div
+      ref={layer}
       className={
         black
           ? 'fixed inset-0 z-40 cursor-none bg-[#000] text-[#000]'

@@ -6,35 +6,9 @@ import { stockFamilies, stockFamilyIds } from '@/core/films/stockFamilies';
 import { cautionRules } from '@/core/safety/cautions';
 import { agitationSchoolIds, agitationSchools } from '@/core/schedule/agitationSchools';
 import { formatNumber } from '@/core/units/quantity';
+import { terms } from '@/core/units/terms';
 import { keys } from '@/features/shell/keys';
 import { DataTable } from './DataTable';
-
-const terms = [
-  [
-    'Average gradient',
-    'How steeply density rises with exposure, taken over the part of the curve that carries the picture. Longer development raises it.',
-  ],
-  [
-    'Base + fog',
-    'The density of developed film that saw no light: the base, its dye, and grains that develop all the same. It grows with age.',
-  ],
-  [
-    'Room-year',
-    'A year at 21 °C. A year in a freezer is worth about five days of it, a year in a hot attic more than two years.',
-  ],
-  [
-    '80 % band',
-    'Four rolls in five should need a time inside it. A wide band is not a fault: it shows what is not known.',
-  ],
-  ['Hold', 'Develop old film for the fresh-film time, with a restrainer where fog is heavy.'],
-  ['Extend', 'Develop old film longer to win back contrast, at the price of fog.'],
-  [
-    'Stand development',
-    'Very dilute developer, hardly moved, for 45 to 75 minutes: dense parts exhaust it, thin ones go on.',
-  ],
-  ['Rem-jet', 'A black carbon layer on the back of cine stock. It comes off only in alkaline water.'],
-  ['Clearing time', 'The time a scrap of film takes to turn clear in the fixer. Fix for twice as long.'],
-] as const;
 
 /** What the numbers are built from. The method in full stands beside it. */
 export function Handbook() {
@@ -50,9 +24,9 @@ export function Handbook() {
       <section aria-labelledby="terms">
         <h2 id="terms">Terms</h2>
         <dl className="mt-2 max-w-[900px]">
-          {terms.map(([term, words]) => (
-            <div key={term} className="rule-row grid gap-x-6 sm:grid-cols-[190px_1fr]">
-              <dt className="num">{term}</dt>
+          {Object.entries(terms).map(([id, { name, words }]) => (
+            <div key={id} className="rule-row grid gap-x-6 sm:grid-cols-[190px_1fr]">
+              <dt className="num">{name}</dt>
               <dd>{words}</dd>
             </div>
           ))}

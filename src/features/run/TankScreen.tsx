@@ -12,6 +12,7 @@ import { useRun, useSettings } from '@/data/queries';
 import { changeSettings } from '@/data/settings';
 import { lights, nextLight, setLight, useLight } from '@/ui/light';
 import { useLeadership } from '@/ui/useLeadership';
+import { useTitle } from '@/ui/useTitle';
 import { useInertBehind } from '@/ui/useInertBehind';
 import { CueLine } from './CueLine';
 import { NotHere } from '@/features/shell/NotHere';
@@ -44,6 +45,7 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
   const router = useRouter();
   const layer = useRef<HTMLDivElement>(null);
   useInertBehind(layer);
+  useTitle(`At the tank: ${roll.label}`);
   const clock = useTankClock(TICK_MS);
   const { nowMs } = clock;
   const units = useSettings();

@@ -1,10 +1,12 @@
 'use client';
 
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
+import { useSettings } from '@/data/queries';
 import { keys } from './keys';
 
 /** The list of keys. */
 export default function KeysDialog({ onClose }: { onClose: () => void }) {
+  const { keys: on } = useSettings();
   return (
     <Dialog open onClose={onClose} className="relative z-40">
       <div aria-hidden className="fixed inset-0 bg-ground opacity-80" />
@@ -21,6 +23,19 @@ export default function KeysDialog({ onClose }: { onClose: () => void }) {
               </div>
             ))}
           </dl>
+          <label className="mt-4 flex min-h-9 cursor-pointer items-center gap-2.5 border-t border-hair pt-3">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={on}
+              onChange={(event) =>
+                void import('@/data/settings').then(({ changeSettings }) =>
+                  changeSettings({ keys: event.target.checked }),
+                )
+              }
+            />
+            Single-letter keys are on
+          </label>
           <button type="button" className="act mt-4" onClick={onClose}>
             Close
           </button>

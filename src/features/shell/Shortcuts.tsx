@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import { useSettings } from '@/data/queries';
 import { nextLight, setLight, useLight } from '@/ui/light';
 
 const KeysDialog = dynamic(() => import('./KeysDialog'), { ssr: false });
@@ -11,6 +12,7 @@ const KeysDialog = dynamic(() => import('./KeysDialog'), { ssr: false });
 export function Shortcuts() {
   const router = useRouter();
   const light = useLight();
+  const { keys: on } = useSettings();
   const [showing, setShowing] = useState(false);
   useEffect(() => {
     const acts: Record<string, () => void> = {
@@ -27,13 +29,22 @@ export function Shortcuts() {
     };
     const onKey = (event: KeyboardEvent): void => {
       const act = acts[event.key];
-      if (act === undefined || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
+      if (
+        act === undefined ||
+        (!on && event.key !== '?') ||
+        event.repeat ||
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        isTyping(event.target)
+      )
+        return;
       event.preventDefault();
       act();
     };
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
-  }, [router, light]);
+  }, [router, light, on]);
   return showing ? <KeysDialog onClose={() => setShowing(false)} /> : null;
 }
 

@@ -2,14 +2,15 @@ import type { Migration } from '../migration';
 
 type Raw = Record<string, unknown>;
 
-/** Photographs become binary, and a table keeps what could not stay. */
+/** Photographs become binary, settings know whether single letters act as keys, and a table keeps what could not stay. */
 export const benchOfBlobs: Migration = {
   to: 6,
   name: 'photographs as files',
-  tables: ['photos', 'aside'],
+  tables: ['photos', 'aside', 'settings'],
   change: (records) => ({
     ...records,
     aside: [],
+    settings: (records.settings ?? []).map((settings) => (isRaw(settings) ? { ...settings, keys: true } : settings)),
     photos: (records.photos ?? []).map((photo) => (isRaw(photo) ? { ...photo, jpeg: blobOf(photo.jpeg) } : photo)),
   }),
 };

@@ -66,7 +66,7 @@ export function PlanChoicesForm({ plan, jugs, units }: { plan: PlanInHand; jugs:
           id="brewId"
           label="Jug"
           value={form.brewId}
-          options={jugs.map(({ id, name }) => ({ value: id, name }))}
+          options={jugs.map(({ id, name, code }) => ({ value: id, name: `${name} · ${code}` }))}
           onChange={(brewId) => change({ brewId })}
           error={errors.brewId}
         />

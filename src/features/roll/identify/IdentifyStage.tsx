@@ -40,6 +40,7 @@ export function IdentifyStage({
     {
       formatId: roll.formatId,
       madeFromYear: earliestYear({ formatId: roll.formatId, familyId: stock.familyId, hints: roll.hints }),
+      dated: roll.hints.length > 0,
       remJet: expectsRemJet(roll.condition, stockFamilies[stock.familyId].remJet),
     },
     'identify',

@@ -6,6 +6,7 @@ import type { Brew } from '@/core/records/records';
 import { useBrews, useDossier, useRollNames, useSettings, type RollDossier } from '@/data/queries';
 import { Ribbon } from '@/ui/Ribbon';
 import { useNow } from '@/ui/useNow';
+import { useTitle } from '@/ui/useTitle';
 import { ChooseStage } from '@/features/roll/choose/ChooseStage';
 import { ExposeStage } from '@/features/roll/expose/ExposeStage';
 import { IdentifyStage } from '@/features/roll/identify/IdentifyStage';
@@ -43,6 +44,7 @@ export function RollPage({ rollId }: { rollId: string }) {
 function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknown; jugs: readonly Brew[] }) {
   const { roll, stock, standing } = dossier;
   const units = useSettings();
+  useTitle(roll.label);
   const nowMs = useNow(LOOK_AGAIN_MS);
   const thisYear = new Date(nowMs).getFullYear();
   const plan = usePlanForm(dossier, draft, jugs, nowMs);
