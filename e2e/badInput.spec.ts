@@ -46,7 +46,7 @@ test('while a field is emptied and typed anew, what stood before stays in its pl
   const time = page.getByTestId('time');
   await expect(time).toBeVisible();
   const before = await time.textContent();
-  const pin = page.getByRole('button', { name: /^Pin/ });
+  const pin = page.getByRole('button', { name: /^Use .* and mix$/ });
   // A field within the ledger itself: its row stays open, and the hands stay in it.
   await page
     .getByRole('table', { name: 'Ledger of the development time' })
@@ -73,9 +73,9 @@ test('while a field is emptied and typed anew, what stood before stays in its pl
 test('a likely nitrate roll cannot be planned, and says what to do', async ({ page }) => {
   await openDemo(page, '/rolls/reel-a');
   await expect(page.getByText('may be on nitrate base. It burns fiercely')).toBeVisible();
-  await page.getByRole('button', { name: 'Choose Waits' }).click();
-  await expect(page.getByText('This roll is not to be processed here.')).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Pin/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Choose Blocked' }).click();
+  await expect(page.getByText('Do not process this roll.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Use .* and mix$/ })).toHaveCount(0);
 });
 
 test('when the browser’s storage is full, the page says so and keeps what is on it', async ({ page }) => {

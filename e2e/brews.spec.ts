@@ -67,7 +67,7 @@ test('senseless amounts are told at their line, nothing is lost, and the sheet c
   await openCoffee(page);
   const soda = page.getByLabel('Washing soda, anhydrous, in a litre');
   for (const [typed, sentence] of [
-    ['0', /0 is nothing to weigh/],
+    ['0', /0 means nothing to weigh/],
     ['-5', /from 0 to 1000/],
     ['a handful', /give a number from 0 to 1000/],
   ] as const) {
@@ -125,7 +125,7 @@ test('in °F and fluid ounces: small volumes keep their figures on the workbench
   await page.getByRole('button', { name: 'The water is in' }).click();
   await expect(page.getByTestId('mix-target')).toHaveText('0.507 fl oz');
   await page.getByLabel('What went in').fill('0.6');
-  await expect(page.getByText(/More than wanted/)).toBeVisible();
+  await expect(page.getByText(/More than the target/)).toBeVisible();
   await page.getByLabel('What went in').fill('15 ml');
   await page.getByRole('button', { name: 'Added' }).click();
   await page.getByLabel('It reads').fill('70.5');
@@ -150,7 +150,7 @@ test('what is left of the scarcest decides the volume; unknown and animal ingred
   await expect(page.getByTestId('volume')).toHaveText('750 ml');
   const add = page.getByRole('combobox', { name: 'Add an ingredient' });
   await add.fill('goat milk');
-  await page.getByRole('option', { name: /goat milk.*of your own/ }).click();
+  await page.getByRole('option', { name: /goat milk.*your own ingredient/ }).click();
   await page.getByLabel('goat milk, in a litre').fill('5');
   await expect(page.getByText('Aetas does not know this one: it is weighed and recorded')).toBeVisible();
   await expect(page.getByText('The pH is not known: Aetas does not know goat milk.')).toBeVisible();
@@ -221,7 +221,7 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
   await page.getByLabel('What went in').fill('a splash');
   await expect(page.getByRole('alert').filter({ hasText: 'is not a number' })).toBeVisible();
   await page.getByLabel('What went in').fill('12');
-  await expect(page.getByText(/More than wanted/)).toBeVisible();
+  await expect(page.getByText(/More than the target/)).toBeVisible();
   await page.getByRole('button', { name: 'Added' }).click();
   await expect(page.getByRole('heading', { name: 'Let it stand' })).toBeVisible();
   await page.getByRole('button', { name: /^Undo: back to p-aminophenol/ }).click();
@@ -298,8 +298,8 @@ test('a mixing waits among the brews, goes on where it was, and giving it up is 
   await expect(page.getByRole('heading', { name: 'What are you mixing?' })).toBeVisible();
   await expect(waiting).toHaveCount(0);
   await page.goto('/records');
-  await page.getByRole('button', { name: 'Bring them back' }).click();
-  await expect(page.getByText(/2 mixings/)).toBeVisible();
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByText(/2 mixes/)).toBeVisible();
   await page.goto('/brews');
   await expect(waiting).toBeVisible();
 });
@@ -434,7 +434,9 @@ test('when storage fills up in the middle of a mixing, the sheet says so, stays 
   page,
 }) => {
   await beginStop(page);
-  await expect(page.getByText('Acid: gloves and eye protection, and the powder away from your face.')).toBeVisible();
+  await expect(
+    page.getByText('Acid: gloves and eye protection, and keep the powder away from your face.'),
+  ).toBeVisible();
   await page.evaluate(() => {
     const put = IDBObjectStore.prototype.put;
     IDBObjectStore.prototype.put = () => {

@@ -67,7 +67,7 @@ test('the speed is read off the cassette', async ({ page }) => {
   await expect(page.getByText('ISO 400, 36 exposures, tolerates')).toBeVisible();
   for (const square of [2, 3, 4])
     await page.getByRole('button', { name: new RegExp(`Row 1, square ${square}:`) }).click();
-  await page.getByRole('button', { name: 'Take ISO 200' }).click();
+  await page.getByRole('button', { name: 'Use ISO 200' }).click();
   await expect(page.getByLabel('Speed', { exact: true })).toHaveValue('200');
 });
 
@@ -143,7 +143,7 @@ test('photographs are reduced, HEIC and broken files are refused with a reason, 
   ]);
   await expect(page.getByText('phone.heic: This is a HEIC picture')).toBeVisible();
   await expect(page.getByText('cut.png: The picture is damaged or was cut off.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take away box.png' }).click();
+  await page.getByRole('button', { name: 'Remove box.png' }).click();
   await expect(picture).toBeHidden();
   await page.getByRole('button', { name: 'Put box.png back' }).click();
   await page.reload();

@@ -63,14 +63,14 @@ test('a drop test keeps its clocks over a reload, counts pairs, and puts the rat
   await page.getByRole('button', { name: 'Start a drop test' }).click();
   await choose(page, 'The developer you know', 'Hydroquinone syrup concentrate');
   await page.getByRole('button', { name: 'The drops are on: start' }).click();
-  const stop = page.getByRole('button', { name: /The known one is dark: stop/ });
+  const stop = page.getByRole('button', { name: /Reference is dark: stop/ });
   const box = await stop.boundingBox();
   expect(Math.min(box?.height ?? 0, box?.width ?? 0)).toBeGreaterThanOrEqual(64);
   await page.clock.runFor(30_000);
   await stop.click();
   await page.reload();
   await page.locator('#test').getByRole('button', { name: 'Start a drop test' }).click();
-  await expect(page.getByRole('button', { name: /The known one, stopped/ })).toContainText(/3\d\.\d/);
+  await expect(page.getByRole('button', { name: /Reference, stopped/ })).toContainText(/3\d\.\d/);
   await page.clock.runFor(30_000);
   await page.getByRole('button', { name: /The brew is dark: stop/ }).click();
   await expect(page.getByRole('list', { name: 'Pairs so far' }).getByRole('listitem')).toHaveCount(1);
@@ -80,7 +80,7 @@ test('a drop test keeps its clocks over a reload, counts pairs, and puts the rat
 
   await page.getByRole('button', { name: 'Another pair: the drops are on' }).click();
   await page.clock.runFor(20_000);
-  await page.getByRole('button', { name: /The known one is dark: stop/ }).click();
+  await page.getByRole('button', { name: /Reference is dark: stop/ }).click();
   await page.clock.runFor(25_000);
   await page.getByRole('button', { name: /The brew is dark: stop/ }).click();
   await expect(page.getByTestId('drop-ratio')).toContainText(/to about \d+ %/);
@@ -96,7 +96,7 @@ test('later evidence shows the pinned time beside the new one, and says why it m
   await page.locator('#test').getByRole('button', { name: /^Test/ }).first().click();
   await expect(page.getByText('it still stands')).toBeVisible();
   await page.getByRole('button', { name: 'A chart time' }).click();
-  await page.getByLabel('Time').fill('25');
+  await page.locator('#test').getByLabel('Time', { exact: true }).fill('25');
   await page.getByRole('button', { name: 'Add to the evidence' }).click();
   const note = page.locator('#test').getByRole('status').first();
   await expect(note).toContainText(/Pinned at \d+:\d\d, now \d+:\d\d \(\+\d+ %\)/);
@@ -188,7 +188,7 @@ test('choosing Stand thins the developer, and leaving it brings back what was th
     .click();
   const water = page.locator('#waterParts');
   await expect(water).toHaveValue('50');
-  await expect(page.getByText('Stand is recommended: nobody knows how it was exposed')).toBeVisible();
+  await expect(page.getByText('Stand is recommended: the exposures are unknown or mixed')).toBeVisible();
   await page
     .getByRole('radio', { name: /^Stand/ })
     .first()

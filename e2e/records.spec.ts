@@ -1,43 +1,51 @@
 import { readFile } from 'node:fs/promises';
+import { strFromU8, unzipSync } from 'fflate';
 import { expect, test, type Page } from '@playwright/test';
 import { openDemo, recordsOf } from './bench';
 
-async function saveFile(page: Page): Promise<string> {
+/** Saves the bench: the zip, and the list of records in it. */
+async function saveFile(page: Page): Promise<{ zip: Buffer; text: string }> {
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save all records' }).click();
-  return readFile(await (await saved).path(), 'utf8');
+  const zip = await readFile(await (await saved).path());
+  const list = unzipSync(new Uint8Array(zip))['records.json'];
+  if (list === undefined) throw new Error('The file has no list of records.');
+  return { zip, text: strFromU8(list) };
 }
 
-async function openFile(page: Page, text: string, name = 'hut.json'): Promise<void> {
+async function openFile(page: Page, content: string | Buffer, name = 'hut.json'): Promise<void> {
   await page
     .getByLabel('File with records')
-    .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+    .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) });
 }
 
 test('save, empty, open: the same records', async ({ page }) => {
   await openDemo(page, '/records');
   const before = await recordsOf(page, 'aetas-demo');
   expect(before.rolls).toHaveLength(20);
-  const text = await saveFile(page);
+  const { zip, text } = await saveFile(page);
   await page.getByRole('button', { name: 'Empty the bench' }).click();
   await expect(page.getByText('The bench is empty.')).toBeVisible();
   expect((await recordsOf(page, 'aetas-demo')).rolls).toHaveLength(0);
   await openFile(page, text);
   await expect(page.getByText('“hut.json” is on the bench now')).toBeVisible();
   expect(await recordsOf(page, 'aetas-demo')).toEqual(before);
+  await openFile(page, zip, 'hut.zip');
+  await expect(page.getByText('“hut.zip” is on the bench now')).toBeVisible();
+  expect(await recordsOf(page, 'aetas-demo')).toEqual(before);
 });
 
 test('a damaged, foreign or newer file is refused whole, and says where', async ({ page }) => {
   await openDemo(page, '/records');
   const before = await recordsOf(page, 'aetas-demo');
-  const text = await saveFile(page);
+  const { text } = await saveFile(page);
   const alert = page.locator('main').getByRole('alert');
   const damaged = JSON.parse(text) as { version: number; records: { rolls: { formatId: string }[] } };
   const third = damaged.records.rolls[2];
   if (third === undefined) throw new Error('The demo has too few rolls.');
   third.formatId = 'moon';
   for (const [file, words] of [
-    [text.slice(0, 2000), 'not JSON, or it was cut off'],
+    [text.slice(0, 2000), 'cut off'],
     ['{"tracks": []}', 'not exported by Aetas'],
     [JSON.stringify({ ...JSON.parse(text), version: 99 }), 'Open it with a newer Aetas'],
     [JSON.stringify(damaged), 'records.rolls[2].formatId'],
@@ -55,7 +63,7 @@ test('what was wiped can be brought back, also after a reload', async ({ page })
   await page.getByRole('button', { name: 'Empty the bench' }).click();
   await expect(page.getByText('The bench is empty.')).toBeVisible();
   await page.reload();
-  await page.getByRole('button', { name: 'Bring them back' }).click();
+  await page.getByRole('button', { name: 'Bring it back' }).click();
   await expect(page.getByText(/20 rolls/)).toBeVisible();
   expect(await recordsOf(page, 'aetas-demo')).toEqual(before);
 });

@@ -1,13 +1,9 @@
 import { links } from '@/core/formats/links';
 import { recordSchemas, type Records, type TableName } from '@/core/records/records';
-import { tableNames } from '@/core/records/tables';
-import { database, type AetasDatabase, type Kept } from './database';
+import { actTables, database, type AetasDatabase, type Kept } from './database';
 import { markTyped, type TypedUpTo } from './drafts';
 import { refreshLines } from './lines';
 import { Refusal, guardedWrite } from './trouble';
-
-/** Every table that an act may touch. */
-export const actTables = [...tableNames, 'acts', 'kept', 'rollLines', 'runLines', 'done'];
 
 /** How many undoable acts are kept. */
 const KEPT_ACTS = 3;

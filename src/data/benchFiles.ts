@@ -1,7 +1,7 @@
 import type { Records, TableName } from '@/core/records/records';
 import { tableNames } from '@/core/records/tables';
-import { actTables, forgetOlder } from './act';
-import { database, type Staged } from './database';
+import { forgetOlder } from './act';
+import { actTables, database, type Staged } from './database';
 import { rebuildLines } from './lines';
 import { guardedWrite } from './trouble';
 import { dropAllAhead } from './typedAhead';

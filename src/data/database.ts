@@ -16,6 +16,7 @@ import type {
   TableName,
   Verdict,
 } from '@/core/records/records';
+import { tableNames } from '@/core/records/tables';
 import { benchName, type BenchName } from './benchName';
 import type { RollLine, RunLine } from './lines';
 import { bringInAhead, type Done } from './typedAhead';
@@ -151,6 +152,9 @@ async function keepOlder(
   const actId = (await transaction.table('acts').add(act)) as number;
   for (const table of tables) await transaction.table('kept').add({ actId, table, rows: raw[table] });
 }
+
+/** Every table that an act may touch. */
+export const actTables = [...tableNames, 'acts', 'kept', 'rollLines', 'runLines', 'done'];
 
 let open: AetasDatabase | null = null;
 

@@ -37,7 +37,7 @@ async function writeWaiting(key: string): Promise<void> {
     const { text, stamp, ...typed } = next;
     waiting.delete(key);
     const db = database();
-    await guardedWrite(`draft:${key}`, () =>
+    const write = guardedWrite(`draft:${key}`, () =>
       db.transaction('rw', db.drafts, async () => {
         const stored = await db.drafts.get(key);
         seenStamp(key, stored?.updatedMs ?? 0);
@@ -46,8 +46,31 @@ async function writeWaiting(key: string): Promise<void> {
         seenStamp(key, updatedMs);
       }),
     );
+    await write.catch((error: unknown) => {
+      retryLater(key, next);
+      throw error;
+    });
     dropAhead(key, text);
   }
+}
+
+/** How often a form that could not be stored is tried again, ms. */
+const RETRY_MS = 4000;
+
+/** Tries a form again later, under whatever was typed since. It stays written ahead meanwhile. */
+function retryLater(key: string, failed: Waiting): void {
+  const newer = waiting.get(key);
+  if (newer === undefined) waiting.set(key, failed);
+  else waiting.set(key, { ...newer, part: mergedDraft(failed.part, { values: newer.part, part: newer.part }) });
+  setTimeout(() => {
+    if (!waiting.has(key) || writing.has(key)) return;
+    writing.set(
+      key,
+      writeWaiting(key)
+        .catch(() => undefined)
+        .finally(() => writing.delete(key)),
+    );
+  }, RETRY_MS);
 }
 
 /** Whether fields of a form wait to be written. */

@@ -1,6 +1,5 @@
-import { database } from './database';
+import { actTables, database } from './database';
 import { rebuildLines } from './lines';
-import { actTables } from './act';
 
 /** Why the bench does not open, in words for the user. */
 export interface BenchTrouble {

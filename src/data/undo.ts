@@ -1,7 +1,7 @@
 import type { Records } from '@/core/records/records';
 import { noRecords, tableNames } from '@/core/records/tables';
-import { act, actTables, forgetOlder } from './act';
-import { database, type Act, type AetasDatabase, type Kept } from './database';
+import { act, forgetOlder } from './act';
+import { actTables, database, type Act, type AetasDatabase, type Kept } from './database';
 import { rebuildLines, refreshLines } from './lines';
 import { guardedWrite } from './trouble';
 import { dropAllAhead } from './typedAhead';

@@ -8,7 +8,7 @@ import { formatMinutes } from '@/core/units/duration';
 import { useBench, useLastJudged, type Bench, type RollDossier } from '@/data/queries';
 import { contrastGrades } from '@/core/outcome/grades';
 import { JugLine } from '@/features/brew/JugLine';
-import { lowerFirst } from '@/features/words/ledgerWords';
+import { lowerFirst } from '@/core/units/lowerFirst';
 import { rollShortLine } from '@/features/words/rollWords';
 import { Empty, TinPicture } from '@/ui/Empty';
 import { SmallRibbon } from '@/ui/Ribbon';

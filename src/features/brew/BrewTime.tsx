@@ -60,7 +60,7 @@ export function BrewTime({
   }
   const { timeMin, band } = estimate;
   return (
-    <section aria-label="Time of the roll" className={classes('border-b border-hair pb-4', !current && 'opacity-60')}>
+    <section aria-label="Time of the roll" className={classes('border-b border-hair pb-4', !current && 'opacity-80')}>
       <div className="flex flex-wrap items-baseline gap-x-4">
         <span
           aria-hidden={mending}

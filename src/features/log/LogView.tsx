@@ -9,7 +9,7 @@ import { formatDuration, formatMinutes } from '@/core/units/duration';
 import type { RunLine } from '@/data/lines';
 import { followLog } from '@/data/queries';
 import { matching, useLines } from '@/features/lists/useLines';
-import { lowerFirst } from '@/features/words/ledgerWords';
+import { lowerFirst } from '@/core/units/lowerFirst';
 import { classes } from '@/ui/classes';
 import { Empty, TinPicture } from '@/ui/Empty';
 import { VirtualRows } from '@/ui/VirtualRows';

@@ -81,7 +81,9 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
     clock.agree();
     void record({ kind: 'clock', seconds, atMs: clock.read() });
   };
-  useSpaceBar(advance, leads === true && !noting);
+  // Until the browser has said who leads, a press counts: the database decides between two tabs.
+  const mayAct = leads !== false;
+  useSpaceBar(advance, mayAct && !noting);
 
   if (step === undefined) return null;
   const primary = primaryWords(progress.phase, nextStep?.name, view?.over === true);
@@ -215,7 +217,7 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
         <button
           type="button"
           className="act min-h-16 sm:min-h-[76px] sm:text-[18px]"
-          disabled={leads !== true || progress.phase !== 'running'}
+          disabled={!mayAct || progress.phase !== 'running'}
           onClick={() => void record({ kind: 'shift', seconds: -SHIFT_S, atMs: clock.read() })}
         >
           Started {SHIFT_S} s earlier
@@ -223,7 +225,7 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
         <button
           type="button"
           className="act min-h-16 sm:min-h-[76px] sm:text-[18px]"
-          disabled={leads !== true || !progress.canUndo}
+          disabled={!mayAct || !progress.canUndo}
           onClick={() => void record({ kind: 'undo', atMs: clock.read() })}
         >
           Undo
@@ -231,7 +233,7 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
         <button
           type="button"
           className="act min-h-16 sm:min-h-[76px] sm:text-[18px]"
-          disabled={leads !== true || noting}
+          disabled={!mayAct || noting}
           onClick={() => setNoting(true)}
         >
           Note
@@ -239,7 +241,7 @@ function Tank({ run, roll }: { run: Run; roll: Roll }) {
         <button
           type="button"
           className="act act-primary col-span-3 min-h-[76px] text-[20px] md:col-span-1"
-          disabled={leads !== true}
+          disabled={!mayAct}
           onClick={advance}
         >
           {primary}

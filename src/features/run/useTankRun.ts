@@ -28,7 +28,8 @@ export function useTankRun(run: Run): TankRun {
   const busyRef = useRef<Promise<boolean> | null>(null);
   const storedRef = useRef(run.events);
   useEffect(() => {
-    storedRef.current = run.events;
+    // Events only grow: what this tab stored itself may be ahead of what the page was told.
+    if (run.events.length > storedRef.current.length) storedRef.current = run.events;
   }, [run.events]);
   const keep = (next: readonly RunEvent[]): void => {
     pendingRef.current = next;

@@ -7,7 +7,8 @@ import type { ShiftReason } from '@/core/plan/pinShift';
 import { formatMinutes } from '@/core/units/duration';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import type { RollStudy } from '@/workers/coreApi';
-import { lowerFirst, rowWords } from './ledgerWords';
+import { lowerFirst } from '@/core/units/lowerFirst';
+import { rowWords } from './ledgerWords';
 
 const chartWords = { leaflet: 'A leaflet says', somebody: 'Somebody’s time:', own: 'My own time:' } as const;
 const methodWords = { densities: 'by densities', eye: 'by eye' } as const;

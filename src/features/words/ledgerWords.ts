@@ -1,3 +1,4 @@
+import { lowerFirst } from '@/core/units/lowerFirst';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
 import { differences } from '@/core/brewing/finishMix';
 import type { Brew } from '@/core/records/records';
@@ -156,11 +157,6 @@ export function rangeWords(range: { value: number; low: number; high: number }, 
   const low = formatNumber(range.low, decimals);
   const high = formatNumber(range.high, decimals);
   return low === high ? value : `${value} (${low}–${high})`;
-}
-
-/** A name within a sentence: its first letter small, unless it is a sign such as p-. */
-export function lowerFirst(name: string): string {
-  return name.charAt(0).toLowerCase() + name.slice(1);
 }
 
 function baseLabel({ film, developer }: EstimateRequest): string {

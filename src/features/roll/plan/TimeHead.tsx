@@ -8,7 +8,7 @@ import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
 import { MENDING } from '@/ui/mending';
-import { lowerFirst } from '@/features/words/ledgerWords';
+import { lowerFirst } from '@/core/units/lowerFirst';
 import type { PlanState } from './usePlanForm';
 
 interface TimeHeadProps {
@@ -23,7 +23,7 @@ export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
   const { timeMin, band } = study.estimate;
   const mending = state === 'mending';
   return (
-    <div aria-live="polite" className={classes(state === 'following' && 'opacity-60')}>
+    <div aria-live="polite" className={classes(state === 'following' && 'opacity-80')}>
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
         <span
           aria-hidden={mending}

@@ -19,7 +19,7 @@ import { testWords, testsByCost } from './testWords';
 import { classes } from '@/ui/classes';
 import { EmptyChart } from '@/ui/EmptyChart';
 import { EvidenceList } from './EvidenceList';
-import { lowerFirst } from '@/features/words/ledgerWords';
+import { lowerFirst } from '@/core/units/lowerFirst';
 import { PinNote } from '@/features/roll/plan/PinNote';
 import { TimeHead } from '@/features/roll/plan/TimeHead';
 import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
