@@ -152,7 +152,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
 
   // The log has it.
   await page.getByRole('link', { name: 'Log' }).click();
-  const line = page.getByRole('row', { name: /Shoebox, hill fog/ });
+  const line = page.getByRole('listitem').filter({ hasText: 'Shoebox, hill fog' });
   await expect(line).toContainText('Instant coffee, 36 g/l');
   await expect(line).toContainText('A little soft, slight veil');
   await expect(line).toContainText('two minutes more next time');

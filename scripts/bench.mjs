@@ -5,6 +5,7 @@ import { all, create } from 'mathjs';
 import { chromium } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { build, runnerImport } from 'vite';
+import { benchBig } from './bench-big.mjs';
 import { ensureBuild } from './build.mjs';
 import { ensureChromium, ensurePackages, root, start, tool } from './shell.mjs';
 
@@ -253,6 +254,7 @@ async function benchBrowser() {
       await page.getByRole('img', { name: 'Photograph twelve.png' }).waitFor();
     });
     report('a 12-megapixel photograph: longest task over 50 ms, 0 for none', photo, 'ms', 50);
+    await benchBig({ browser, address, load, report, longestTask });
     await browser.close();
   } finally {
     server.kill();

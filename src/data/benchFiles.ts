@@ -1,9 +1,12 @@
-import type { Records, TableName } from '@/core/records/records';
+import Dexie from 'dexie';
+import type { RowSink } from '@/core/formats/benchFile';
+import type { TableName } from '@/core/records/records';
+import type { Result } from '@/core/schema/result';
 import { tableNames } from '@/core/records/tables';
 import { forgetOlder } from './act';
-import { actTables, database, type Staged } from './database';
-import { rebuildLines } from './lines';
-import { guardedWrite } from './trouble';
+import { actTables, database } from './database';
+import { LineBuilder, writeLines } from './lines';
+import { forgetTrouble, guardedWrite } from './trouble';
 import { dropAllAhead } from './typedAhead';
 import { clearBench, keepWhole } from './undo';
 
@@ -43,38 +46,106 @@ export async function openBenchSource(): Promise<BenchSource> {
   };
 }
 
-/** Lets go of what a file left behind that was not taken to its end. */
-export async function clearStaged(): Promise<void> {
-  await database().staged.clear();
+/** Records that somebody hands over, and how to let them go on. */
+interface Handed {
+  table: TableName;
+  rows: unknown[];
+  taken: () => void;
+  refused: (error: unknown) => void;
 }
 
-/** Sets records of a file aside until all of it was read. */
-export async function stage<T extends TableName>(table: T, rows: Records[T]): Promise<void> {
-  await guardedWrite('import', () => database().staged.add({ table, rows } as unknown as Staged));
+/** Records on their way from a file into the bench; each waits until it is in, so that no file runs ahead of the database. */
+class Passage {
+  private readonly waiting: Handed[] = [];
+  private under: Handed | null = null;
+  private wake: (() => void) | null = null;
+  private ended = false;
+  private broken: unknown = null;
+
+  /** Hands records over; settles when they are in. */
+  readonly hand = (table: TableName, rows: unknown[]): Promise<void> =>
+    new Promise((taken, refused) => {
+      if (this.broken !== null) {
+        refused(this.broken);
+        return;
+      }
+      this.waiting.push({ table, rows, taken, refused });
+      this.wake?.();
+    });
+
+  /** Nothing more comes. */
+  end(): void {
+    this.ended = true;
+    this.wake?.();
+  }
+
+  /** The bench takes nothing more: whoever hands records over is told. */
+  fail(error: unknown): void {
+    this.broken = error;
+    for (const one of [this.under, ...this.waiting.splice(0)]) one?.refused(error);
+  }
+
+  /** The next records; null when nothing more comes. The ones before count as taken. */
+  async next(): Promise<Handed | null> {
+    this.under?.taken();
+    this.under = null;
+    while (this.waiting.length === 0 && !this.ended) await new Promise<void>((resolve) => (this.wake = resolve));
+    this.under = this.waiting.shift() ?? null;
+    return this.under;
+  }
+}
+
+/** Thrown within a transaction to take everything back when a file turns out to be wrong. */
+class NotTaken extends Error {
+  override name = 'NotTaken';
 }
 
 /**
- * Puts what was staged in the place of all that the bench holds; it can be undone. One transaction: whole or not at all.
+ * Puts the records of a file in the place of all that the bench holds; it can be undone. Reading, checking and storing are
+ * one transaction: the file is taken whole or not at all, whatever happens on the way.
+ * @param read reads the file into a sink, and says whether all of it was in order
  * @param withoutCopy frees space although there is no room for a copy: then it cannot be undone
+ * @returns what `read` answers; when that is a failure, nothing has changed
  */
-export async function takeStaged(withoutCopy = false): Promise<void> {
-  await guardedWrite('import', async () => {
-    const db = database();
-    await db.transaction('rw', [...actTables, 'staged'], async () => {
-      const keys = await db.staged.toCollection().primaryKeys();
-      if (!withoutCopy) await keepWhole(db, 'the import');
-      await clearBench(db);
-      for (const key of keys) {
-        const lump = await db.staged.get(key);
-        if (lump !== undefined) await db.table(lump.table).bulkAdd(lump.rows);
-      }
-      await rebuildLines(db);
-      await db.staged.clear();
-      await db.done.put({ id: '*', updatedMs: Date.now() });
-      await forgetOlder(db);
-    });
-  });
-  dropAllAhead();
+export async function importBench<T>(
+  read: (sink: RowSink) => Promise<Result<T>>,
+  withoutCopy = false,
+): Promise<Result<T>> {
+  const db = database();
+  const passage = new Passage();
+  const reading = read(passage.hand as RowSink).finally(() => passage.end());
+  // Its fault is told below; here it must not count as one that nobody listens to.
+  reading.catch(() => undefined);
+  try {
+    const result = await guardedWrite('import', () =>
+      db.transaction('rw', actTables, async () => {
+        if (!withoutCopy) await keepWhole(db, 'the import');
+        await clearBench(db);
+        const lines = new LineBuilder();
+        for (;;) {
+          const next = await Dexie.waitFor(passage.next());
+          if (next === null) break;
+          await db.table(next.table).bulkAdd(next.rows);
+          lines.take(next.table, next.rows);
+        }
+        const answer = await Dexie.waitFor(reading);
+        if (!answer.ok) throw new NotTaken();
+        await writeLines(db, lines);
+        await db.done.put({ id: '*', updatedMs: Date.now() });
+        await forgetOlder(db);
+        return answer;
+      }),
+    );
+    dropAllAhead();
+    return result;
+  } catch (error) {
+    passage.fail(error);
+    // A file that was refused is no trouble of the storage, and neither is a user who stopped it.
+    const answer = await reading.catch(() => null);
+    if (answer === null || !answer.ok) forgetTrouble('import');
+    if (answer !== null && !answer.ok) return answer;
+    throw error;
+  }
 }
 
 /**

@@ -2,11 +2,12 @@ import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { plainFile, readWhole } from '@/core/testing/wholeFile';
+import { failure, success } from '@/core/schema/result';
 import { rollSchema, type Plan } from '@/core/records/records';
 import { settingRecordFor } from '@/core/plan/settingRecordFor';
 import { evidence as evidenceStep } from '@/core/formats/migrations/evidence';
 import { runProgress } from '@/core/schedule/runState';
-import { openBenchSource, stage, takeStaged, wipeRecords } from './benchFiles';
+import { importBench, openBenchSource, wipeRecords } from './benchFiles';
 import { bottleMix, countFilms, dropMix, mixBrewOf, pourAway, recordMixEvent, startMix } from './brews';
 import { formulary } from '@/core/brewing/formulary';
 import { mixSteps } from '@/core/brewing/mixSteps';
@@ -304,12 +305,14 @@ describe('large acts', () => {
     const before = await allRecords();
     const source = await openBenchSource();
     expect(source.total).toBe(Object.values(before).reduce((sum, rows) => sum + rows.length, 0));
-    await stage('stocks', before.stocks.slice(0, 1));
-    await stage('rolls', before.rolls.filter(({ stockId }) => stockId === before.stocks[0]?.id).slice(0, 1));
-    await takeStaged();
+    const stock = before.stocks[0];
+    await importBench(async (sink) => {
+      await sink('stocks', before.stocks.slice(0, 1));
+      await sink('rolls', before.rolls.filter(({ stockId }) => stockId === stock?.id).slice(0, 1));
+      return success(null);
+    });
     expect(await database().rolls.count()).toBe(1);
     expect(await database().rollLines.count()).toBe(1);
-    expect(await database().staged.count()).toBe(0);
     await changeRoll((await database().rolls.toArray())[0]?.id ?? '', { note: 'since' });
     const since = await allRecords();
     await undoAct();
@@ -321,8 +324,18 @@ describe('large acts', () => {
   test('a file that fails at its end changes nothing, and trouble belongs to its act', async () => {
     await replaceRecords(demoRecords(NOW));
     const before = await allRecords();
-    await stage('rolls', [...before.rolls, ...before.rolls]);
-    await expect(takeStaged()).rejects.toThrow();
+    const refused = await importBench(async (sink) => {
+      await sink('stocks', before.stocks);
+      return failure({ path: 'records', message: 'Its end is missing.' });
+    });
+    expect(refused.ok).toBe(false);
+    expect(await allRecords()).toEqual(before);
+    expect(storageTrouble()).toBeNull();
+    const doubled = importBench(async (sink) => {
+      await sink('rolls', [...before.rolls, ...before.rolls]);
+      return success(null);
+    });
+    await expect(doubled).rejects.toThrow();
     expect(await allRecords()).toEqual(before);
     expect(storageTrouble()).toMatch(/could not store/);
     await guardedWrite('something else', async () => undefined);

@@ -13,7 +13,6 @@ import type {
   Run,
   Settings,
   Stock,
-  TableName,
   Verdict,
 } from '@/core/records/records';
 import { tableNames } from '@/core/records/tables';
@@ -44,13 +43,6 @@ export interface Kept {
   field?: { id: string; name: string; before: unknown; after: unknown };
 }
 
-/** Records of a file on their way in: they take their places all at once, or not at all. */
-export interface Staged {
-  id: number;
-  table: TableName;
-  rows: unknown[];
-}
-
 /** Columns that queries use, by table, as they stand since a version. */
 const indexes: Record<number, Record<string, string | null>> = {
   1: {
@@ -72,7 +64,6 @@ const indexes: Record<number, Record<string, string | null>> = {
     aside: 'id',
     acts: '++id, kind',
     kept: '++id, actId',
-    staged: '++id',
     done: 'id',
     rolls: 'id, updatedMs, stockId',
     plans: 'id, rollId, brewId',
@@ -101,7 +92,6 @@ export class AetasDatabase extends Dexie {
   declare aside: EntityTable<Aside, 'id'>;
   declare acts: EntityTable<Act, 'id'>;
   declare kept: EntityTable<Kept, 'id'>;
-  declare staged: EntityTable<Staged, 'id'>;
   declare done: EntityTable<Done, 'id'>;
   /** Lines of the lists, worked out from the records and written with them. They are not exported. */
   declare rollLines: EntityTable<RollLine, 'id'>;

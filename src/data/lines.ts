@@ -45,6 +45,22 @@ export interface RunLine {
   words: string;
 }
 
+/** Whether something was measured: a chart time alone is no test. */
+function isTested(evidence: readonly EvidenceRecord[]): boolean {
+  return evidence.some(({ finding }) => finding.kind !== 'chart');
+}
+
+/** What a verdict adds to the line of its run. */
+function judged(run: Run, verdict: Verdict | undefined): Pick<RunLine, 'verdict' | 'setup' | 'updatedMs'> {
+  if (verdict === undefined) return { verdict: null, setup: null, updatedMs: run.updatedMs };
+  const { id, contrast, fog, note, createdMs, updatedMs } = verdict;
+  return {
+    verdict: { id, contrast, fog, note, createdMs, updatedMs },
+    setup: run.setup,
+    updatedMs: Math.max(run.updatedMs, updatedMs),
+  };
+}
+
 /** The line of a roll. */
 export function rollLineOf(
   roll: Roll,
@@ -52,9 +68,8 @@ export function rollLineOf(
   plan: Plan | undefined,
   run: Run | undefined,
   verdict: Verdict | undefined,
-  evidence: readonly EvidenceRecord[],
+  tested: boolean,
 ): RollLine {
-  const tested = evidence.some(({ finding }) => finding.kind !== 'chart');
   const standing = rollStanding(roll, stock, plan, run, verdict, tested);
   const { id, label, formatId, hints, storage, exposure, condition } = roll;
   const places = storage.map(({ placeId }) => storagePresets[placeId].name);
@@ -74,12 +89,10 @@ export function runLineOf(run: Run, roll: Roll, stock: Stock, verdict: Verdict |
   if (run.events.length === 0) return null;
   const progress = runProgress(run.steps, run.events);
   const developedS = progress.tookS[run.steps.findIndex((step) => step.kind === 'develop')] ?? null;
-  const { id, contrast, fog, note, createdMs, updatedMs } = verdict ?? {};
   return {
     id: run.id,
     rollId: roll.id,
     startedMs: progress.startedMs ?? run.createdMs,
-    updatedMs: Math.max(run.updatedMs, verdict?.updatedMs ?? 0),
     roll: roll.label,
     film: stock.name,
     developer: run.developerName,
@@ -89,9 +102,8 @@ export function runLineOf(run: Run, roll: Roll, stock: Stock, verdict: Verdict |
     highMin: run.pinned.highMin,
     developedS,
     phase: progress.phase,
-    verdict: verdict === undefined ? null : ({ id, contrast, fog, note, createdMs, updatedMs } as RunLine['verdict']),
-    setup: verdict === undefined ? null : run.setup,
-    words: [roll.label, stock.name, run.developerName, note ?? ''].join(' ').toLowerCase(),
+    ...judged(run, verdict),
+    words: [roll.label, stock.name, run.developerName, verdict?.note ?? ''].join(' ').toLowerCase(),
   };
 }
 
@@ -113,7 +125,7 @@ export async function refreshLines(db: Tables, rollIds: Iterable<string>, runIds
     const run = (await db.runs.where({ rollId }).sortBy('createdMs')).at(-1);
     const verdict = run === undefined ? undefined : await db.verdicts.where({ runId: run.id }).first();
     const evidence = await db.evidence.where({ rollId }).toArray();
-    await db.rollLines.put(rollLineOf(roll, stock, plan, run, verdict, evidence));
+    await db.rollLines.put(rollLineOf(roll, stock, plan, run, verdict, isTested(evidence)));
   }
   for (const runId of runIds) {
     const run = await db.runs.get(runId);
@@ -126,48 +138,86 @@ export async function refreshLines(db: Tables, rollIds: Iterable<string>, runIds
   }
 }
 
-/** Rolls whose lines are made at a time. */
-const BATCH = 250;
+/** Makes the lines of a whole bench from its records as they come, table by table. */
+export class LineBuilder {
+  private readonly stocks = new Map<string, Stock>();
+  private readonly rolls = new Map<string, Roll>();
+  private readonly plans = new Map<string, Plan>();
+  private readonly lastRun = new Map<string, Run>();
+  private readonly started: { run: Run; line: Omit<RunLine, 'verdict' | 'words' | 'setup' | 'updatedMs'> }[] = [];
+  private readonly verdicts = new Map<string, Verdict>();
+  private readonly tested = new Set<string>();
 
-/** Makes all lines anew. Called within a transaction over all tables. */
-export async function rebuildLines(db: Tables): Promise<void> {
-  await Promise.all([db.rollLines.clear(), db.runLines.clear()]);
-  const stocks = new Map((await db.stocks.toArray()).map((stock) => [stock.id, stock]));
-  const ids = (await db.rolls.toCollection().primaryKeys()) as string[];
-  for (let from = 0; from < ids.length; from += BATCH) {
-    const some = ids.slice(from, from + BATCH);
-    const [rolls, plans, runs, verdicts, evidence] = await Promise.all([
-      db.rolls.bulkGet(some),
-      db.plans.where('rollId').anyOf(some).toArray(),
-      db.runs.where('rollId').anyOf(some).toArray(),
-      db.verdicts.where('rollId').anyOf(some).toArray(),
-      db.evidence.where('rollId').anyOf(some).toArray(),
-    ]);
-    const planOf = new Map(plans.map((plan) => [plan.rollId, plan]));
-    const verdictOf = new Map(verdicts.map((verdict) => [verdict.runId, verdict]));
-    const runsOf = byRoll(runs.sort((a, b) => a.createdMs - b.createdMs));
-    const evidenceOf = byRoll(evidence);
-    const rollLines: RollLine[] = [];
-    const runLines: RunLine[] = [];
-    for (const roll of rolls) {
-      const stock = stocks.get(roll?.stockId ?? '');
-      if (roll === undefined || stock === undefined) continue;
-      const its = runsOf.get(roll.id) ?? [];
-      const last = its.at(-1);
-      const verdict = last === undefined ? undefined : verdictOf.get(last.id);
-      rollLines.push(rollLineOf(roll, stock, planOf.get(roll.id), last, verdict, evidenceOf.get(roll.id) ?? []));
-      runLines.push(...its.flatMap((run) => runLineOf(run, roll, stock, verdictOf.get(run.id)) ?? []));
+  /** Takes some records of a table. What lines do not need is not kept. */
+  take(table: string, rows: readonly unknown[]): void {
+    for (const row of rows) {
+      if (table === 'stocks') this.stocks.set((row as Stock).id, row as Stock);
+      else if (table === 'rolls') this.rolls.set((row as Roll).id, { ...(row as Roll), frames: [] });
+      else if (table === 'plans') this.takePlan(row as Plan);
+      else if (table === 'runs') this.takeRun(row as Run);
+      else if (table === 'verdicts') this.verdicts.set((row as Verdict).runId, row as Verdict);
+      else if (table === 'evidence' && (row as EvidenceRecord).finding.kind !== 'chart')
+        this.tested.add((row as EvidenceRecord).rollId);
     }
-    await Promise.all([db.rollLines.bulkPut(rollLines), db.runLines.bulkPut(runLines)]);
+  }
+
+  private takePlan(plan: Plan): void {
+    const { pinned } = plan;
+    // A line asks only whether a time is pinned: its ledger would weigh ten times what the line does.
+    this.plans.set(plan.rollId, { ...plan, pinned: pinned === null ? null : { ...pinned, ledger: [] } });
+  }
+
+  private takeRun(run: Run): void {
+    const last = this.lastRun.get(run.rollId);
+    if (last === undefined || last.createdMs <= run.createdMs) this.lastRun.set(run.rollId, run);
+    const roll = this.rolls.get(run.rollId);
+    const stock = this.stocks.get(roll?.stockId ?? '');
+    const line = roll === undefined || stock === undefined ? null : runLineOf(run, roll, stock, undefined);
+    if (line !== null) this.started.push({ run, line });
+  }
+
+  /** The lines of everything that was taken. */
+  finish(): { rollLines: RollLine[]; runLines: RunLine[] } {
+    const rollLines = [...this.rolls.values()].flatMap((roll): RollLine[] => {
+      const stock = this.stocks.get(roll.stockId);
+      if (stock === undefined) return [];
+      const run = this.lastRun.get(roll.id);
+      const verdict = run === undefined ? undefined : this.verdicts.get(run.id);
+      return [rollLineOf(roll, stock, this.plans.get(roll.id), run, verdict, this.tested.has(roll.id))];
+    });
+    const runLines = this.started.map(({ run, line }): RunLine => {
+      const verdict = this.verdicts.get(run.id);
+      const note = verdict?.note ?? '';
+      return {
+        ...line,
+        ...judged(run, verdict),
+        words: [line.roll, line.film, line.developer, note].join(' ').toLowerCase(),
+      };
+    });
+    return { rollLines, runLines };
   }
 }
 
-function byRoll<T extends { rollId: string }>(records: readonly T[]): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const record of records) {
-    const group = groups.get(record.rollId);
-    if (group === undefined) groups.set(record.rollId, [record]);
-    else group.push(record);
+/** Records that are read at a time, and lines that are written. */
+const BATCH = 500;
+
+/** Makes all lines anew. Called within a transaction over all tables. */
+export async function rebuildLines(db: Tables): Promise<void> {
+  const builder = new LineBuilder();
+  for (const name of ['stocks', 'rolls', 'plans', 'runs', 'verdicts', 'evidence'] as const) {
+    const ids = (await db[name].toCollection().primaryKeys()) as string[];
+    for (let from = 0; from < ids.length; from += BATCH)
+      builder.take(name, await db[name].bulkGet(ids.slice(from, from + BATCH)));
   }
-  return groups;
+  await writeLines(db, builder);
+}
+
+/** Puts the lines of a whole bench in the place of those that are there. */
+export async function writeLines(db: Pick<Tables, 'rollLines' | 'runLines'>, builder: LineBuilder): Promise<void> {
+  const { rollLines, runLines } = builder.finish();
+  await Promise.all([db.rollLines.clear(), db.runLines.clear()]);
+  for (let from = 0; from < rollLines.length; from += BATCH)
+    await db.rollLines.bulkAdd(rollLines.slice(from, from + BATCH));
+  for (let from = 0; from < runLines.length; from += BATCH)
+    await db.runLines.bulkAdd(runLines.slice(from, from + BATCH));
 }

@@ -45,7 +45,7 @@ function Windowed<Row>({ rows, rowPx, height, keyOf, label, children }: VirtualR
     count: rows.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => rowPx,
-    overscan: 8,
+    overscan: 4,
     getItemKey: (index) => keyOf(rows[index] as Row),
   });
   return (

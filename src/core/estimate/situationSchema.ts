@@ -62,6 +62,20 @@ export const improvisedDeveloperSchema = z.strictObject({
     .default([]),
 });
 
+/** pH of the brews that were checked last: the records of a bench name the same few over and over. */
+const checkedPh = new Map<string, number>();
+const MOST_REMEMBERED = 500;
+
+function rememberedPh(brew: z.infer<typeof improvisedDeveloperSchema>): number {
+  const key = JSON.stringify(brew);
+  const known = checkedPh.get(key);
+  if (known !== undefined) return known;
+  const ph = brewPh(brew);
+  if (checkedPh.size >= MOST_REMEMBERED) checkedPh.clear();
+  checkedPh.set(key, ph);
+  return ph;
+}
+
 /** A kitchen brew that develops: with an agent, and alkaline enough. */
 const improvisedSchema = improvisedDeveloperSchema.superRefine((brew, context) => {
   const equivalent = coffeeEquivalent(brew.agents);
@@ -74,7 +88,7 @@ const improvisedSchema = improvisedDeveloperSchema.superRefine((brew, context) =
     });
     return;
   }
-  const ph = brewPh(brew);
+  const ph = rememberedPh(brew);
   if (ph < LEAST_DEVELOPING_PH) {
     context.addIssue({
       code: 'custom',

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import type { FileReport } from '@/core/formats/benchFile';
 import type { Result } from '@/core/schema/result';
-import { clearStaged, openBenchSource, stage, takeStaged } from '@/data/benchFiles';
+import { importBench, openBenchSource } from '@/data/benchFiles';
 import { database } from '@/data/database';
 import { coreWorker } from '@/workers/core';
 import { download } from './download';
@@ -60,16 +60,11 @@ export async function openBench(
   onProgress: OnFileProgress,
   withoutCopy = false,
 ): Promise<Result<FileReport>> {
-  await clearStaged();
-  try {
-    const read = await coreWorker().readBenchFile(file, stage, Date.now(), (share) =>
-      onProgress({ words: 'Reading and checking', share: 0.7 * share }),
-    );
-    if (!read.ok) return read;
-    onProgress({ words: 'Putting it on the bench', share: 0.75 });
-    await takeStaged(withoutCopy);
-    return read;
-  } finally {
-    await clearStaged().catch(() => undefined);
-  }
+  return importBench(
+    (sink) =>
+      coreWorker().readBenchFile(file, sink, Date.now(), (share) =>
+        onProgress({ words: 'Reading and checking', share: 0.9 * share }),
+      ),
+    withoutCopy,
+  );
 }

@@ -136,7 +136,11 @@ function LogRow({ line }: { line: RunLine }) {
     <div className={classes(GRID, 'border-t border-hair py-2.5')}>
       <span className="hidden whitespace-nowrap sm:block">{day}</span>
       <span className="min-w-0 wrap-anywhere">
-        <Link href={`/rolls/${encodeURIComponent(line.rollId)}`} className="num text-ink no-underline hover:underline">
+        <Link
+          prefetch={false}
+          href={`/rolls/${encodeURIComponent(line.rollId)}`}
+          className="num text-ink no-underline hover:underline"
+        >
           {line.roll}
         </Link>
         <span className="block text-[13px] text-ink2">

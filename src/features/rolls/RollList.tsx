@@ -111,6 +111,7 @@ function RollRow({ line: { id, roll, stock, standing } }: { line: RollLine }) {
       <SmallRibbon standing={standing} />
       <div className="min-w-0 wrap-anywhere">
         <Link
+          prefetch={false}
           href={`/rolls/${encodeURIComponent(id)}`}
           className="num text-[17px] text-ink no-underline hover:underline"
         >

@@ -1,0 +1,144 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** Runs of the large bench, and films among them. */
+const RUNS = 10_000;
+const FILMS = 60;
+
+/** First row of each view. */
+const views = [
+  { name: 'bench', path: '/', row: 'main li' },
+  { name: 'rolls', path: '/rolls', row: 'main li' },
+  { name: 'log', path: '/log', row: 'main li' },
+  { name: 'one roll', path: '/rolls/tin-3', row: '#choose' },
+];
+
+/** Time until the first row of a view shows, ms; the median of five loads. */
+async function firstRowMs(page, address, view) {
+  const times = [];
+  for (let round = 0; round < 5; round++) {
+    await page.goto('about:blank');
+    await page.goto(address + view.path, { waitUntil: 'commit' });
+    await page.locator(view.row).first().waitFor();
+    times.push(
+      await page.evaluate((row) => {
+        const shown = document.querySelector(row) !== null;
+        return shown ? performance.now() : Infinity;
+      }, view.row),
+    );
+  }
+  return times.sort((a, b) => a - b)[2];
+}
+
+/** Longest task while a list scrolls from end to end, ms. */
+async function scrollTask(page, label, longestTask) {
+  const region = page.getByRole('region', { name: label });
+  return longestTask(page, async () => {
+    for (let at = 0; at < 30; at++) {
+      await region.evaluate((element, share) => {
+        element.scrollTop = share * element.scrollHeight;
+      }, at / 30);
+      await page.waitForTimeout(60);
+    }
+  });
+}
+
+/** Time from the last letter of a search to the list that answers it, ms. */
+async function filterMs(page, words) {
+  await page.locator('#search').fill('');
+  await page.waitForTimeout(600);
+  return page.evaluate(async (text) => {
+    const field = document.querySelector('#search');
+    const status = document.querySelector('main p[role=status]');
+    const before = status.textContent;
+    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(field, text);
+    const from = performance.now();
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+    while (status.textContent === before) await new Promise((resolve) => setTimeout(resolve, 1));
+    await new Promise((resolve) => requestAnimationFrame(resolve));
+    return performance.now() - from;
+  }, words);
+}
+
+/** A bench of ten thousand runs against the demo's, in one run: first rows, nodes, filter, scrolling, import, learning. */
+export async function benchBig({ browser, address, load, report, longestTask }) {
+  const { demoRecords } = await load('src/data/demo/demoRecords.ts');
+  const { bigBench } = await load('src/core/testing/bigBench.ts');
+  const { plainFile } = await load('src/core/testing/wholeFile.ts');
+  const { latestVersion } = await load('src/core/formats/migrations.ts');
+  const { writeWhole } = await load('src/core/testing/wholeFile.ts');
+  const big = bigBench(demoRecords(Date.now()), RUNS, FILMS);
+  const folder = mkdtempSync(join(tmpdir(), 'aetas-big-'));
+  const file = join(folder, 'big.json');
+  writeFileSync(file, plainFile(big, latestVersion()));
+  const zip = join(folder, 'big.zip');
+  writeFileSync(zip, Buffer.from(await (await writeWhole(big)).arrayBuffer()));
+
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await page.addInitScript(() => localStorage.setItem('aetas.bench', 'demo'));
+  await page.goto(address);
+  await page.locator('main li').first().waitFor();
+  const small = [];
+  for (const view of views) small.push(await firstRowMs(page, address, view));
+
+  for (const [name, path] of [
+    ['zip', zip],
+    ['plain JSON of 60 MB', file],
+  ]) {
+    await page.goto(`${address}/records`);
+    await page.getByRole('button', { name: 'Save all records' }).waitFor();
+    const from = Date.now();
+    await page.getByLabel('File with records').setInputFiles(path);
+    await page.getByText('is on the bench now').waitFor({ timeout: 120_000 });
+    report(`import of ${RUNS} runs, ${name}`, (Date.now() - from) / 1000, 's', 8);
+  }
+  const memory = await page.evaluate(() => performance.memory?.usedJSHeapSize ?? 0);
+  report('  page memory after it', memory / 1e6, 'MB', 400);
+
+  for (const [index, view] of views.entries()) {
+    const ms = await firstRowMs(page, address, view);
+    report(
+      `first row of ${view.name}: ${small[index].toFixed(0)} ms with the demo, later by`,
+      ms - small[index],
+      'ms',
+      300,
+    );
+    await page.waitForTimeout(2500);
+    const nodes = await page.evaluate(() => document.querySelectorAll('*').length);
+    report(`  nodes of ${view.name}`, nodes, '', 3000);
+    if (view.name === 'log') {
+      report('  filter of the log', await filterMs(page, 'ladder 77'), 'ms', 100);
+      await page.locator('#search').fill('');
+      await page.waitForTimeout(500);
+      report('  longest task while the log scrolls', await scrollTask(page, 'Runs', longestTask), 'ms', 50);
+    }
+    if (view.name === 'rolls') {
+      report('  filter of the rolls', await filterMs(page, 'ladder 77'), 'ms', 100);
+      await page.locator('#search').fill('');
+      await page.waitForTimeout(500);
+      report(
+        '  longest task while finished rolls scroll',
+        await scrollTask(page, 'Finished rolls', longestTask),
+        'ms',
+        50,
+      );
+    }
+    if (view.name === 'one roll') {
+      const from = Date.now();
+      await page.reload();
+      await page.getByTestId('time').waitFor({ timeout: 60_000 });
+      report('  a first time on the page, greyed or not', Date.now() - from, 'ms');
+      await page.locator('[data-next-step]:enabled').first().waitFor({ timeout: 120_000 });
+      report('  until the time knows all 10,000 verdicts', (Date.now() - from) / 1000, 's');
+    }
+  }
+  const saved = page.waitForEvent('download', { timeout: 120_000 });
+  await page.goto(`${address}/records`);
+  const from = Date.now();
+  await page.getByRole('button', { name: 'Save all records' }).click();
+  await saved;
+  report('saving them, read back to check', (Date.now() - from) / 1000, 's');
+  await context.close();
+}

@@ -1,0 +1,63 @@
+import type { Records } from '../records/records';
+import { chance } from './calibration/chance';
+
+/** An hour and a day, ms. */
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+
+/**
+ * A bench of somebody who has developed for a lifetime, for benchmarks: every finished roll of a small bench over and over,
+ * with other names, days, temperatures and grades, on top of what the small bench has in hand.
+ * @param small a bench with finished rolls; the demo's, as a rule
+ * @param runs number of runs
+ * @param stocks number of films; a multiple of the finished rolls of the small bench
+ */
+export function bigBench(small: Records, runs: number, stocks: number): Records {
+  const luck = chance(1867);
+  const finished = small.verdicts.flatMap((verdict) => {
+    const run = small.runs.find(({ id }) => id === verdict.runId);
+    const roll = small.rolls.find(({ id }) => id === verdict.rollId);
+    const plan = small.plans.find(({ id }) => id === run?.planId);
+    return run && roll && plan ? [{ verdict, run, roll, plan }] : [];
+  });
+  const big: Records = { ...structuredClone(small) };
+  const films = Array.from({ length: stocks }, (_, index) => {
+    const like = finished[index % finished.length]?.roll.stockId;
+    const stock = small.stocks.find(({ id }) => id === like) as Records['stocks'][number];
+    return { ...stock, id: `film-${index}`, name: `${stock.name}, batch ${index}` };
+  });
+  big.stocks.push(...films);
+  for (let index = 0; index < runs; index++) {
+    const { verdict, run, roll, plan } = finished[index % finished.length] as (typeof finished)[number];
+    const laterMs = -index * DAY_MS + Math.round(luck.uniform(0, 8) * HOUR_MS);
+    const ids = { roll: `big-roll-${index}`, plan: `big-plan-${index}`, run: `big-run-${index}` };
+    const temperatureC = Math.round(luck.uniform(180, 230)) / 10;
+    const at = (ms: number): number => Math.max(0, ms + laterMs);
+    const moved = <T extends { createdMs: number; updatedMs: number }>(record: T): T => ({
+      ...record,
+      createdMs: at(record.createdMs),
+      updatedMs: at(record.updatedMs),
+    });
+    const stockId = films[index % stocks]?.id ?? roll.stockId;
+    big.rolls.push({ ...moved(roll), id: ids.roll, label: `${roll.label} ${index}`, stockId });
+    big.plans.push({ ...moved(plan), id: ids.plan, rollId: ids.roll, brewId: null, temperatureC });
+    big.runs.push({
+      ...moved(run),
+      id: ids.run,
+      rollId: ids.roll,
+      planId: ids.plan,
+      brewId: null,
+      temperatureC,
+      setup: run.setup === null ? null : { ...run.setup, brewId: null, temperatureC },
+      events: run.events.map((event) => ({ ...event, atMs: at(event.atMs) })),
+    });
+    big.verdicts.push({
+      ...moved(verdict),
+      id: `big-verdict-${index}`,
+      runId: ids.run,
+      rollId: ids.roll,
+      contrast: Math.max(-2, Math.min(2, Math.round(0.9 * luck.normal()))),
+    });
+  }
+  return big;
+}
