@@ -17,8 +17,20 @@ const layers = Object.keys(mayImport);
  * Tests may look anywhere.
  */
 const coreOrder = [
-  ...['schema', 'units', 'chemistry', 'thermal', 'films', 'kinetics', 'fixing', 'schedule', 'exposure', 'densitometry'],
-  ...['outcome', 'kit', 'devices', 'inference', 'safety', 'estimate', 'brewing', 'loading'],
+  ...[
+    'schema',
+    'units',
+    'inference',
+    'chemistry',
+    'thermal',
+    'films',
+    'kinetics',
+    'fixing',
+    'schedule',
+    'exposure',
+    'densitometry',
+  ],
+  ...['outcome', 'kit', 'devices', 'safety', 'estimate', 'brewing', 'loading'],
   ...['evidence', 'records', 'learning', 'plan', 'formats'],
 ];
 

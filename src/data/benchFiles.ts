@@ -79,6 +79,10 @@ class Passage {
     this.wake?.();
   }
 
+  get failed(): boolean {
+    return this.broken !== null;
+  }
+
   /** The bench takes nothing more: whoever hands records over is told. */
   fail(error: unknown): void {
     this.broken = error;
@@ -114,8 +118,11 @@ export async function importBench<T>(
   const db = database();
   const passage = new Passage();
   const reading = read(passage.hand as RowSink).finally(() => passage.end());
-  // Its fault is told below; here it must not count as one that nobody listens to.
-  reading.catch(() => undefined);
+  /** Whether reading failed by itself, and not because the bench took nothing more. */
+  let ownFault = false;
+  reading.catch(() => {
+    ownFault = !passage.failed;
+  });
   try {
     const result = await guardedWrite('import', () =>
       db.transaction('rw', actTables, async () => {
@@ -142,7 +149,7 @@ export async function importBench<T>(
     passage.fail(error);
     // A file that was refused is no trouble of the storage, and neither is a user who stopped it.
     const answer = await reading.catch(() => null);
-    if (answer === null || !answer.ok) forgetTrouble('import');
+    if (ownFault || (answer !== null && !answer.ok)) forgetTrouble('import');
     if (answer !== null && !answer.ok) return answer;
     throw error;
   }

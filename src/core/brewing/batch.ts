@@ -7,13 +7,13 @@ import { recipeUseIds } from './recipe';
 export const waterPlanSchema = z.strictObject({
   firstMl: limited('amount'),
   /** How warm the first water starts; null for one that is brought to the boil. */
-  firstC: z.number().min(-1e6).max(1e6).nullable(),
+  firstC: z.number().min(-1e12).max(1e12).nullable(),
   /** Hot and cold water that make the first; null where they cannot. */
   hotMl: limited('amount').nullable(),
   coldMl: limited('amount').nullable(),
   /** Water that goes in last, up to the mark. */
   lastMl: limited('amount'),
-  lastC: z.number().min(-1e6).max(1e6),
+  lastC: z.number().min(-1e12).max(1e12),
 });
 
 export type WaterPlan = z.infer<typeof waterPlanSchema>;

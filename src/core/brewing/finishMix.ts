@@ -1,3 +1,4 @@
+import { limits } from '../schema/limits';
 import { readingLnSd } from '../kit/readable';
 import { formatNumber } from '../units/quantity';
 import { substanceOf } from '../chemistry/substances';
@@ -31,8 +32,9 @@ export interface MadeBrew {
  */
 export function finishMix(batch: Batch, progress: MixProgress): MadeBrew {
   const volume = progress.done.find(({ stepId }) => stepId === 'top-up')?.amount ?? null;
-  // Less than a tenth of the jug is a slip of the hand, not a volume.
-  const volumeMl = volume !== null && volume >= batch.volumeMl * LEAST_VOLUME_SHARE ? volume : batch.volumeMl;
+  // Less than a tenth of the jug, or more than any jug holds, is a slip of the hand, not a volume.
+  const believed = volume !== null && volume >= batch.volumeMl * LEAST_VOLUME_SHARE && volume <= limits.jugVolumeMl.max;
+  const volumeMl = believed ? volume : batch.volumeMl;
   const parts = partsAsMixed(batch.parts, progress, (part, amount, how) => actualLnSd(batch, part, amount, how));
   const composition = compositionOf(parts, volumeMl);
   return {

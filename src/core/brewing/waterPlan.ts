@@ -35,7 +35,7 @@ export interface WorkedWater {
 }
 
 /** Beyond this no temperature means anything, °C. */
-const MOST_C = 1e5;
+const MOST_C = 1e12;
 
 /**
  * Water for a batch: how much first and how warm, how much last.

@@ -22,7 +22,7 @@ export const organicAgents = {
   'black-tea': { name: 'Black tea leaf, brewed', unit: 'g', potency: 0.6, potencyLnSd: 0.5, usualPerL: 60 },
   'green-tea': { name: 'Green tea leaf, brewed', unit: 'g', potency: 0.8, potencyLnSd: 0.5, usualPerL: 50 },
   'red-wine': { name: 'Red wine', unit: 'ml', potency: 0.03, potencyLnSd: 0.6, usualPerL: 900 },
-  'dark-beer': { name: 'Dark beer', unit: 'ml', potency: 0.014, potencyLnSd: 0.7, usualPerL: 900 },
+  'dark-beer': { name: 'Dark beer', unit: 'ml', potency: 0.007, potencyLnSd: 0.7, usualPerL: 900 },
   herb: { name: 'Rosemary, mint or thyme, infused', unit: 'g', potency: 0.3, potencyLnSd: 0.7, usualPerL: 100 },
   wood: { name: 'Wood or bark, infused', unit: 'g', potency: 0.3, potencyLnSd: 0.8, usualPerL: 100 },
 } as const satisfies Record<string, OrganicAgent>;

@@ -1,12 +1,14 @@
 import { restrainer } from '../chemistry/restrainer';
 import { ageFog } from '../films/ageFog';
 import { gradientAfterAge } from '../films/gradientAfterAge';
-import { latentImageLoss, speedLoss } from '../films/speedLoss';
+import { LARGEST_LOSS_STOPS, latentImageLoss, speedLoss } from '../films/speedLoss';
 import type { Conditions } from './conditions';
 import type { Deviations } from './parameters';
 
 /** What age has done to the film, for one draw of the parameters. */
 export interface AgedFilm {
+  /** Effective age, room-years. */
+  ageRoomYears: number;
   freshMaximumGradient: number;
   maximumGradient: number;
   /** Age fog when developed for the fresh-film time with the restrainer in the brew, D. */
@@ -25,13 +27,15 @@ export interface AgedFilm {
  */
 export function ageFilm(conditions: Conditions, deviations: Deviations): AgedFilm {
   const { film } = conditions;
-  const age = conditions.ageRoomYears * Math.exp(deviations.lnAge);
+  const age = conditions.ageAt(deviations.agePosition);
   const freshMaximumGradient = film.maximumGradient * Math.exp(deviations.lnMaximumGradient);
   const { fogFactor, speedLossStops } = restrainer(conditions.bromideGPerL);
   const faster = Math.exp(deviations.lnAgeing);
-  const fogRate = film.fogDPerYear * faster * Math.exp(deviations.lnFogRate);
-  const ageLossStops = speedLoss(film.speedLossStopsPerYear * faster * Math.exp(deviations.lnSpeedLossRate), age);
+  const fogRate = film.fogDPerYear * faster * Math.exp(deviations.lnFogRate + deviations.lnRollFog);
+  const largestStops = LARGEST_LOSS_STOPS * Math.exp(deviations.lnLargestLoss);
+  const ageStops = film.speedLossStopsPerYear * faster * Math.exp(deviations.lnSpeedLossRate) * age;
   return {
+    ageRoomYears: age,
     freshMaximumGradient,
     maximumGradient: gradientAfterAge(
       freshMaximumGradient,
@@ -39,7 +43,7 @@ export function ageFilm(conditions: Conditions, deviations: Deviations): AgedFil
       age,
     ),
     fogAtFreshTimeD: ageFog(fogRate, age, film.maximumDensityD, conditions.radiationD) * fogFactor,
-    emulsionLossStops: ageLossStops + speedLossStops,
-    imageLossStops: ageLossStops + latentImageLoss(conditions.latentRoomYears),
+    emulsionLossStops: speedLoss(ageStops, largestStops) + speedLossStops,
+    imageLossStops: speedLoss(ageStops + latentImageLoss(conditions.latentRoomYears), largestStops),
   };
 }

@@ -1,16 +1,29 @@
 import { describe, expect, test } from 'vitest';
-import { calibrate } from '../testing/calibration/calibrate';
+import { calibrate, calibrateLog, pooledCoverage } from '../testing/calibration/calibrate';
 
-/** A small version of the calibration bench, with loose limits; `npm run bench:calibration` is the whole one. */
-describe('the band on simulated rolls of another model', () => {
-  const lines = calibrate(60, 20);
-  test.each(lines)('$what: the 80 % band holds the truth about as often as it says', ({ coverage }) => {
-    expect(coverage).toBeGreaterThan(0.65);
-    expect(coverage).toBeLessThan(0.97);
+describe('the band on simulated rolls of other worlds', () => {
+  const cells = calibrate(40, 4711, ['none', 'leaflet', 'clip by densities', 'leaflet + clip']);
+  const of = (bundle: string, group?: string) =>
+    cells.filter((cell) => cell.bundle === bundle && (group === undefined || cell.group === group));
+  test('it holds the truth about as often as it says, also on old film with a known time', () => {
+    expect(pooledCoverage(cells)).toBeGreaterThan(0.73);
+    expect(pooledCoverage(cells)).toBeLessThan(0.87);
+    // A leaflet speaks of fresh film: where it pins the age, this falls to a half.
+    expect(pooledCoverage(of('leaflet', 'over 30'))).toBeGreaterThan(0.68);
+    expect(pooledCoverage(of('leaflet + clip', 'over 30'))).toBeGreaterThan(0.66);
   });
-  test('evidence brings the error down', () => {
-    const error = (what: string) => lines.find((line) => line.what === what)?.medianError ?? NaN;
-    expect(error('3 pieces')).toBeLessThan(error('0 pieces'));
-    expect(error('2 clips by densities')).toBeLessThan(error('0 pieces') * 0.6);
+  test('a leaflet leaves old film its doubt, and a clip brings the error down', () => {
+    const median = (bundle: string, group?: string): number =>
+      of(bundle, group).reduce((sum, cell) => sum + cell.medianError, 0);
+    for (const strategy of ['hold', 'extend'] as const) {
+      const width = (group: string): number =>
+        of('leaflet', group).find((cell) => cell.strategy === strategy)?.medianLnSd ?? 0;
+      expect(width('over 30')).toBeGreaterThan(1.25 * width('under 10'));
+    }
+    expect(median('leaflet + clip')).toBeLessThan(median('leaflet'));
+    expect(median('clip by densities')).toBeLessThan(median('none'));
+  });
+  test('five judged runs of a stock narrow the sixth without pretending', () => {
+    for (const { coverage, strategy } of calibrateLog(40, 12)) expect(coverage, strategy).toBeGreaterThan(0.6);
   });
 });

@@ -4,8 +4,8 @@ import type { Parts } from '../chemistry/dilution';
 import type { ImprovisedStrength } from '../chemistry/improvisedStrength';
 import { REFERENCE_BREW_PH, brewPh } from '../chemistry/ph/brewPh';
 import { radiationFog } from '../films/ageFog';
-import { effectiveAge, effectiveAgeLnSd } from '../films/effectiveAge';
-import { ageRoll } from '../films/rollDating';
+import { ageDistribution } from '../films/ageDistribution';
+import { effectiveAge } from '../films/effectiveAge';
 import { stockFamilies } from '../films/stockFamilies';
 import type { StockFamily } from '../films/stockFamilySchema';
 import { xrayFog } from '../films/xrayFog';
@@ -64,8 +64,13 @@ export interface Conditions {
   /** Null for a bath that holds its temperature. */
   drift: Drift | null;
   agitation: { rateFactor: number; lnSd: number };
+  /** Effective age at a standard normal position of its distribution, room-years. */
+  ageAt: (position: number) => number;
+  /** Its median, room-years. */
   ageRoomYears: number;
-  ageLnSd: number;
+  /** Whether the film is aged at all, and whether its age is in doubt. */
+  aged: boolean;
+  ageInDoubt: boolean;
   latentRoomYears: number;
   radiationD: number;
 }
@@ -74,6 +79,8 @@ export interface Conditions {
 export interface Wanted {
   strategy: { id: StrategyId; liftCap: boolean };
   targetGradient: number;
+  /** Whether a time is known for this film in this developer: the usual limits of a stand do not override it. */
+  timeIsKnown: boolean;
 }
 
 /**
@@ -85,7 +92,7 @@ export function resolveConditions(setting: SituationInput): Conditions {
   const film = { ...stockFamilies[setting.film.familyId], ...setting.film.own };
   const { developer } = setting;
   const school = agitationSchools[setting.agitationId];
-  const ageing = resolveAge(setting.age);
+  const age = ageDistribution(setting.age);
   return {
     film: developer.kind === 'one-bath' ? { ...film, maximumGradient: BASE_GRADIENT / ONE_BATH_COMPLETION } : film,
     iso: setting.film.iso,
@@ -104,33 +111,28 @@ export function resolveConditions(setting: SituationInput): Conditions {
             timeConstantMin: tankTimeConstant(setting.wear.volumeMl),
           },
     agitation: { rateFactor: developer.kind === 'one-bath' ? 1 : school.rateFactor, lnSd: school.rateLnSd },
-    ageRoomYears: ageing.roomYears,
-    ageLnSd: ageing.lnSd,
+    ageAt: age.at,
+    ageRoomYears: age.medianRoomYears,
+    aged: age.at(3) > 0,
+    ageInDoubt: age.inDoubt,
     latentRoomYears: effectiveAge(setting.age.sinceExposure),
-    radiationD:
-      radiationFog(setting.film.iso, ageing.calendarYears) + xrayFog(setting.film.iso, setting.age.xrayPasses),
+    radiationD: radiationFog(setting.film.iso, age.calendarYears) + xrayFog(setting.film.iso, setting.age.xrayPasses),
   };
 }
 
 /** What a request wants: a one-bath runs to its own end, whatever the target. */
-export function resolveWanted(request: Pick<EstimateRequest, 'developer' | 'strategy' | 'target'>): Wanted {
+export function resolveWanted(
+  request: Pick<EstimateRequest, 'developer' | 'strategy' | 'target' | 'knownTime'>,
+  timeIsKnown: boolean,
+): Wanted {
   const oneBath = request.developer.kind === 'one-bath';
+  // A time that was found on film as old as this has won back already what it could.
+  const foundOnOld = request.knownTime?.aged === true;
   return {
-    strategy: oneBath ? { id: 'hold', liftCap: false } : request.strategy,
+    strategy:
+      oneBath || (foundOnOld && request.strategy.id === 'extend') ? { id: 'hold', liftCap: false } : request.strategy,
+    timeIsKnown,
     targetGradient: oneBath ? BASE_GRADIENT : targetGradient(request.target.purpose, request.target.pushStops),
-  };
-}
-
-/** Age from a distribution of years where there is one, else from plain stretches of storage. */
-function resolveAge(age: SituationInput['age']): { roomYears: number; lnSd: number; calendarYears: number } {
-  if (age.dated !== undefined) {
-    const { years, roomYears, roomYearsLnSd } = ageRoll(age.dated.made, age.dated.stays, age.dated.nowYear);
-    return { roomYears, lnSd: roomYearsLnSd, calendarYears: years };
-  }
-  return {
-    roomYears: effectiveAge(age.storage),
-    lnSd: effectiveAgeLnSd(age.storage, age.yearsSd),
-    calendarYears: age.storage.reduce((sum, segment) => sum + segment.years, 0),
   };
 }
 

@@ -16,9 +16,12 @@ import { temperatureRate } from '../thermal/arrhenius';
 import { driftDose, timeForDose, type Drift } from '../thermal/drift';
 import { ageFilm, type AgedFilm } from './agedFilm';
 import type { Conditions } from './conditions';
-import type { Deviations, LedgerRowId } from './parameters';
+import { agedRateLnSd, type Deviations, type LedgerRowId } from './parameters';
 
-export type RateRow = Extract<LedgerRowId, 'dilution' | 'strength' | 'wear' | 'temperature' | 'agitation' | 'age'>;
+export type RateRow = Extract<
+  LedgerRowId,
+  'dilution' | 'strength' | 'wear' | 'temperature' | 'agitation' | 'bromide' | 'age'
+>;
 
 /**
  * How a film develops in time under given conditions, for one draw of the parameters. Every rate factor r makes k → r·k and
@@ -35,6 +38,11 @@ export class Development {
   readonly ratePerMin: number;
   private readonly inductionMin: number;
   private readonly baseFreshMin: number;
+  private readonly shape: number;
+  private readonly baseIsothermalMin: number;
+  private readonly fogRatePerMin: number;
+  /** How far the eye that judged it calls everything too hard, grades. */
+  readonly eyeGrades: number;
   private readonly drift: Drift | null;
   private readonly q10: number;
   private readonly freshBaseFogD: number;
@@ -48,9 +56,10 @@ export class Development {
     this.aged = ageFilm(conditions, deviations);
     this.baseTimeMin =
       conditions.baseTimeMin * Math.exp(deviations.lnStock + deviations.lnDeveloper + deviations.lnPair);
-    const rates = rateFactors(conditions, deviations);
+    const rates = rateFactors(conditions, deviations, this.aged.ageRoomYears);
     this.rates = rates;
-    const rate = rates.dilution * rates.strength * rates.wear * rates.temperature * rates.agitation * rates.age;
+    const rate =
+      rates.dilution * rates.strength * rates.wear * rates.temperature * rates.agitation * rates.bromide * rates.age;
     const largest = this.aged.freshMaximumGradient;
     this.baseGradient =
       conditions.oneBath === null
@@ -61,6 +70,10 @@ export class Development {
     this.ratePerMin = base.ratePerMin * rate;
     this.inductionMin = base.inductionMin / rate;
     this.baseFreshMin = this.baseTimeMin / rate;
+    this.shape = Math.exp(deviations.lnShape);
+    this.baseIsothermalMin = developmentTime(this.baseGradient, largest, this.ratePerMin, this.inductionMin);
+    this.fogRatePerMin = this.ratePerMin * Math.exp(deviations.lnFogPace);
+    this.eyeGrades = deviations.eyeGrades;
     this.drift = driftOf(conditions, deviations);
     this.q10 = conditions.q10 * Math.exp(deviations.lnQ10);
     this.freshBaseFogD = conditions.film.freshBaseFogD + deviations.freshFogD;
@@ -69,7 +82,8 @@ export class Development {
 
   /** Time at which fresh film reaches a gradient, min at the starting temperature. */
   freshTimeAt(gradient: number): number {
-    return developmentTime(gradient, this.aged.freshMaximumGradient, this.ratePerMin, this.inductionMin);
+    const byLaw = developmentTime(gradient, this.aged.freshMaximumGradient, this.ratePerMin, this.inductionMin);
+    return this.baseIsothermalMin * (byLaw / this.baseIsothermalMin) ** (1 / this.shape);
   }
 
   /** Clock time for a time at the starting temperature, min: they differ when the bath drifts. */
@@ -79,12 +93,14 @@ export class Development {
 
   /** Gradient of the aged film, before fog, after a clock time, min. */
   gradientAt(timeMin: number): number {
-    return averageGradient(this.isothermal(timeMin), this.aged.maximumGradient, this.ratePerMin, this.inductionMin);
+    // Away from the base time the film follows the law faster or slower; at the base time they agree.
+    const byLaw = this.baseIsothermalMin * (this.isothermal(timeMin) / this.baseIsothermalMin) ** this.shape;
+    return averageGradient(byLaw, this.aged.maximumGradient, this.ratePerMin, this.inductionMin);
   }
 
   /** Age fog after a clock time, D. */
   fogAt(timeMin: number): number {
-    return fogGrowth(this.isothermal(timeMin), this.baseFreshMin, this.ratePerMin, this.aged.fogAtFreshTimeD);
+    return fogGrowth(this.isothermal(timeMin), this.baseFreshMin, this.fogRatePerMin, this.aged.fogAtFreshTimeD);
   }
 
   /** Base + fog after a clock time, D. */
@@ -114,7 +130,7 @@ function driftOf({ drift }: Conditions, deviations: Deviations): Drift | null {
   };
 }
 
-function rateFactors(conditions: Conditions, deviations: Deviations): Record<RateRow, number> {
+function rateFactors(conditions: Conditions, deviations: Deviations, ageRoomYears: number): Record<RateRow, number> {
   const { dilution, strength, wear, oneBath } = conditions;
   const temperature = temperatureRate(
     conditions.temperatureC + deviations.thermometerC,
@@ -144,7 +160,8 @@ function rateFactors(conditions: Conditions, deviations: Deviations): Record<Rat
         : (conditions.baseTimeMin / oneBath.freshTimeMin) *
           (temperature / temperatureRate(conditions.temperatureC, conditions.q10, conditions.baseTemperatureC)),
     agitation: conditions.agitation.rateFactor * Math.exp(deviations.lnAgitation + deviations.lnRun),
-    age: restrainer(conditions.bromideGPerL).rateFactor * Math.exp(deviations.lnAgedRate),
+    bromide: restrainer(conditions.bromideGPerL).rateFactor,
+    age: Math.exp(deviations.agedRate * agedRateLnSd(ageRoomYears)),
   };
 }
 

@@ -3,8 +3,10 @@ import { failure, success, type Result } from '../schema/result';
 import { problemsFromZod } from '../schema/problemsFromZod';
 import { planCautions } from './planCautions';
 import { speedAfterLoss } from '../units/stops';
+import { shadowSeparation } from '../kinetics/characteristicCurve';
 import { Z80 } from './band';
-import { resolveWanted, type SourceMark, type Wanted } from './conditions';
+import { resolveWanted, type Conditions, type SourceMark, type Wanted } from './conditions';
+import { developedFilm } from './developedFilm';
 import { fitEvidence, noEvidence, type Fit } from './fit';
 import { ledgerRowIds, parameters, type LedgerRowId } from './parameters';
 import { piecesOf, settingOf } from './pieces';
@@ -69,15 +71,15 @@ export function fitOf(request: EstimateRequest): Fit {
 
 /** The estimate together with what it was made from; see `estimate`. */
 export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Worked {
-  const wanted = resolveWanted(request);
+  const wanted = resolveWanted(request, fit.released.has(pairKey(request)));
   const posterior = posteriorFor(settingOf(request), fit);
   const { conditions } = posterior.situation;
   const prediction = predict(conditions, wanted, deviationsOf(posterior.situation, posterior.mean));
   const lnTimeSlopes = slopes(posterior, (deviations) =>
-    Math.log(timeWanted(predict(conditions, wanted, deviations), wanted)),
+    Math.log(timeWanted(predict(conditions, wanted, deviations, false), wanted)),
   );
   const drawn = draws(posterior, lnTimeSlopes);
-  const films = drawn.map((z) => predict(conditions, wanted, deviationsOf(posterior.situation, z)));
+  const films = drawn.map((z) => predict(conditions, wanted, deviationsOf(posterior.situation, z), false));
   const { timeMin } = prediction;
   const times = sorted(films, (film) => timeWanted(film, wanted));
   // The time itself always lies in its band, also where the distribution is very lopsided.
@@ -92,7 +94,7 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
     };
   };
   const { emulsionLossStops, imageLossStops } = prediction.film.aged;
-  const ages = sorted(drawn, (z) => conditions.ageRoomYears * Math.exp(deviationsOf(posterior.situation, z).lnAge));
+  const ages = sorted(films, ({ film }) => film.aged.ageRoomYears);
   const answer: Estimate = {
     timeMin,
     band: { lowMin, highMin, coverage: 0.8 },
@@ -117,11 +119,13 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
       speedAfterLoss(conditions.iso, film.aged.emulsionLossStops),
     ),
     effectiveAge: {
-      value: conditions.ageRoomYears * Math.exp(deviationsOf(posterior.situation, posterior.mean).lnAge),
+      value: prediction.film.aged.ageRoomYears,
       low: sampleQuantile(ages, 0.1),
       high: sampleQuantile(ages, 0.9),
     },
     conflicts: fit.conflicts,
+    converged: fit.converged,
+    outlook: outlookOf(conditions, prediction, wanted),
     cautions: planCautions({
       request,
       ageRoomYears: conditions.ageRoomYears,
@@ -130,6 +134,23 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
     }),
   };
   return { request, wanted, fit, posterior, prediction, slopes: lnTimeSlopes, draws: drawn, estimate: answer };
+}
+
+/** Below this share of the target, what is left of the contrast makes no usable picture. Source: our choice. */
+const LEAST_SHARE_OF_TARGET = 0.5;
+
+/**
+ * Whether a picture is to be expected: enough of the contrast that was aimed at, and shadows that part at all.
+ * Source: our choice of limits; figures from the model.
+ */
+function outlookOf(
+  conditions: Conditions,
+  { film, timeMin }: Prediction,
+  { strategy, targetGradient }: Wanted,
+): Estimate['outlook'] {
+  if (film.netGradientAt(timeMin) < LEAST_SHARE_OF_TARGET * targetGradient) return 'little-contrast';
+  const shadows = shadowSeparation(developedFilm(conditions, film, timeMin, strategy.id));
+  return shadows === null ? 'no-shadows' : 'usable';
 }
 
 /** The time that the film wants. A stand is left within common limits; what it would want beyond them is still in doubt. */

@@ -3,7 +3,7 @@ import { Development } from './development';
 import { gaussNewton, type Fitted, type LeastSquares } from '../inference/gaussNewton';
 import { observationsOf, type Measure, type Observation, type Piece } from './observations';
 import { privatePlace } from '../inference/privateBlock';
-import { noDeviations, type Deviations, type ParameterId } from './parameters';
+import { noDeviations, paceSign, type Deviations, type ParameterId } from './parameters';
 import type { Situation } from './situation';
 
 /** Distance in standard deviations from what everything else says, beyond which a piece counts as conflicting. Source: our choice. */
@@ -30,6 +30,8 @@ export interface Fit {
   meanOf: (key: string) => number;
   /** Covariance of two unknowns; that of the prior where no evidence touches them. */
   covariance: (a: string, b: string) => number;
+  /** Whether the fit came to its minimum; else its numbers are the best that were found, and are told as such. */
+  converged: boolean;
   /** Each observation as the fit left it: its linearised row over unknowns, residual and noise, and its weight. */
   observed: readonly Observed[];
 }
@@ -81,6 +83,7 @@ export function fitEvidence(pieces: readonly Piece[], about: string | null = nul
   return {
     pieces,
     released,
+    converged: fitted.converged,
     conflicts: readings.flatMap(({ pieceId, measure }, index): Conflict[] => {
       const distance = distances[index] ?? 0;
       if (Math.abs(distance) <= CONFLICT_SD) return [];
@@ -156,17 +159,6 @@ function placesOf(observations: readonly Observation[]): Places {
   }
   return { of, shape: { privateSizes, groupSizes, borderSize } };
 }
-
-/** Parameters that only quicken (+) or slow (−) development, each by its whole deviation in ln(rate). */
-const paceSign: Partial<Record<ParameterId, 1 | -1>> = {
-  lnStock: -1,
-  lnDeveloper: -1,
-  lnPair: -1,
-  lnMixing: 1,
-  lnAgitation: 1,
-  lnRun: 1,
-  lnAgedRate: 1,
-};
 
 /** An observation with the places of its unknowns. */
 interface Located {

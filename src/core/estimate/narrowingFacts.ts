@@ -16,8 +16,8 @@ export interface NarrowingFact {
 /** Spread of a storage temperature that somebody has measured or lived with, °C. Source: our choice. */
 const KNOWN_STORAGE_SD_C = 1;
 
-/** A fact is worth telling when it narrows the band at least by so much. Source: our choice. */
-const WORTH = 0.99;
+/** A fact is worth telling when it narrows the band by a tenth at least. Source: our choice. */
+const WORTH = 0.9;
 
 /**
  * Which missing fact about the roll would narrow the band most.
@@ -33,29 +33,49 @@ export function narrowingFacts(
 ): NarrowingFact[] {
   const { dated } = request.age;
   if (dated === undefined) return [];
-  const meanYear = Math.round(dated.made.reduce((sum, { year, weight }) => sum + year * weight, 0));
-  const variants: [NarrowingFact['id'], EstimateRequest['age']][] = [
-    ['date', { ...request.age, dated: { ...dated, made: [{ year: meanYear, weight: 1 }] } }],
+  const answers: [NarrowingFact['id'], EstimateRequest['age'][]][] = [
+    [
+      'date',
+      yearsToAnswer(dated.made).map((year) => ({ ...request.age, dated: { ...dated, made: [{ year, weight: 1 }] } })),
+    ],
     [
       'storage',
-      {
-        ...request.age,
-        dated: {
-          ...dated,
-          stays: dated.stays.map((stay) => ({
-            ...stay,
-            temperatureSdC: Math.min(stay.temperatureSdC, KNOWN_STORAGE_SD_C),
-          })),
+      [
+        {
+          ...request.age,
+          dated: {
+            ...dated,
+            stays: dated.stays.map((stay) => ({
+              ...stay,
+              temperatureSdC: Math.min(stay.temperatureSdC, KNOWN_STORAGE_SD_C),
+            })),
+          },
         },
-      },
+      ],
     ],
   ];
-  return variants
-    .map(([id, age]): NarrowingFact => {
-      const { lnSd } = estimate({ ...request, age }, fit);
+  return answers
+    .map(([id, ages]): NarrowingFact => {
+      // What is left on average, over the answers that may come.
+      const variances = ages.map((age) => estimate({ ...request, age }, fit).lnSd ** 2);
+      const lnSd = Math.sqrt(variances.reduce((sum, variance) => sum + variance, 0) / variances.length);
       const { low, high } = logBand(now.timeMin, lnSd);
       return { id, lowMin: low, highMin: high, widthRatio: lnSd / now.lnSd };
     })
     .filter(({ widthRatio }) => widthRatio < WORTH)
     .sort((a, b) => a.widthRatio - b.widthRatio);
+}
+
+/** The years that stand for an early, a middling and a late answer: the middles of three equal parts of the window. */
+function yearsToAnswer(made: readonly { year: number; weight: number }[]): number[] {
+  const inOrder = [...made].sort((a, b) => a.year - b.year);
+  const whole = inOrder.reduce((sum, { weight }) => sum + weight, 0);
+  return [1 / 6, 3 / 6, 5 / 6].map((position) => {
+    let below = 0;
+    for (const { year, weight } of inOrder) {
+      below += weight;
+      if (below >= position * whole) return year;
+    }
+    return inOrder.at(-1)?.year ?? 0;
+  });
 }

@@ -55,7 +55,15 @@ export function nextTests(worked: Worked): NextTests {
     id,
     atMin,
     piece: {
-      evidence: { kind: 'clip', id: `next ${id}`, timeMin: atMin, gradient: 0, baseFogD: 0, method, setting: {} },
+      evidence: {
+        kind: 'clip',
+        id: `next ${id}`,
+        timeMin: atMin,
+        gradient: worked.prediction.film.netGradientAt(atMin),
+        baseFogD: worked.prediction.film.baseFogAt(atMin),
+        method,
+        setting: {},
+      },
       setting,
     },
   });
@@ -86,7 +94,7 @@ export function nextTests(worked: Worked): NextTests {
   const now = lnVariance(worked);
   const tests = candidates
     .map(({ id, atMin, piece }): NextTest => {
-      const after = varianceAfter(worked, observationsOf([piece]).observations);
+      const after = varianceAfter(worked, observationsOf([piece], null, worked.fit.released).observations);
       const widthRatio = now === 0 ? 1 : Math.sqrt(Math.max(0, after) / now);
       const { low, high } = logBand(timeMin, estimate.lnSd * widthRatio);
       return { id, atMin, lowMin: low, highMin: high, widthRatio };

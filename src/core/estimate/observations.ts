@@ -2,6 +2,7 @@ import { targetGradient } from '../kinetics/targets';
 import type { Development } from './development';
 import { chartSources } from './chartSources';
 import type { Evidence } from './evidenceSchema';
+import type { ParameterId } from './parameters';
 import { pairKey, situationOf, type Situation } from './situation';
 import type { SituationInput } from './situationSchema';
 
@@ -48,25 +49,77 @@ const LEAST_GRADIENT = 0.02;
  * @param pieces evidence with its settings
  * @param about the pair of stock and developer that is asked about: a chart time of this pair decides it. Chart times of other
  *   pairs tell of their stock and their developer as far as both are known.
+ * @param decidedBefore pairs that charts decide already: for pieces that come on top of a fit
  * @returns one observation for each piece, and the pairs that a chart time decides
  */
 export function observationsOf(
   pieces: readonly Piece[],
   about: string | null = null,
+  decidedBefore: ReadonlySet<string> = new Set(),
 ): { observations: Observation[]; released: Set<string> } {
   const decided =
     about !== null && pieces.some(({ evidence, setting }) => evidence.kind === 'chart' && pairKey(setting) === about);
-  const released = new Set(decided ? [about] : []);
+  const released = new Set([...decidedBefore, ...(decided ? [about] : [])]);
   return { observations: pieces.map((piece) => observe(piece, released)), released };
 }
 
 /** No reading shows lost speed by itself: it moves only with what it shares with fog and contrast. */
 function seen(situation: Situation): Situation {
-  return { ...situation, unknowns: situation.unknowns.filter(({ id }) => id !== 'lnSpeedLossRate') };
+  return {
+    ...situation,
+    unknowns: situation.unknowns.filter(({ id }) => id !== 'lnSpeedLossRate' && id !== 'lnLargestLoss'),
+  };
 }
+
+/** What the eye makes of a negative, as ln of its gradient. */
+function seenContrast(film: Development, timeMin: number): number {
+  return Math.log(Math.max(LEAST_GRADIENT, film.netGradientAt(timeMin))) + LN_GRADIENT_PER_GRADE * film.eyeGrades;
+}
+
+/** The scale of grades ends at two: a negative beyond its end says that it is there, and not how far. */
+function withinScale(lnGradient: number, lnAim: number, grade: number): number {
+  const end = lnAim + LN_GRADIENT_PER_GRADE * grade;
+  if (grade >= 2) return Math.min(lnGradient, end + LN_GRADIENT_PER_GRADE / 2);
+  if (grade <= -2) return Math.max(lnGradient, end - LN_GRADIENT_PER_GRADE / 2);
+  return lnGradient;
+}
+
+/** What a time found elsewhere leaves out: its own spread holds all that a mixing, a run or another kitchen does. */
+const NOT_IN_ANY_CHART: readonly ParameterId[] = ['lnMixing', 'lnRun', 'lnShape', 'eyeGrades'];
+const NOT_IN_A_FOREIGN_CHART: readonly ParameterId[] = [
+  ...NOT_IN_ANY_CHART,
+  'thermometerC',
+  'lnCooling',
+  'lnAgitation',
+];
+
+/**
+ * What a chart time speaks of: fresh film of this stock in a fresh developer of this class. It says nothing of the age, the
+ * storage, the roll or the brew at hand; the user's own time shares the user's thermometer and hands. An own time that was
+ * found on film as old as this one speaks of the aged film.
+ */
+function spokenOf(evidence: Evidence, setting: SituationInput, released: ReadonlySet<string>): Situation {
+  const own = evidence.kind === 'chart' && evidence.source === 'own';
+  const aged = evidence.kind === 'chart' && evidence.aged === true;
+  const situation = situationOf(
+    { ...setting, ...(aged ? {} : { age: FRESH }), bromideGPerL: 0, wear: { ...setting.wear, ageH: 0, films: 0 } },
+    evidence.id,
+    released,
+  );
+  const left = own ? NOT_IN_ANY_CHART : NOT_IN_A_FOREIGN_CHART;
+  return seen({ ...situation, unknowns: situation.unknowns.filter(({ id }) => !left.includes(id)) });
+}
+
+/** Film without age. */
+export const FRESH: SituationInput['age'] = { storage: [], yearsSd: 0, sinceExposure: [], xrayPasses: 0 };
 
 function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): Observation {
   const situation = seen(situationOf(setting, evidence.id, released));
+  const chartAlone = (readings: Reading[]): Observation => ({
+    pieceId: evidence.id,
+    situations: [spokenOf(evidence, setting, released)],
+    readings,
+  });
   const alone = (readings: Reading[]): Observation => ({ pieceId: evidence.id, situations: [situation], readings });
   const reading = (measure: Measure, observed: number, sd: number, model: (film: Development) => number): Reading => ({
     measure,
@@ -76,7 +129,7 @@ function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): O
   });
   switch (evidence.kind) {
     case 'chart':
-      return alone([
+      return chartAlone([
         reading('chart', Math.log(evidence.timeMin), chartSources[evidence.source].lnSd, (film) =>
           Math.log(film.clockTime(film.freshTimeAt(film.baseGradient))),
         ),
@@ -111,8 +164,13 @@ function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): O
     }
     case 'clip':
       return alone([
-        reading('gradient', evidence.gradient, GRADIENT_SD[evidence.method], (film) =>
-          film.netGradientAt(evidence.timeMin),
+        reading(
+          'gradient',
+          evidence.gradient,
+          GRADIENT_SD[evidence.method],
+          (film) =>
+            film.netGradientAt(evidence.timeMin) *
+            (evidence.method === 'eye' ? 1 + LN_GRADIENT_PER_GRADE * film.eyeGrades : 1),
         ),
         ...(evidence.baseFogD === null
           ? []
@@ -126,7 +184,7 @@ function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): O
       const aim = targetGradient(evidence.target.purpose, evidence.target.pushStops);
       return alone([
         reading('contrast', Math.log(aim) + LN_GRADIENT_PER_GRADE * evidence.contrast, GRADE_LN_SD, (film) =>
-          Math.log(Math.max(LEAST_GRADIENT, film.netGradientAt(evidence.timeMin))),
+          withinScale(seenContrast(film, evidence.timeMin), Math.log(aim), evidence.contrast),
         ),
         ...(evidence.fogD === null
           ? []

@@ -2,6 +2,7 @@ import { AGENT_EXPONENT, ALKALINITY_EXPONENT, ASCORBIC_EXPONENT } from '../chemi
 import { BREW_GRACE_H, BREW_HALF_LIFE_LN_SD, USE_LN_SD_SHARE } from '../chemistry/brewWear';
 import { DILUTION_EXPONENT_SD, Q10_LN_SD } from '../chemistry/developerFamilies';
 import { AGEING_RATE_LN_SD, FRESH_FOG_SD_D, MAXIMUM_GRADIENT_LN_SD } from '../films/stockFamilies';
+import { LARGEST_LOSS_LN_SD } from '../films/speedLoss';
 import { INDUCTION_LN_SD } from '../kinetics/rateConstant';
 import { TANK_TIME_CONSTANT_LN_SD } from '../thermal/drift';
 import type { Conditions } from './conditions';
@@ -14,6 +15,7 @@ export const ledgerRowIds = [
   'wear',
   'temperature',
   'agitation',
+  'bromide',
   'age',
   'strategy',
   'target',
@@ -31,7 +33,7 @@ export type Scope = 'stock' | 'developer' | 'pair' | 'brew' | 'roll' | 'bench' |
 const THERMOMETER_SD_C = 0.3;
 
 /** Spread of ln(rate) between two runs that do the same, and what the shape of the development law leaves out. Source: our estimate. */
-const RUN_LN_SD = 0.06;
+const RUN_LN_SD = 0.08;
 
 /**
  * Spread of ln(rate) that ageing brings by itself, per room-year, and its ceiling. Old gelatin swells and takes up
@@ -48,6 +50,24 @@ const AGEING_CORRELATION = 0.6;
 const AGEING_SHARED_SD = AGEING_RATE_LN_SD * Math.sqrt(AGEING_CORRELATION);
 const AGEING_OWN_SD = AGEING_RATE_LN_SD * Math.sqrt(1 - AGEING_CORRELATION);
 
+/**
+ * Films do not follow one law: times away from the base time stretch or shrink by this power, as sd of its ln. Source: our
+ * estimate, from the spread of published shapes of time–gradient curves.
+ */
+const SHAPE_LN_SD = 0.25;
+
+/** Spread of ln(pace) at which age fog comes up in the developer. Source: our estimate. */
+const FOG_PACE_LN_SD = 0.4;
+
+/**
+ * Spread of ln(fog) between rolls of one stock and age, and what no law of fog gets right: a measured fog is believed, and
+ * what it says of age and stock is not believed as far. Source: our estimate.
+ */
+const ROLL_FOG_LN_SD = 0.3;
+
+/** Spread of a person’s own idea of right contrast, grades. Source: our estimate. */
+const EYE_SD_GRADES = 0.5;
+
 /** A quantity that is not known exactly: which ledger row it belongs to, what shares it, and how wide it is. */
 interface Parameter {
   row: LedgerRowId;
@@ -59,7 +79,7 @@ interface Parameter {
 const aged =
   (sd: number) =>
   (c: Conditions): number =>
-    c.ageRoomYears > 0 ? sd : 0;
+    c.aged ? sd : 0;
 
 /** Every parameter of the model. A deviation of 0 is the prior mean; names that start with ln are natural logs. */
 export const parameters = {
@@ -96,15 +116,36 @@ export const parameters = {
   lnCooling: { row: 'temperature', scope: 'bench', sd: (c) => (c.drift === null ? 0 : TANK_TIME_CONSTANT_LN_SD) },
   lnAgitation: { row: 'agitation', scope: 'school', sd: (c) => c.agitation.lnSd },
   lnRun: { row: 'agitation', scope: 'run', sd: () => RUN_LN_SD },
-  lnAge: { row: 'age', scope: 'roll', sd: (c) => c.ageLnSd },
-  lnAgedRate: { row: 'age', scope: 'roll', sd: agedRateSd },
+  /** Where in the distribution of its age the roll stands: a standard normal position. */
+  agePosition: { row: 'age', scope: 'roll', sd: (c) => (c.ageInDoubt ? 1 : 0) },
+  /** How ageing moved the rate, in the spread that belongs to the age itself. */
+  agedRate: { row: 'age', scope: 'roll', sd: (c) => (c.aged ? 1 : 0) },
   lnAgeing: { row: 'age', scope: 'stock', sd: aged(AGEING_SHARED_SD) },
   lnFogRate: { row: 'age', scope: 'stock', sd: aged(AGEING_OWN_SD) },
+  /** How far the fog of this very roll departs from what its age and stock make of it. */
+  lnRollFog: { row: 'age', scope: 'roll', sd: aged(ROLL_FOG_LN_SD) },
   lnSpeedLossRate: { row: 'age', scope: 'stock', sd: aged(AGEING_OWN_SD) },
+  lnLargestLoss: { row: 'age', scope: 'stock', sd: aged(LARGEST_LOSS_LN_SD) },
+  /** How fast age fog comes up in the developer against the law. */
+  lnFogPace: { row: 'age', scope: 'stock', sd: aged(FOG_PACE_LN_SD) },
   lnGradientLossRate: { row: 'age', scope: 'stock', sd: aged(AGEING_OWN_SD) },
   freshFogD: { row: 'age', scope: 'stock', sd: () => FRESH_FOG_SD_D },
   lnMaximumGradient: { row: 'target', scope: 'stock', sd: () => MAXIMUM_GRADIENT_LN_SD },
+  /** How much faster or slower than the law the gradient goes on rising away from the base time. */
+  lnShape: { row: 'target', scope: 'stock', sd: () => SHAPE_LN_SD },
+  /** How far the user’s eye calls everything too hard, grades: it moves what is judged, and no time by itself. */
+  eyeGrades: { row: 'target', scope: 'bench', sd: () => EYE_SD_GRADES },
 } as const satisfies Record<string, Parameter>;
+
+/** Parameters that only quicken (+) or slow (−) development, each by its whole deviation in ln(rate). */
+export const paceSign: Partial<Record<keyof typeof parameters, 1 | -1>> = {
+  lnStock: -1,
+  lnDeveloper: -1,
+  lnPair: -1,
+  lnMixing: 1,
+  lnAgitation: 1,
+  lnRun: 1,
+};
 
 export type ParameterId = keyof typeof parameters;
 export const parameterIds = Object.keys(parameters) as ParameterId[];
@@ -119,7 +160,11 @@ export function noDeviations(): Deviations {
   return { ...allZero };
 }
 
-/** An age that is hardly known counts by its root mean square, exp(sd²/2) above it. */
-function agedRateSd({ ageRoomYears, ageLnSd }: Conditions): number {
-  return Math.min(AGED_RATE_LN_SD_LIMIT, AGED_RATE_LN_SD_PER_ROOM_YEAR * ageRoomYears * Math.exp(ageLnSd ** 2 / 2));
+/**
+ * Spread of ln(rate) that ageing brings at an age.
+ * @param ageRoomYears effective age, room-years
+ * @returns sd of ln(rate). Source: our estimate.
+ */
+export function agedRateLnSd(ageRoomYears: number): number {
+  return Math.min(AGED_RATE_LN_SD_LIMIT, AGED_RATE_LN_SD_PER_ROOM_YEAR * ageRoomYears);
 }

@@ -1,5 +1,5 @@
 import type { Piece } from './observations';
-import type { EstimateRequest } from './request';
+import { KNOWN_TIME_ID, type EstimateRequest } from './request';
 import type { SituationInput } from './situationSchema';
 
 /** The setting of a request itself. */
@@ -50,7 +50,14 @@ export function piecesOf(request: EstimateRequest): Piece[] {
   const { developer } = request;
   return [
     {
-      evidence: { kind: 'chart', id: KNOWN_TIME_ID, timeMin: knownTime.timeMin, source: knownTime.source, setting: {} },
+      evidence: {
+        kind: 'chart',
+        id: KNOWN_TIME_ID,
+        timeMin: knownTime.timeMin,
+        source: knownTime.source,
+        aged: knownTime.aged,
+        setting: {},
+      },
       setting: {
         ...setting,
         developer:
@@ -62,7 +69,7 @@ export function piecesOf(request: EstimateRequest): Piece[] {
         bromideGPerL: 0,
         mixingLnSd: undefined,
         wear: { ...request.wear, ageH: 0, films: 0 },
-        agitationId: CHART_AGITATION,
+        agitationId: knownTime.agitationId ?? (knownTime.source === 'own' ? request.agitationId : CHART_AGITATION),
       },
     },
     ...pieces,
@@ -73,9 +80,6 @@ export function piecesOf(request: EstimateRequest): Piece[] {
 function otherBrew({ developer, brewId }: Piece['evidence']['setting']): Pick<SituationInput, 'mixingLnSd'> {
   return developer === undefined && brewId === undefined ? {} : { mixingLnSd: undefined };
 }
-
-/** Name of the piece that a request's known time makes. */
-export const KNOWN_TIME_ID = 'known time';
 
 /** Agitation that chart times are taken to be for: once a minute. Source: common practice. */
 export const CHART_AGITATION = 'ten-each-minute';

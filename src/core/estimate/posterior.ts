@@ -1,6 +1,6 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import type { Fit } from './fit';
-import { noDeviations, type Deviations } from './parameters';
+import { noDeviations, paceSign, type Deviations } from './parameters';
 import { normalPoints, strata, DRAWS } from '../inference/quasiRandom';
 import { situationOf, type Situation } from './situation';
 import type { SituationInput } from './situationSchema';
@@ -18,7 +18,9 @@ export interface Posterior {
  * @param fit all evidence
  */
 export function posteriorFor(setting: SituationInput, fit: Fit): Posterior {
-  const situation = situationOf(setting, 'the run to come', fit.released);
+  const whole = situationOf(setting, 'the run to come', fit.released);
+  // How somebody judges moves no time.
+  const situation = { ...whole, unknowns: whole.unknowns.filter(({ id }) => id !== 'eyeGrades') };
   const keys = situation.unknowns.map(({ key }) => key);
   const covariance = Matrix.zeros(keys.length, keys.length);
   keys.forEach((a, i) => {
@@ -55,7 +57,10 @@ export function slopes(
   of: (deviations: Deviations) => number,
 ): Float64Array {
   const z = Float64Array.from(mean);
-  return Float64Array.from(mean, (centre, index) => {
+  // What only quickens or slows moves a time alike: the widest of them is tried, and tells for all.
+  const pace = widestPace(situation, covariance);
+  let perPace: number | null = null;
+  const own = (centre: number, index: number): number => {
     const width = Math.sqrt(covariance.get(index, index));
     z[index] = centre + width;
     const up = of(deviationsOf(situation, z));
@@ -63,7 +68,27 @@ export function slopes(
     const down = of(deviationsOf(situation, z));
     z[index] = centre;
     return (up - down) / (2 * width);
+  };
+  return Float64Array.from(mean, (centre, index) => {
+    const { id, sd } = situation.unknowns[index] as Situation['unknowns'][number];
+    const sign = paceSign[id];
+    if (sign === undefined || pace === null) return own(centre, index);
+    perPace ??= own(mean[pace.index] ?? 0, pace.index) / (pace.sign * pace.sd);
+    return perPace * sign * sd;
   });
+}
+
+/** The pace unknown that is least known; null when there is none. */
+function widestPace({ unknowns }: Situation, covariance: Matrix): { index: number; sign: 1 | -1; sd: number } | null {
+  let widest: { index: number; sign: 1 | -1; sd: number; width: number } | null = null;
+  for (const [index, { id, sd }] of unknowns.entries()) {
+    const sign = paceSign[id];
+    // A pair that was set free for a chart is far wider than anything that moves a time.
+    const width = sd * Math.sqrt(covariance.get(index, index));
+    if (sign !== undefined && width < 1 && (widest === null || width > widest.width))
+      widest = { index, sign, sd, width };
+  }
+  return widest;
 }
 
 /** Covariance times a vector. */

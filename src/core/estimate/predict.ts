@@ -23,9 +23,10 @@ export interface Prediction {
  * @param conditions resolved conditions
  * @param wanted strategy and target
  * @param deviations deviations of the parameters from their prior means
+ * @param withRatios whether the factors of strategy and target are asked for: draws need the time alone
  * @returns the prediction. Sources: see each relation that it calls.
  */
-export function predict(conditions: Conditions, wanted: Wanted, deviations: Deviations): Prediction {
+export function predict(conditions: Conditions, wanted: Wanted, deviations: Deviations, withRatios = true): Prediction {
   const film = new Development(conditions, deviations);
   const { aged, rates, baseGradient } = film;
   const reach =
@@ -45,7 +46,7 @@ export function predict(conditions: Conditions, wanted: Wanted, deviations: Devi
     };
   };
   const chosen = strategyTime(reach.gradient);
-  const atBase = baseGradient === reach.gradient ? chosen : strategyTime(baseGradient);
+  const atBase = !withRatios || baseGradient === reach.gradient ? chosen : strategyTime(baseGradient);
   const timeMin = chosen.timeMin;
   const drifted = timeMin / chosen.isothermalMin;
 
@@ -57,6 +58,7 @@ export function predict(conditions: Conditions, wanted: Wanted, deviations: Devi
       wear: 1 / rates.wear,
       temperature: drifted / rates.temperature,
       agitation: 1 / rates.agitation,
+      bromide: 1 / rates.bromide,
       age: 1 / rates.age,
       strategy: atBase.isothermalMin / atBase.freshMin,
       target: chosen.isothermalMin / atBase.isothermalMin,
@@ -71,7 +73,12 @@ export function predict(conditions: Conditions, wanted: Wanted, deviations: Devi
 /** A millionth of tolerance: a gradient that was aimed at counts as met. */
 const MET = 1 - 1e-6;
 
-function timeByStrategy(film: Development, { strategy }: Wanted, gradient: number, freshMin: number): Extension {
+function timeByStrategy(
+  film: Development,
+  { strategy, timeIsKnown }: Wanted,
+  gradient: number,
+  freshMin: number,
+): Extension {
   switch (strategy.id) {
     case 'hold':
       return { timeMin: freshMin, met: film.netGradientAt(freshMin) >= gradient * MET, capped: false };
@@ -83,7 +90,7 @@ function timeByStrategy(film: Development, { strategy }: Wanted, gradient: numbe
         extensionLimit(freshMin, film.aged.imageLossStops, strategy.liftCap),
       );
     case 'stand': {
-      const timeMin = standTime(freshMin);
+      const timeMin = timeIsKnown ? freshMin : standTime(freshMin);
       return { timeMin, met: film.netGradientAt(timeMin) >= gradient * MET, capped: timeMin !== freshMin };
     }
   }

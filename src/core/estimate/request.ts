@@ -1,11 +1,15 @@
 import * as z from 'zod';
 import { chartSourceIds } from './chartSources';
 import { evidenceSchema } from './evidenceSchema';
+import { agitationSchoolIds } from '../schedule/agitationSchools';
 import { partsSchema } from '../chemistry/partsSchema';
 import { situationShape } from './situationSchema';
 import { strategyIds } from './strategyIds';
 import { targetSchema } from './targetSchema';
 import { oneOf, within } from '../schema/within';
+
+/** Name of the piece that a request's known time makes. */
+export const KNOWN_TIME_ID = 'known time';
 
 /** What is known of the exposures; it decides which strategy is recommended. */
 export const exposureKnowledge = ['known', 'mixed', 'unknown', 'unexposed'] as const;
@@ -25,15 +29,34 @@ export const estimateRequestSchema = z.strictObject({
   /** A time that is known for this film, when fresh, in this developer. It replaces the family value. */
   knownTime: z
     .strictObject({
-      timeMin: within('Known time', 0.5, 180, 'min'),
+      timeMin: within('Known time', 0.5, 300, 'min'),
       temperatureC: within('Temperature of the known time', 5, 40, '°C'),
       source: oneOf('Source of the known time', chartSourceIds),
       /** Dilution of the known time, when it differs from the plan's. */
       parts: partsSchema.optional(),
+      /** Agitation of the known time; left out, the request’s for an own time and once a minute for any other. */
+      agitationId: oneOf('Agitation of the known time', agitationSchoolIds).optional(),
+      /** An own time that was found on film as old as this; else it speaks of fresh film. */
+      aged: z.boolean('Aged: give true or false.').optional(),
     })
     .optional(),
   /** What was measured, tried or judged. A piece that leaves parts of its setting out takes them from the request. */
-  evidence: z.array(evidenceSchema).max(200, 'Evidence: give 200 pieces at most.').default([]),
+  evidence: z
+    .array(evidenceSchema)
+    .max(200, 'Evidence: give 200 pieces at most.')
+    .superRefine((pieces, context) => {
+      const seen = new Set<string>([KNOWN_TIME_ID]);
+      pieces.forEach(({ id }, index) => {
+        if (seen.has(id))
+          context.addIssue({
+            code: 'custom',
+            path: [index, 'id'],
+            message: `Evidence: the id “${id}” is taken. Give each piece its own.`,
+          });
+        seen.add(id);
+      });
+    })
+    .default([]),
 });
 
 export type EstimateRequest = z.infer<typeof estimateRequestSchema>;

@@ -64,6 +64,10 @@ export const estimateSchema = z.object({
       weight: z.number(),
     }),
   ),
+  /** Whether the evidence could be fitted to the end; else the time is the best that was found. */
+  converged: z.boolean(),
+  /** Whether a picture is to be expected at all, and why not. */
+  outlook: z.enum(['usable', 'little-contrast', 'no-shadows']),
   cautions: z.array(cautionNoteSchema),
 });
 

@@ -11,8 +11,11 @@ export interface Situation {
   unknowns: readonly { id: ParameterId; sd: number; key: string }[];
 }
 
-/** Spread of ln(time) of a pair of stock and developer whose chart time is known: the chart decides, not the family. Source: our choice. */
-const RELEASED_PAIR_LN_SD = 1.5;
+/**
+ * Spread of ln(time) of a pair of stock and developer whose chart time is known: the chart decides, not the family. So wide
+ * that a known time comes back to the second. Source: our choice.
+ */
+const RELEASED_PAIR_LN_SD = 40;
 
 /** Name under which a developer's unknowns are shared: its class, or its set of agents. */
 export function developerKey(developer: SituationInput['developer']): string {

@@ -1,14 +1,17 @@
-import { characteristicDensity, shadowSeparation, type DevelopedFilm } from '../kinetics/characteristicCurve';
+import { characteristicDensity, shadowSeparation } from '../kinetics/characteristicCurve';
 import { LOG_EXPOSURE_PER_STOP } from '../units/stops';
-import { resolveWanted, type Conditions } from './conditions';
+import { resolveWanted } from './conditions';
+import { developedFilm } from './developedFilm';
 import { workOut, type Worked } from './estimate';
 import type { Fit } from './fit';
+import { FRESH } from './observations';
 import { settingOf } from './pieces';
 import { deviationsOf, posteriorFor } from './posterior';
-import { predict, type Prediction } from './predict';
+import { predict } from './predict';
 import type { EstimateRequest } from './request';
+import { pairKey } from './situation';
 import { strategyIds, type StrategyId } from './strategyIds';
-import { STAND_HIGHLIGHT_SHARE, standDeveloper } from './stand';
+import { standDeveloper } from './stand';
 
 /** What a strategy comes to for a roll. */
 export interface StrategyOutlook {
@@ -64,7 +67,12 @@ export function compareStrategies(request: EstimateRequest, worked: Worked, fit:
     const own = id === request.strategy.id;
     const variant = own ? request : strategyRequest(request, id);
     const answer = own ? worked : workOut(variant, fit);
-    const film = developedFilm(answer.posterior.situation.conditions, answer.prediction, id);
+    const film = developedFilm(
+      answer.posterior.situation.conditions,
+      answer.prediction.film,
+      answer.prediction.timeMin,
+      id,
+    );
     const { estimate } = answer;
     return {
       id,
@@ -119,24 +127,15 @@ function recommend(
   return { recommended: 'extend', reason: 'win-back' };
 }
 
-function developedFilm(conditions: Conditions, { film, timeMin }: Prediction, id: StrategyId): DevelopedFilm {
-  return {
-    gradient: film.gradientAt(timeMin),
-    baseFogD: film.baseFogAt(timeMin),
-    fogD: film.fogAt(timeMin),
-    maximumDensityD: conditions.film.maximumDensityD,
-    lossStops: film.aged.imageLossStops,
-    highlightShare: id === 'stand' ? STAND_HIGHLIGHT_SHARE : 1,
-  };
-}
-
 /** The same stock without age, held to the target under the same conditions. */
 function freshDensities(request: EstimateRequest, fit: Fit): number[] {
-  const fresh: EstimateRequest = { ...request, age: NO_AGE, bromideGPerL: 0, strategy: { id: 'hold', liftCap: false } };
+  const fresh: EstimateRequest = { ...request, age: FRESH, bromideGPerL: 0, strategy: { id: 'hold', liftCap: false } };
   const { situation, mean } = posteriorFor(settingOf(fresh), fit);
-  const prediction = predict(situation.conditions, resolveWanted(fresh), deviationsOf(situation, mean));
-  const film = developedFilm(situation.conditions, prediction, 'hold');
+  const prediction = predict(
+    situation.conditions,
+    resolveWanted(fresh, fit.released.has(pairKey(fresh))),
+    deviationsOf(situation, mean),
+  );
+  const film = developedFilm(situation.conditions, prediction.film, prediction.timeMin, 'hold');
   return LOG_H.map((logH) => characteristicDensity(film, logH));
 }
-
-const NO_AGE: EstimateRequest['age'] = { storage: [], yearsSd: 0, sinceExposure: [], xrayPasses: 0 };

@@ -30,6 +30,7 @@ export const findingSchema = z.discriminatedUnion('kind', [
     kind: z.literal('chart'),
     timeMin: within('Chart time', 0.5, 180, 'min'),
     source: z.enum(chartSourceIds),
+    aged: z.boolean().optional(),
   }),
   z.strictObject({
     kind: z.literal('drop'),

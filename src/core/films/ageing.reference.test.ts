@@ -56,12 +56,19 @@ describe('storage', () => {
 
 describe('what age does', () => {
   test('about one stop a decade for colour at room temperature, less for slow black-and-white (common practice)', () => {
-    const perDecade = (id: keyof typeof stockFamilies) => speedLoss(stockFamilies[id].speedLossStopsPerYear, 10);
+    const perDecade = (id: keyof typeof stockFamilies) => speedLoss(stockFamilies[id].speedLossStopsPerYear * 10);
     for (const id of ['colour-negative-current', 'colour-negative-obsolete', 'colour-reversal-couplers'] as const) {
-      expect(perDecade(id)).toBeGreaterThan(0.8);
+      expect(perDecade(id)).toBeGreaterThan(0.75);
       expect(perDecade(id)).toBeLessThan(1.2);
     }
     expect(perDecade('pan-cubic-slow')).toBeLessThan(0.5);
+  });
+  test('losses level off: sixty years in a cupboard leave a faint image, an attic does not take seventeen stops', () => {
+    expect(speedLoss(0.065 * 10)).toBeCloseTo(7 * (1 - Math.exp(-0.65 / 7)), 12);
+    expect(speedLoss(0.01)).toBeCloseTo(0.01, 4);
+    expect(speedLoss(0.065 * 60 + 0.03 * 60)).toBeLessThan(4);
+    expect(speedLoss(17)).toBeLessThan(6.5);
+    expect(speedLoss(1e6)).toBeCloseTo(7, 9);
   });
   test('fog starts at its yearly rate and levels off at half of Dmax', () => {
     expect(ageFog(0.01, 1, 2.7, 0)).toBeCloseTo(0.01, 3);

@@ -24,6 +24,8 @@ export interface Fitted {
   rows: SparseRow[];
   factored: FactoredArrow;
   steps: number;
+  /** Whether the minimum was reached; else the steps ran out, or none of them led downhill. */
+  converged: boolean;
 }
 
 const MOST_STEPS = 40;
@@ -65,7 +67,14 @@ export function gaussNewton(
     const decrement = product(right, direction) / 2;
     if (decrement < nearness.last || step >= MOST_STEPS) {
       z = moved(z, direction, 1);
-      return { z, residuals: problem.residuals(z), rows, factored, steps: step };
+      return {
+        z,
+        residuals: problem.residuals(z),
+        rows,
+        factored,
+        steps: step,
+        converged: decrement < nearness.last,
+      };
     }
     if (decrement < nearness.keep) {
       z = moved(z, direction, 1);
@@ -73,7 +82,7 @@ export function gaussNewton(
       continue;
     }
     const next = shorten(problem, weights, z, direction, halfSquares(z, residuals, weights));
-    if (next === null) return { z, residuals, rows, factored, steps: step - 1 };
+    if (next === null) return { z, residuals, rows, factored, steps: step - 1, converged: false };
     z = next.z;
     ({ residuals, rows } = problem.linearise(z));
     factored = factorArrow(problem.shape, rows, weights);

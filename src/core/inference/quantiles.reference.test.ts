@@ -57,8 +57,8 @@ describe('the band', () => {
           deviationsOf(posterior.situation, Float64Array.from(posterior.mean, luck.normal)),
         ).timeMin,
     ).sort();
-    // In ln, within an eighth of the band's own half width.
-    const tolerance = estimate.lnSd * 1.28 * 0.12;
+    // In ln, within an eighth of the band’s own half width.
+    const tolerance = (estimate.lnSd * 1.28) / 8;
     expect(Math.abs(Math.log(estimate.band.lowMin / quantileSorted([...times], 0.1)))).toBeLessThan(tolerance);
     expect(Math.abs(Math.log(estimate.band.highMin / quantileSorted([...times], 0.9)))).toBeLessThan(tolerance);
   });

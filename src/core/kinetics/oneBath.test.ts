@@ -1,18 +1,20 @@
 import { expect, test } from 'vitest';
-import { ONE_BATH_TIMES, oneBathTime } from './oneBath';
+import { oneBathTime } from './oneBath';
 
 // Source: common practice, no source.
-test.each(ONE_BATH_TIMES.map(({ temperatureC, timeMin }) => [temperatureC, timeMin]))(
-  '%d °C: %d min',
-  (temperatureC, timeMin) => {
-    expect(oneBathTime(temperatureC)).toBeCloseTo(timeMin, 9);
-  },
-);
+test.each([
+  [21.5, 6],
+  [22, 6],
+  [23.9, 6],
+  [24, 4],
+  [27, 3],
+])('%d °C: %d min', (temperatureC, timeMin) => expect(oneBathTime(temperatureC)).toBe(timeMin));
 
-test('warmer is always shorter, without steps', () => {
+test('never under six minutes below 24 °C, warmer is never longer, and all in quarter minutes', () => {
   for (let celsius = 15; celsius < 32; celsius += 0.1) {
-    const change = oneBathTime(celsius + 0.1) / oneBathTime(celsius);
-    expect(change).toBeLessThan(1);
-    expect(change).toBeGreaterThan(0.97);
+    const timeMin = oneBathTime(celsius);
+    if (celsius < 23.95) expect(timeMin).toBeGreaterThanOrEqual(6);
+    expect(timeMin * 4).toBe(Math.round(timeMin * 4));
+    expect(oneBathTime(celsius + 0.1)).toBeLessThanOrEqual(timeMin);
   }
 });

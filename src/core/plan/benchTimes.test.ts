@@ -10,7 +10,7 @@ describe('times on the bench', () => {
   test('a pinned plan shows what was pinned, whatever was typed since', () => {
     expect(
       benchTimes([{ roll, stock, plan, planDraft: { temperatureC: 30 } }], [], NOW, learnFrom(noRecords(), 2026)),
-    ).toEqual([{ rollId: roll.id, timeMin: 15, lowMin: 11, highMin: 20, pinned: true }]);
+    ).toEqual([{ rollId: roll.id, timeMin: 15, lowMin: 11, highMin: 20, pinned: true, poor: false }]);
   });
   test('without a pin the form as last typed is estimated', () => {
     const [cool] = benchTimes(

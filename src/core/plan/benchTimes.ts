@@ -12,6 +12,8 @@ export interface BenchTime {
   lowMin: number;
   highMin: number;
   pinned: boolean;
+  /** Whether probably no picture is to be had. */
+  poor: boolean;
 }
 
 /** A roll with what decides its time. */
@@ -39,7 +41,7 @@ export function benchTimes(
   return rolls.flatMap(({ roll, stock, plan, planDraft }): BenchTime[] => {
     if (plan?.pinned) {
       const { timeMin, lowMin, highMin } = plan.pinned;
-      return [{ rollId: roll.id, timeMin, lowMin, highMin, pinned: true }];
+      return [{ rollId: roll.id, timeMin, lowMin, highMin, pinned: true, poor: false }];
     }
     try {
       return estimatedTime({ roll, stock, plan, planDraft }, jugs, nowMs, learning);
@@ -60,6 +62,7 @@ function estimatedTime(
   if (!choices.ok) return [];
   const brew = jugs.find((jug) => jug.id === choices.value.brewId) ?? null;
   const request = estimateRequestFor(roll, stock, choices.value, brew, nowMs);
-  const { timeMin, band } = estimate(request, learning.fitFor(request, choices.value.muted));
-  return [{ rollId: roll.id, timeMin, lowMin: band.lowMin, highMin: band.highMin, pinned: false }];
+  const { timeMin, band, outlook } = estimate(request, learning.fitFor(request, choices.value.muted));
+  const poor = outlook !== 'usable';
+  return [{ rollId: roll.id, timeMin, lowMin: band.lowMin, highMin: band.highMin, pinned: false, poor }];
 }

@@ -4,6 +4,7 @@ import { organicAgentIds, organicAgents } from '../chemistry/organicAgents';
 import { REFERENCE_COFFEE_BREW } from '../chemistry/improvisedStrength';
 import { chartSourceIds } from '../estimate/chartSources';
 import { estimateRequestSchema } from '../estimate/request';
+import { CHART_AGITATION } from '../estimate/pieces';
 import { standDeveloper } from '../estimate/stand';
 import { partsSchema } from '../chemistry/partsSchema';
 import { improvisedDeveloperSchema } from '../estimate/situationSchema';
@@ -65,6 +66,9 @@ export const planFormSchema = z.object({
   knownTimeMin: typed,
   knownTimeC: typed,
   knownTimeSource: z.enum(chartSourceIds),
+  /** How the tank was moved for it: `plan` for as it is planned here. */
+  knownTimeAgitation: z.union([z.literal('plan'), planSchema.shape.agitationId]),
+  knownTimeAged: z.boolean(),
   volumeMl: typed,
   /** Temperature around the tank; empty for a bath that holds its temperature. */
   ambientC: typed,
@@ -127,6 +131,8 @@ export function initialPlanForm(film: {
     knownTimeMin: '',
     knownTimeC: 20,
     knownTimeSource: 'somebody',
+    knownTimeAgitation: CHART_AGITATION,
+    knownTimeAged: false,
     volumeMl: Math.ceil(filmFormats[film.formatId].coverVolumeMl / TANK_STEP_ML) * TANK_STEP_ML,
     ambientC: '',
     muted: [],
@@ -170,6 +176,8 @@ export function planFormOf(plan: Plan, initial: PlanForm): PlanForm {
     knownTimeMin: knownTime?.timeMin ?? '',
     knownTimeC: knownTime?.temperatureC ?? 20,
     knownTimeSource: knownTime?.source ?? 'somebody',
+    knownTimeAgitation: knownTime?.agitationId ?? (knownTime?.source === 'own' ? 'plan' : CHART_AGITATION),
+    knownTimeAged: knownTime?.aged ?? false,
     volumeMl: plan.volumeMl,
     ambientC: plan.ambientC ?? '',
     muted: plan.muted,
@@ -284,9 +292,13 @@ function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperC
 
 function readKnownTime(form: PlanForm): Result<PlanChoices['knownTime']> {
   if (!form.knownTimeOn) return success(null);
-  const parsed = request.knownTime
-    .unwrap()
-    .safeParse({ timeMin: form.knownTimeMin, temperatureC: form.knownTimeC, source: form.knownTimeSource });
+  const parsed = request.knownTime.unwrap().safeParse({
+    timeMin: form.knownTimeMin,
+    temperatureC: form.knownTimeC,
+    source: form.knownTimeSource,
+    agitationId: form.knownTimeAgitation === 'plan' ? form.agitationId : form.knownTimeAgitation,
+    ...(form.knownTimeSource === 'own' && form.knownTimeAged ? { aged: true } : {}),
+  });
   if (parsed.success) return success(parsed.data);
   const fieldOf: Record<string, string> = { timeMin: 'knownTimeMin', temperatureC: 'knownTimeC' };
   return failure(

@@ -132,6 +132,8 @@ export const planSchema = z.strictObject({
       temperatureC: limited('bathC'),
       source: z.enum(chartSourceIds),
       parts: partsSchema.optional(),
+      agitationId: request.agitationId.optional(),
+      aged: z.boolean().optional(),
     })
     .nullable(),
   volumeMl: limited('jugVolumeMl'),

@@ -113,7 +113,7 @@ export const agitationSchools = {
     [60, 'start', burst(6, 2)],
     'Turn the tank over slowly',
   ),
-  stand: bursts('Stand, one wake-up at half time', 0.45, 0.22, burst(30), null, 'Turn the tank over gently', burst(10)),
+  stand: bursts('Stand, one wake-up at half time', 0.36, 0.28, burst(30), null, 'Turn the tank over gently', burst(10)),
 } as const satisfies Record<string, AgitationSchool>;
 
 export type AgitationSchoolId = keyof typeof agitationSchools;

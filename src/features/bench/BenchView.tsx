@@ -40,11 +40,12 @@ export function BenchView() {
     );
   }
   const open = bench.dossiers;
+  const poor = new Set([...times.values()].filter((time) => time.poor).map(({ rollId }) => rollId));
   return (
     <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_330px]">
       <div className="min-w-0">
         <h1>
-          {benchHeadline(bench.dossiers, bench.brews, nowMs).map((sentence) => (
+          {benchHeadline(bench.dossiers, bench.brews, nowMs, poor).map((sentence) => (
             <span key={sentence} className="block">
               {sentence}
             </span>
@@ -156,7 +157,7 @@ function TimeInBrief({ time }: { time: BenchTime }) {
   return (
     <>
       <div className="num text-[18px]">
-        {wide && !time.pinned ? 'wide' : formatMinutes(time.timeMin)}
+        {time.poor ? 'no picture?' : wide && !time.pinned ? 'uncertain' : formatMinutes(time.timeMin)}
         {time.pinned && <span className="sr-only">, pinned</span>}
       </div>
       <div className="text-[13px] text-ink2">

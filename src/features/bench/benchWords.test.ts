@@ -5,7 +5,7 @@ import { benchHeadline } from './benchWords';
 
 const NOON = new Date(2026, 10, 24, 12).getTime();
 const dossier = (atHand: string | null, forbidden = false) =>
-  ({ standing: { atHand, forbidden, states: {} } }) as unknown as RollDossier;
+  ({ roll: { id: 'a' }, standing: { atHand, forbidden, states: {} } }) as unknown as RollDossier;
 const coffee = sampleBrew(NOON);
 
 describe('the bench in two sentences', () => {

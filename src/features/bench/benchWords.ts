@@ -10,8 +10,13 @@ function canGo({ standing }: RollDossier): boolean {
 }
 
 /** The bench in two sentences: what can be done, and how long the brew lasts. */
-export function benchHeadline(dossiers: readonly RollDossier[], brews: readonly Brew[], nowMs: number): string[] {
-  const ready = dossiers.filter(canGo).length;
+export function benchHeadline(
+  dossiers: readonly RollDossier[],
+  brews: readonly Brew[],
+  nowMs: number,
+  poor: ReadonlySet<string> = new Set(),
+): string[] {
+  const ready = dossiers.filter((dossier) => canGo(dossier) && !poor.has(dossier.roll.id)).length;
   const count = numerals[ready] ?? String(ready);
   const first =
     ready === 0

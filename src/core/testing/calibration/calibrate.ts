@@ -1,19 +1,40 @@
 import { estimate, fitOf } from '../../estimate/estimate';
 import type { EvidenceInput } from '../../estimate/evidenceSchema';
-import { CLIP_SHARE } from '../../estimate/nextTests';
 import { estimateRequestSchema, type EstimateRequest } from '../../estimate/request';
-import { chance } from './chance';
-import { wildRoll, type WildRoll } from './wildRoll';
+import type { StrategyId } from '../../estimate/strategyIds';
+import { chance, type Chance } from './chance';
+import { hillWorld } from './hillWorld';
+import { wildWorld } from './wildWorld';
+import {
+  ageGroups,
+  evidenceKinds,
+  verdictOf,
+  worldLog,
+  worldRoll,
+  type AgeGroup,
+  type World,
+  type WorldRoll,
+} from './world';
 
-/** One line of the calibration table. */
-export interface CalibrationLine {
-  what: string;
+/** The worlds that rolls are drawn from; none is the model. */
+export const worlds: Readonly<Record<string, World>> = { wild: wildWorld, hill: hillWorld };
+
+/** What a roll brings: nothing, one piece of a kind, a chart and a clip, or three clips. */
+export const bundles = ['none', ...evidenceKinds, 'leaflet + clip', 'own time + clip', 'two clips'] as const;
+export type Bundle = (typeof bundles)[number];
+export const strategyNames: readonly StrategyId[] = ['hold', 'extend', 'stand'];
+
+/** What came out in one cell. */
+export interface Cell {
+  bundle: Bundle | 'five runs of the stock';
+  group: AgeGroup | 'all ages';
+  strategy: StrategyId;
   rolls: number;
   /** Share of rolls whose true time lies in the 80 % band. */
   coverage: number;
   /** Median of |ln(estimate / truth)|. */
   medianError: number;
-  /** The same for the chart time unchanged, and for ten per cent more for each decade. */
+  /** The same for the fresh-film time unchanged, and for ten per cent more for each decade. */
   unchangedError: number;
   perDecadeError: number;
   /** Median width of the band in ln, as a standard deviation. */
@@ -28,71 +49,143 @@ interface Outcome {
   perDecade: number;
 }
 
-/** Most pieces of evidence that a roll gets. */
-const PIECES = 3;
-
 /**
- * Estimates simulated rolls and counts how often the truth lies in the band.
- * @param rolls number of rolls; each gets 0 to 3 pieces of any kind, then one and two clips read by densities
+ * Estimates simulated rolls and counts how often the truth lies in the band, cell by cell.
+ * @param rolls rolls in each cell
  * @param seed any integer
- * @returns lines by amount of evidence. Chart times are the class's time carried to the temperature, the strength and the
- * agitation at hand by the model itself, so that the rules of thumb differ from it only in what they make of age.
+ * @param some which bundles; all, when left out
+ * @returns one entry for each bundle, age group and strategy, drawn by turns from every world
  */
-export function calibrate(rolls: number, seed: number): CalibrationLine[] {
+export function calibrate(rolls: number, seed: number, some: readonly Bundle[] = bundles): Cell[] {
+  const cells: Cell[] = [];
   const luck = chance(seed);
-  const byLine = new Map<string, Outcome[]>();
-  const note = (what: string, outcome: Outcome): void => void byLine.set(what, [...(byLine.get(what) ?? []), outcome]);
-  for (let index = 0; index < rolls; index++) {
-    const roll = wildRoll(luck);
-    const rules = thumbRules(roll);
-    let evidence: EvidenceInput[] = [];
-    for (let pieces = 0; pieces <= PIECES; pieces++) {
-      const { outcome, timeMin } = judge(roll, evidence, rules);
-      note(pieces === 1 ? '1 piece' : `${pieces} pieces`, outcome);
-      evidence = [...evidence, roll.anyPiece(timeMin, `piece ${pieces + 1}`)];
-    }
-    let clips: EvidenceInput[] = [];
-    for (let count = 0; count <= 2; count++) {
-      const { outcome, timeMin } = judge(roll, clips, rules);
-      if (count > 0) note(count === 1 ? '1 clip by densities' : '2 clips by densities', outcome);
-      clips = [...clips, roll.clip(timeMin * CLIP_SHARE, 'densities', `clip ${count + 1}`)];
+  for (const strategy of strategyNames) {
+    for (const group of Object.keys(ageGroups) as AgeGroup[]) {
+      const outcomes = new Map<Bundle, Outcome[]>(some.map((bundle) => [bundle, []]));
+      for (let index = 0; index < rolls; index++) {
+        const roll = drawInGroup(luck, worldAt(index), strategy, group);
+        const alone = judge(roll, []);
+        const unchanged = unchangedMin(roll);
+        for (const bundle of some) {
+          const found = bundle === 'none' ? alone : judge(roll, bundleOf(roll, bundle, alone.timeMin));
+          outcomes.get(bundle)?.push(outcomeOf(roll, found, unchanged));
+        }
+      }
+      for (const bundle of some) cells.push({ bundle, group, strategy, ...summary(outcomes.get(bundle) ?? []) });
     }
   }
-  return [...byLine].map(([what, outcomes]) => ({
-    what,
+  return cells;
+}
+
+/** The sixth roll of a stock after five judged runs. */
+export function calibrateLog(logs: number, seed: number): Cell[] {
+  const luck = chance(seed);
+  return strategyNames.map((strategy): Cell => {
+    const outcomes = Array.from({ length: logs }, (_, index): Outcome => {
+      const drawn = worldLog(luck, worldAt(index), 6, strategy);
+      const last = drawn.pop() as WorldRoll;
+      const evidence: EvidenceInput[] = [];
+      drawn.forEach((roll, n) => {
+        const { timeMin } = judge(roll, evidence);
+        evidence.push(verdictOf(roll, timeMin, `run ${n}`));
+      });
+      return outcomeOf(last, judge(last, evidence), unchangedMin(last));
+    });
+    return { bundle: 'five runs of the stock', group: 'all ages', strategy, ...summary(outcomes) };
+  });
+}
+
+/** All cells together. */
+export function pooledCoverage(cells: readonly Cell[]): number {
+  const rolls = cells.reduce((sum, cell) => sum + cell.rolls, 0);
+  return cells.reduce((sum, cell) => sum + cell.coverage * cell.rolls, 0) / rolls;
+}
+
+function worldAt(index: number): World {
+  const list = Object.values(worlds);
+  return list[index % list.length] as World;
+}
+
+/** Effective ages of the groups, room-years. */
+const groupEnds: Record<AgeGroup, readonly [number, number]> = {
+  'under 10': [0, 10],
+  '10 to 30': [10, 30],
+  'over 30': [30, 300],
+};
+
+/** A roll whose stated age lies in the group. */
+function drawInGroup(luck: Chance, world: World, strategy: StrategyId, group: AgeGroup): WorldRoll {
+  const [low, high] = groupEnds[group];
+  for (;;) {
+    const roll = worldRoll(luck, world, strategy, group);
+    const age = estimate(roll.request).effectiveAge.value;
+    if (age >= low && age < high) return roll;
+  }
+}
+
+function bundleOf(roll: WorldRoll, bundle: Exclude<Bundle, 'none'>, timeMin: number): EvidenceInput[] {
+  switch (bundle) {
+    case 'leaflet + clip':
+      return withClip(roll, roll.piece('leaflet', timeMin, 'chart'));
+    case 'own time + clip':
+      return withClip(roll, roll.piece('own time', timeMin, 'chart'));
+    case 'two clips': {
+      const first = roll.piece('clip by densities', timeMin, 'first');
+      return [first, roll.piece('clip by densities', judge(roll, [first]).timeMin, 'second')];
+    }
+    default:
+      return [roll.piece(bundle, timeMin, bundle)];
+  }
+}
+
+function withClip(roll: WorldRoll, chart: EvidenceInput): EvidenceInput[] {
+  return [chart, roll.piece('clip by densities', judge(roll, [chart]).timeMin, 'clip')];
+}
+
+interface Judged {
+  timeMin: number;
+  lowMin: number;
+  highMin: number;
+  lnSd: number;
+}
+
+function judge({ request }: WorldRoll, evidence: readonly EvidenceInput[]): Judged {
+  const full: EstimateRequest = estimateRequestSchema.parse({ ...request, evidence });
+  const { timeMin, freshTimeMin, band, lnSd } = estimate(full, fitOf(full));
+  // The time of a stand is left within its usual limits; what the film wants is judged.
+  return { timeMin: request.strategy.id === 'stand' ? freshTimeMin : timeMin, ...band, lnSd };
+}
+
+function outcomeOf(
+  { request, trueTimeMin }: WorldRoll,
+  { timeMin, lowMin, highMin, lnSd }: Judged,
+  unchanged: number,
+): Outcome {
+  const off = (minutes: number): number => Math.abs(Math.log(minutes / trueTimeMin));
+  const years = request.age.storage.reduce((sum, segment) => sum + segment.years, 0);
+  return {
+    lnError: off(timeMin),
+    inside: trueTimeMin >= lowMin && trueTimeMin <= highMin,
+    lnSd,
+    unchanged: off(unchanged),
+    perDecade: off(unchanged * (1 + 0.1 * (years / 10))),
+  };
+}
+
+/** The fresh-film time under the same conditions, whatever the age: what a chart says, carried over by the model itself. */
+function unchangedMin({ request }: WorldRoll): number {
+  return estimate({ ...request, strategy: { id: 'hold', liftCap: false } }).timeMin;
+}
+
+function summary(outcomes: readonly Outcome[]): Omit<Cell, 'bundle' | 'group' | 'strategy'> {
+  return {
     rolls: outcomes.length,
     coverage: outcomes.filter(({ inside }) => inside).length / outcomes.length,
     medianError: median(outcomes.map(({ lnError }) => lnError)),
     unchangedError: median(outcomes.map(({ unchanged }) => unchanged)),
     perDecadeError: median(outcomes.map(({ perDecade }) => perDecade)),
     medianLnSd: median(outcomes.map(({ lnSd }) => lnSd)),
-  }));
-}
-
-function judge(
-  { request, trueTimeMin }: WildRoll,
-  evidence: readonly EvidenceInput[],
-  rules: { unchangedMin: number; perDecadeMin: number },
-): { outcome: Outcome; timeMin: number } {
-  const full: EstimateRequest = estimateRequestSchema.parse({ ...request, evidence });
-  const { timeMin, band, lnSd } = estimate(full, fitOf(full));
-  const off = (minutes: number): number => Math.abs(Math.log(minutes / trueTimeMin));
-  return {
-    timeMin,
-    outcome: {
-      lnError: off(timeMin),
-      inside: trueTimeMin >= band.lowMin && trueTimeMin <= band.highMin,
-      lnSd,
-      unchanged: off(rules.unchangedMin),
-      perDecade: off(rules.perDecadeMin),
-    },
   };
-}
-
-function thumbRules({ request }: WildRoll): { unchangedMin: number; perDecadeMin: number } {
-  const unchangedMin = estimate({ ...request, strategy: { id: 'hold', liftCap: false } }).timeMin;
-  const years = request.age.storage.reduce((sum, segment) => sum + segment.years, 0);
-  return { unchangedMin, perDecadeMin: unchangedMin * (1 + 0.1 * (years / 10)) };
 }
 
 function median(values: readonly number[]): number {

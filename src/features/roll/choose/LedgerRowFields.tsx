@@ -48,6 +48,8 @@ export function LedgerRowFields({ rowId, plan, units }: { rowId: LedgerRowId; pl
     case 'agitation':
       return grid(<AgitationField {...part} />);
     case 'age':
+      return null;
+    case 'bromide':
       return form.developerKind === 'jug' || form.developerKind === 'one-bath'
         ? null
         : grid(<BromideField {...part} />);

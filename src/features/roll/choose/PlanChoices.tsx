@@ -1,5 +1,6 @@
 'use client';
 
+import { CHART_AGITATION } from '@/core/estimate/pieces';
 import { developerFamilies, developerFamilyIds } from '@/core/chemistry/developerFamilies';
 import { organicAgentIds, organicAgents } from '@/core/chemistry/organicAgents';
 import { BROMIDE_LIMIT_G_PER_L } from '@/core/chemistry/restrainer';
@@ -23,6 +24,10 @@ const concentrateOptions = developerFamilyIds.map((value) => {
   return { value, name, hint: `Usually ${referenceParts.concentrate}+${referenceParts.water}` };
 });
 const agitationOptions = agitationSchoolIds.map((value) => ({ value, name: agitationSchools[value].name }));
+const knownAgitationOptions: { value: 'plan' | (typeof agitationSchoolIds)[number]; name: string }[] = [
+  { value: 'plan', name: 'As planned here' },
+  ...agitationOptions,
+];
 const purposeOptions = purposeIds.map((value) => ({
   value,
   name: purposes[value].name,
@@ -219,7 +224,7 @@ export function KnownTimeFields({ plan: { form, change, errors }, units, idPrefi
         label="Time"
         kind="minutes"
         units={units}
-        range={[0.5, 180]}
+        range={[0.5, 300]}
         value={form.knownTimeMin}
         onChange={(knownTimeMin) => change({ knownTimeMin })}
         error={errors.knownTimeMin}
@@ -239,9 +244,26 @@ export function KnownTimeFields({ plan: { form, change, errors }, units, idPrefi
         label="Source"
         value={form.knownTimeSource}
         options={chartSourceOptions}
-        onChange={(knownTimeSource: PlanForm['knownTimeSource']) => change({ knownTimeSource })}
+        onChange={(knownTimeSource: PlanForm['knownTimeSource']) =>
+          change({ knownTimeSource, knownTimeAgitation: knownTimeSource === 'own' ? 'plan' : CHART_AGITATION })
+        }
         error={errors.knownTimeSource}
       />
+      <Choice
+        id={`${idPrefix}knownTimeAgitation`}
+        label="Agitation then"
+        value={form.knownTimeAgitation}
+        options={knownAgitationOptions}
+        onChange={(knownTimeAgitation: PlanForm['knownTimeAgitation']) => change({ knownTimeAgitation })}
+      />
+      {form.knownTimeSource === 'own' && (
+        <Tick
+          id={`${idPrefix}knownTimeAged`}
+          label="It was on film as old as this"
+          checked={form.knownTimeAged}
+          onChange={(knownTimeAged) => change({ knownTimeAged })}
+        />
+      )}
     </div>
   );
 }

@@ -81,7 +81,7 @@ describe('the ledger in words', () => {
   });
   test('conditions are named as they are', () => {
     expect(words('wear').label).toBe('1 film through this brew, 1.0 h old');
-    expect(words('age').label).toBe('Age, and 1.0 g/l bromide');
+    expect(words('age').label).toBe('Age and fog');
     expect(words('strategy').label).toBe('Extend, up to the cap');
     expect(words('target').label).toBe('Scanning, pushed 1.0');
   });
