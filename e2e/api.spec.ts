@@ -59,3 +59,32 @@ test('the schema describes request and response', async ({ request }) => {
     expect.arrayContaining(['timeMin', 'band', 'ledger', 'cautions']),
   );
 });
+
+test('only JSON is read, and equal ids of evidence are refused', async ({ request }) => {
+  const form = await request.post('/api/estimate', { headers: { 'content-type': 'text/plain' }, data: '{}' });
+  expect(form.status()).toBe(415);
+  const piece = { kind: 'fog', id: 'one', timeMin: 12, baseFogD: 0.4, method: 'densities' };
+  const twice = await request.post('/api/estimate', { data: { ...coffeeRequest, evidence: [piece, piece] } });
+  expect(twice.status()).toBe(422);
+});
+
+test('every page closes its doors, and an address that does not read says so', async ({ request, page }) => {
+  for (const path of ['/', '/rolls/new', '/brews', '/handbook', '/no-such-page']) {
+    const headers = (await request.get(path)).headers();
+    expect(headers['content-security-policy']).toMatch(/script-src 'self' 'nonce-[^']+';.*frame-ancestors 'none'/);
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['referrer-policy']).toBe('no-referrer');
+    expect(headers['permissions-policy']).toContain('camera=()');
+    expect(headers['cross-origin-opener-policy']).toBe('same-origin');
+  }
+  const nonces = await Promise.all(
+    [0, 1].map(async () => (await request.get('/')).headers()['content-security-policy']),
+  );
+  expect(nonces[0]).not.toBe(nonces[1]);
+  const wrong: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && wrong.push(message.text()));
+  await page.goto('/');
+  await expect(page.locator('main h1').first()).toBeVisible();
+  expect(wrong).toEqual([]);
+  expect((await request.get('/rolls/%E0%A4%A')).status()).toBe(404);
+});

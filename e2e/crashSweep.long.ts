@@ -1,5 +1,6 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
-import { addRoll, recordsOf } from './bench';
+import { addRoll, openDemo, recordsOf } from './bench';
 
 /** Kills the page at every step of a run, in the middle of the write, and looks for what is lost. */
 test('a page killed at any press of a run comes back at that press or just before it', async ({ context }) => {
@@ -86,5 +87,135 @@ test('a form killed at any letter comes back with that letter', async ({ context
     await next.goto('/rolls/new');
     await expect(next.getByLabel('Note')).toHaveValue(text.slice(0, letters));
     await next.close();
+  }
+});
+
+/** Instants after a press at which a page is killed, ms. */
+const KILLS = [0, 5, 15, 40, 90, 160, 260, 420, 700];
+
+test('an import killed at any instant leaves the bench that was, or the bench of the file', async ({ context }) => {
+  test.setTimeout(600_000);
+  let page = await context.newPage();
+  await openDemo(page, '/records');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save all records' }).click();
+  const file = await (await saved).path();
+  const full = await recordsOf(page, 'aetas-demo');
+  await page.getByRole('button', { name: 'Empty the bench' }).click();
+  await expect(page.getByText('The bench is empty.')).toBeVisible();
+  const none = await recordsOf(page, 'aetas-demo');
+  const seen = new Set<string>();
+  for (const kill of [...KILLS, 2_000]) {
+    await page
+      .getByLabel('File with records')
+      .setInputFiles({ name: 'hut.zip', mimeType: 'application/zip', buffer: await readFile(file) });
+    await page.waitForTimeout(kill);
+    await page.close({ runBeforeUnload: false });
+    page = await context.newPage();
+    await page.goto('/records');
+    await expect(page.getByRole('button', { name: 'Save all records' })).toBeVisible();
+    const after = await recordsOf(page, 'aetas-demo');
+    const taken = after.rolls?.length === full.rolls?.length;
+    expect(after).toEqual(taken ? full : none);
+    seen.add(taken ? 'file' : 'before');
+    if (!taken) continue;
+    await page.getByRole('button', { name: 'Empty the bench' }).click();
+    await expect(page.getByText('The bench is empty.')).toBeVisible();
+  }
+  expect(seen).toContain('file');
+});
+
+test('an undo killed at any instant is done whole or not at all', async ({ context }) => {
+  test.setTimeout(600_000);
+  let page = await context.newPage();
+  await openDemo(page, '/records');
+  const full = await recordsOf(page, 'aetas-demo');
+  const undone: boolean[] = [];
+  for (const kill of KILLS) {
+    await page.getByRole('button', { name: 'Empty the bench' }).click();
+    await expect(page.getByText('The bench is empty.')).toBeVisible();
+    const none = await recordsOf(page, 'aetas-demo');
+    const back = page.getByRole('button', { name: 'Bring it back' });
+    await back.evaluate((button: HTMLButtonElement) => button.click());
+    await page.waitForTimeout(kill);
+    await page.close({ runBeforeUnload: false });
+    page = await context.newPage();
+    await page.goto('/records');
+    await expect(page.getByRole('button', { name: 'Save all records' })).toBeVisible();
+    const after = await recordsOf(page, 'aetas-demo');
+    undone.push(after.rolls?.length === full.rolls?.length);
+    expect(after).toEqual(undone.at(-1) === true ? full : none);
+    if (undone.at(-1) === true) continue;
+    await page.getByRole('button', { name: 'Bring it back' }).click();
+    await expect(page.getByText(/20 rolls/)).toBeVisible();
+  }
+  expect(undone).toContain(true);
+});
+
+test('a plan pinned while the page dies is pinned with its time, or not at all', async ({ context }) => {
+  test.setTimeout(600_000);
+  for (const [index, kill] of KILLS.slice(0, 6).entries()) {
+    let page = await context.newPage();
+    await addRoll(page, `Pin tin ${index}`);
+    const address = page.url();
+    const pin = page.getByRole('button', { name: /^Use .* and mix$/ });
+    await expect(pin).toBeEnabled();
+    await pin.evaluate((button: HTMLButtonElement) => button.click());
+    await page.waitForTimeout(kill);
+    await page.close({ runBeforeUnload: false });
+    page = await context.newPage();
+    await page.goto(address);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(`Pin tin ${index}`);
+    const { rolls = [], plans = [] } = await recordsOf(page, 'aetas');
+    expect(rolls).toHaveLength(index + 1);
+    for (const plan of plans as { pinned: { timeMin: number } | null }[])
+      expect(plan.pinned?.timeMin).toBeGreaterThan(0);
+    await page.close();
+  }
+});
+
+test('three tabs type into one roll, and every field keeps its letters', async ({ context }) => {
+  const first = await context.newPage();
+  await first.goto('/rolls/new');
+  const second = await context.newPage();
+  await second.goto('/rolls/new');
+  const third = await context.newPage();
+  await third.goto('/rolls/new');
+  await first.getByLabel('Name of the roll').pressSequentially('Shoebox', { delay: 15 });
+  await second.getByLabel('Film', { exact: true }).pressSequentially('Larkholm Pan', { delay: 15 });
+  await third.getByLabel('Note').pressSequentially('behind the barograph', { delay: 15 });
+  for (const page of [first, second, third]) {
+    await page.close({ runBeforeUnload: false });
+  }
+  const page = await context.newPage();
+  await page.goto('/rolls/new');
+  await expect(page.getByLabel('Name of the roll')).toHaveValue('Shoebox');
+  await expect(page.getByLabel('Film', { exact: true })).toHaveValue('Larkholm Pan');
+  await expect(page.getByLabel('Note')).toHaveValue('behind the barograph');
+});
+
+test('files cut off or altered at a hundred places are refused whole, or give records that read', async ({
+  context,
+}) => {
+  test.setTimeout(600_000);
+  const page = await context.newPage();
+  await openDemo(page, '/records');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save all records' }).click();
+  const whole = await readFile(await (await saved).path());
+  const before = await recordsOf(page, 'aetas-demo');
+  const alert = page.locator('main').getByRole('alert');
+  for (let n = 0; n < 100; n++) {
+    const at = Math.floor((whole.length * (n + 0.5)) / 100);
+    const odd = n % 2 === 0 ? whole.subarray(0, at) : Buffer.from(whole);
+    if (n % 2 === 1) odd[at] = (odd[at] ?? 0) ^ 0x55;
+    await page
+      .getByLabel('File with records')
+      .setInputFiles({ name: `odd-${n}.zip`, mimeType: 'application/zip', buffer: odd });
+    const opened = page.getByText(`“odd-${n}.zip” is on the bench now`);
+    const refused = alert.filter({ hasText: `“odd-${n}.zip” was not opened, and nothing has changed.` });
+    await expect(opened.or(refused).first()).toBeVisible();
+    // A zip carries checks of its own: what opens in spite of a changed byte has the same records.
+    expect(await recordsOf(page, 'aetas-demo')).toEqual(before);
   }
 });

@@ -37,7 +37,7 @@ test('a clip by eye goes into the evidence, narrows the band, and can be switche
   await expect(page.getByTestId('clip-gradient')).toHaveText('Average gradient 0.26');
   await page.getByRole('button', { name: 'Add to the evidence' }).click();
 
-  const line = page.getByRole('checkbox', { name: /Clip of 14:00, by eye: gradient 0.26/ });
+  const line = page.getByRole('checkbox', { name: /Clip of [\d:]+, by eye: gradient 0.26/ });
   await expect(line).toBeChecked();
   await expect.poll(() => timeOf(page)).toBeGreaterThan(time);
   expect(await bandRatio(page)).toBeLessThan(width);

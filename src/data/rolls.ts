@@ -1,6 +1,6 @@
 import { soundCondition } from '@/core/films/conditionFacts';
 import { filmFormats } from '@/core/films/filmFormats';
-import { noOwnPriors, type RollForm } from '@/core/plan/rollForm';
+import { hintsOf, noOwnPriors, type RollForm } from '@/core/plan/rollForm';
 import { stayAt } from '@/core/films/storageStay';
 import type { Roll, Stock } from '@/core/records/records';
 import { database } from './database';
@@ -21,13 +21,11 @@ export async function addRoll(form: RollForm): Promise<string> {
   const stamps = newStamps();
   await act('roll:new', async (writer) => {
     const stockId = await stockFor(writer, form);
-    const hints: Roll['hints'] =
-      form.expiredYear === null ? [] : [{ kind: 'stamp', year: form.expiredYear, slackYears: form.dateSlackYears }];
     await writer.put('rolls', {
       ...stamps,
       ...rollFields(form),
       stockId,
-      hints,
+      hints: hintsOf(form, new Date().getFullYear()),
       storage: [stayAt(form.storageId)],
       xrayPasses: 0,
       condition: soundCondition,

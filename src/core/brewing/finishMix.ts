@@ -53,7 +53,7 @@ export function finishMix(batch: Batch, progress: MixProgress): MadeBrew {
 function actualLnSd(batch: Batch, part: BrewPart, amount: number, how: BrewPart['how']): number {
   if (amount === 0) return 0;
   if (how === 'spoons')
-    return part.makeup.kind === 'substance'
+    return part.makeup.kind === 'substance' && part.how !== 'spoons'
       ? (substanceOf(part.makeup.substanceId).teaspoon?.lnSd ?? part.lnSd)
       : part.lnSd;
   if (part.unit === 'tablets') return part.lnSd;

@@ -1,8 +1,15 @@
 import { substanceOf, type SubstanceId } from '../chemistry/substances';
-import { spoonSets, type SpoonSetId } from '../kit/kit';
+import { spoonSets, type CoffeeSpoonId, type SpoonSetId } from '../kit/kit';
 
 /** Volume of the teaspoon for which masses are tabulated, ml. Source: NIST Handbook 44: one sixth of a US fluid ounce. */
 const TABULATED_TEASPOON_ML = 4.93;
+
+/**
+ * Instant coffee by how the teaspoon is filled, g, and the spread that is left. Source: masses common practice, no source;
+ * the spread is our estimate.
+ */
+const COFFEE_SPOON_G: Readonly<Record<CoffeeSpoonId, number>> = { level: 1.0, rounded: 1.8, heaped: 2.2 };
+const COFFEE_SPOON_LN_SD = 0.15;
 
 /** Smallest part of a teaspoon that people measure. Source: common practice. */
 const PART = 0.25;
@@ -19,14 +26,24 @@ export interface Spoonful {
 }
 
 /**
- * Mass of a level teaspoon of a set.
+ * A teaspoon of a set: level, but coffee as it is filled.
  * @param id the substance
  * @param set which country's spoons
- * @returns g, or null for what nobody spoons. Source: see the table of substances; scaled with the volume of the spoon.
+ * @param coffee how a spoon of instant coffee is filled; left out, anything from level powder to heaped granules
+ * @returns g and the sd of its ln, or null for what nobody spoons. Source: see the table of substances; scaled with the volume
+ * of the spoon.
  */
-export function teaspoonG(id: SubstanceId, set: SpoonSetId): number | null {
-  const { teaspoon } = substanceOf(id);
-  return teaspoon === null ? null : (teaspoon.massG * spoonSets[set].teaspoonMl) / TABULATED_TEASPOON_ML;
+export function teaspoonOf(
+  id: SubstanceId,
+  set: SpoonSetId,
+  coffee?: CoffeeSpoonId,
+): { massG: number; lnSd: number } | null {
+  const tabulated =
+    id === 'instant-coffee' && coffee !== undefined
+      ? { massG: COFFEE_SPOON_G[coffee], lnSd: COFFEE_SPOON_LN_SD }
+      : substanceOf(id).teaspoon;
+  if (tabulated === null) return null;
+  return { ...tabulated, massG: (tabulated.massG * spoonSets[set].teaspoonMl) / TABULATED_TEASPOON_ML };
 }
 
 /**
@@ -34,13 +51,14 @@ export function teaspoonG(id: SubstanceId, set: SpoonSetId): number | null {
  * @param id the substance
  * @param massG mass, g; 0 or more
  * @param set which country's spoons
+ * @param coffee how a spoon of instant coffee is filled, where it was said
  * @returns tablespoons and quarter teaspoons, and what they hold; null for what nobody spoons
  * @example inSpoons('ammonium-chloride', 50, 'us') // 4 tablespoons and half a teaspoon
  */
-export function inSpoons(id: SubstanceId, massG: number, set: SpoonSetId): Spoonful | null {
-  const perTeaspoon = teaspoonG(id, set);
-  const lnSd = substanceOf(id).teaspoon?.lnSd;
-  if (perTeaspoon === null || lnSd === undefined) return null;
+export function inSpoons(id: SubstanceId, massG: number, set: SpoonSetId, coffee?: CoffeeSpoonId): Spoonful | null {
+  const teaspoon = teaspoonOf(id, set, coffee);
+  if (teaspoon === null) return null;
+  const { massG: perTeaspoon, lnSd } = teaspoon;
   const { teaspoonMl, tablespoonMl } = spoonSets[set];
   const perTablespoon = (perTeaspoon * tablespoonMl) / teaspoonMl;
   let tablespoons = Math.floor(massG / perTablespoon + 1e-9);
@@ -65,8 +83,8 @@ export function spoonsToG(
   { tablespoons, teaspoons }: { tablespoons: number; teaspoons: number },
   set: SpoonSetId,
 ): number | null {
-  const perTeaspoon = teaspoonG(id, set);
-  if (perTeaspoon === null) return null;
+  const teaspoon = teaspoonOf(id, set);
+  if (teaspoon === null) return null;
   const { teaspoonMl, tablespoonMl } = spoonSets[set];
-  return (teaspoons + (tablespoons * tablespoonMl) / teaspoonMl) * perTeaspoon;
+  return (teaspoons + (tablespoons * tablespoonMl) / teaspoonMl) * teaspoon.massG;
 }

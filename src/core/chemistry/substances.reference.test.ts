@@ -130,6 +130,24 @@ describe('level spoons', () => {
       ),
     );
   });
+  test('a spoon of instant coffee weighs what its filling gives: 1.0, 1.8 and 2.2 g (common practice)', () => {
+    const grams = (fill: 'level' | 'rounded' | 'heaped') => inSpoons('instant-coffee', 20, 'us', fill)?.teaspoons ?? 0;
+    const spoonsOf = (fill: 'level' | 'rounded' | 'heaped') =>
+      (inSpoons('instant-coffee', 20, 'us', fill)?.tablespoons ?? 0) * 3 + grams(fill);
+    expect(spoonsOf('level')).toBeCloseTo(20 / 1.0, 0);
+    expect(spoonsOf('rounded')).toBeCloseTo(20 / 1.8, 0);
+    expect(spoonsOf('heaped')).toBeCloseTo(20 / 2.2, 0);
+    expect(inSpoons('instant-coffee', 20, 'us')?.lnSd).toBeGreaterThan(
+      inSpoons('instant-coffee', 20, 'us', 'level')?.lnSd ?? 1,
+    );
+  });
+  test('ascorbic and erythorbic acid lie between 4.5 and 5.3 g a teaspoon (common practice)', () => {
+    for (const id of ['ascorbic-acid', 'erythorbic-acid'] as const) {
+      const massG = substanceOf(id).teaspoon?.massG ?? 0;
+      expect(massG).toBeGreaterThanOrEqual(4.5);
+      expect(massG).toBeLessThanOrEqual(5.3);
+    }
+  });
   test('nobody spoons a concentrate or lye', () => expect(inSpoons('hydroxide', 3, 'us')).toBeNull());
 });
 

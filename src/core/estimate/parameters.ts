@@ -63,7 +63,7 @@ const FOG_PACE_LN_SD = 0.4;
  * Spread of ln(fog) between rolls of one stock and age, and what no law of fog gets right: a measured fog is believed, and
  * what it says of age and stock is not believed as far. Source: our estimate.
  */
-const ROLL_FOG_LN_SD = 0.3;
+const ROLL_FOG_LN_SD = 0.4;
 
 /** Spread of a person’s own idea of right contrast, grades. Source: our estimate. */
 const EYE_SD_GRADES = 0.5;

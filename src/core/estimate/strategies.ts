@@ -113,6 +113,16 @@ export function strategyRequest(request: EstimateRequest, id: StrategyId): Estim
     : { ...request, strategy };
 }
 
+/**
+ * The strategy that is recommended before anything was decided.
+ * @param request a valid request, Hold
+ * @returns what `compareStrategies` recommends where no evidence is known yet
+ */
+export function recommendedStrategy(request: EstimateRequest): StrategyId {
+  const worked = workOut(request);
+  return recommend(request, worked.estimate.baseFogD.value, worked).recommended;
+}
+
 function recommend(
   request: EstimateRequest,
   baseFogD: number,

@@ -5,6 +5,9 @@ import type { UserHint } from './userHint';
 /** Years from manufacture to the box date. Source: common practice (2–4 years), no source. */
 export const SHELF_YEARS = { least: 2, most: 4 } as const;
 
+/** Years that fresh film lies in shops. Source: our estimate. */
+export const SHOP_YEARS = { common: 1, most: 2 } as const;
+
 /** Years that film commonly lay between manufacture and exposure, and the most that is still believed. Source: our estimate. */
 export const YEARS_TO_EXPOSURE = { common: 5, most: 15 } as const;
 
@@ -26,6 +29,15 @@ export function hintYears(hint: UserHint, index: number): YearHint {
         coreFrom: hint.year - SHELF_YEARS.most,
         coreTo: hint.year - SHELF_YEARS.least,
         to: hint.year - SHELF_YEARS.least + hint.slackYears,
+      };
+    case 'bought':
+      return {
+        id,
+        name: `Bought fresh in ${hint.year}`,
+        from: hint.year - SHOP_YEARS.most,
+        coreFrom: hint.year - SHOP_YEARS.common,
+        coreTo: hint.year,
+        to: hint.year,
       };
     case 'use':
       return {

@@ -1,6 +1,6 @@
 import { normalQuantile } from './normalQuantile';
 
-/** Draws of each predictive distribution. Source: our choice: the tenths then move by less than one in a hundred. */
+/** Draws of each predictive distribution. Source: our choice: a dated window's band then agrees with brute force within 3 %. */
 export const DRAWS = 128;
 
 /**
@@ -22,30 +22,78 @@ const tables = new Map<number, Float64Array[]>();
  * A fixed set of quasi-random standard normal points: the same every time, so that results reproduce. In every dimension
  * each strip of probability holds one point.
  * @param dimensions number of dimensions; 1 or more
- * @returns DRAWS points. Source: Latin hypercube (McKay and others 1979) in the order of the additive recurrence.
+ * @returns DRAWS points. Source: Latin hypercube (McKay and others 1979) in the order of the additive recurrence, its
+ * correlations taken out (Owen 1994).
  */
 export function normalPoints(dimensions: number): readonly Float64Array[] {
   const known = tables.get(dimensions);
   if (known !== undefined) return known;
   const golden = generalisedGolden(dimensions);
-  const points = Array.from({ length: DRAWS }, () => new Float64Array(dimensions));
-  for (let d = 0; d < dimensions; d++) {
-    const order = points.map((_, n) => ({ n, at: ((n + 1) * golden ** -(d + 1)) % 1 })).sort((a, b) => a.at - b.at);
-    order.forEach(({ n }, rank) => points[n]?.set([strata[rank] ?? 0], d));
+  const columns = Array.from({ length: dimensions }, (_, d) =>
+    ranked(Float64Array.from({ length: DRAWS }, (_n, n) => ((n + 1) * golden ** -(d + 1)) % 1)),
+  );
+  for (let sweep = 0; sweep < SWEEPS; sweep++) {
+    if (sweep % 2 === 1) columns.reverse();
+    decorrelate(columns);
+    if (sweep % 2 === 1) columns.reverse();
   }
+  const points = Array.from({ length: DRAWS }, (_, n) => Float64Array.from(columns, (column) => column[n] ?? 0));
   tables.set(dimensions, points);
   return points;
 }
 
+/** Sweeps, forwards and backwards by turns, after which the correlations stay small. Source: our choice. */
+const SWEEPS = 6;
+
+/** The strata in the order of some values. */
+function ranked(values: Float64Array): Float64Array {
+  const column = new Float64Array(DRAWS);
+  [...values.keys()]
+    .sort((a, b) => (values[a] ?? 0) - (values[b] ?? 0))
+    .forEach((n, rank) => (column[n] = strata[rank] ?? 0));
+  return column;
+}
+
 /**
- * A quantile of a sample, by straight lines between its order statistics.
+ * Takes out of each column what the columns before it explain, and ranks what is left.
+ * Source: Owen 1994, controlling correlations in Latin hypercube samples.
+ */
+function decorrelate(columns: Float64Array[]): void {
+  for (let d = 1; d < columns.length; d++) {
+    const left = Float64Array.from(columns[d] ?? []);
+    for (const before of columns.slice(0, d)) {
+      let product = 0;
+      let square = 0;
+      for (let n = 0; n < DRAWS; n++) {
+        product += (left[n] ?? 0) * (before[n] ?? 0);
+        square += (before[n] ?? 0) ** 2;
+      }
+      for (let n = 0; n < DRAWS; n++) left[n] = (left[n] ?? 0) - (product / square) * (before[n] ?? 0);
+    }
+    columns[d] = ranked(left);
+  }
+}
+
+/** Share of the spread of a sample quantile over which it is smoothed. Source: our choice: wider, it bends with the tails. */
+const SMOOTH = 0.75;
+
+/**
+ * A quantile of a sample, smoothed: the mean of its order statistics, weighted by how likely each is the wanted one. Less noisy
+ * than a single order statistic in small samples.
  * @param sorted sample in rising order; at least one value
- * @param p probability; 0 to 1
- * @returns the quantile. Source: Hyndman and Fan 1996, definition 5.
+ * @param p probability; between 0 and 1
+ * @returns the quantile. Source: after Harrell and Davis 1982, their beta weights taken as normal.
  */
 export function sampleQuantile(sorted: Float64Array, p: number): number {
-  const at = Math.min(sorted.length - 1, Math.max(0, p * sorted.length - 0.5));
-  const below = Math.floor(at);
-  const low = sorted[below] ?? 0;
-  return low + (at - below) * ((sorted[Math.min(sorted.length - 1, below + 1)] ?? low) - low);
+  const n = sorted.length;
+  const spread = Math.sqrt((p * (1 - p)) / n) * SMOOTH;
+  let sum = 0;
+  let whole = 0;
+  for (let index = 0; index < n; index++) {
+    const off = ((index + 0.5) / n - p) / spread;
+    const weight = Math.exp(-0.5 * off * off);
+    sum += weight * (sorted[index] ?? 0);
+    whole += weight;
+  }
+  return sum / whole;
 }

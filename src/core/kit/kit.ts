@@ -8,6 +8,15 @@ export const spoonSets = {
 export type SpoonSetId = keyof typeof spoonSets;
 export const spoonSetIds = Object.keys(spoonSets) as [SpoonSetId, ...SpoonSetId[]];
 
+/** How a spoon of instant coffee is filled. */
+export const coffeeSpoons = {
+  level: { name: 'Level, powder' },
+  rounded: { name: 'Rounded' },
+  heaped: { name: 'Heaped granules' },
+} as const;
+export type CoffeeSpoonId = keyof typeof coffeeSpoons;
+export const coffeeSpoonIds = Object.keys(coffeeSpoons) as [CoffeeSpoonId, ...CoffeeSpoonId[]];
+
 /** Where readings come from: typed by hand, or the stand-in that ships with the app. */
 export const instrumentIds = ['none', 'simulated'] as const;
 export type InstrumentId = (typeof instrumentIds)[number];
@@ -21,6 +30,8 @@ export interface Kit {
   thermometerLowC: number;
   thermometerHighC: number;
   spoons: SpoonSetId;
+  /** Left out where it was not said. */
+  coffeeSpoon?: CoffeeSpoonId | undefined;
   scale: InstrumentId;
   probe: InstrumentId;
 }

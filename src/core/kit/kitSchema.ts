@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { within } from '../schema/within';
-import { instrumentIds, spoonSetIds } from './kit';
+import { coffeeSpoonIds, instrumentIds, spoonSetIds } from './kit';
 
 /** The user's measuring things, with what they can show. */
 export const kitSchema = z.strictObject({
@@ -11,6 +11,7 @@ export const kitSchema = z.strictObject({
   thermometerLowC: within('Lowest that the thermometer reads', -50, 60, '°C'),
   thermometerHighC: within('Highest that the thermometer reads', 0, 300, '°C'),
   spoons: z.enum(spoonSetIds, 'Spoons: choose a set.'),
+  coffeeSpoon: z.enum(coffeeSpoonIds, 'Spoon of coffee: choose how it is filled.').optional(),
   scale: z.enum(instrumentIds, 'Scale: choose where its readings come from.'),
   probe: z.enum(instrumentIds, 'Thermometer: choose where its readings come from.'),
 });

@@ -14,13 +14,13 @@ describe('times on the bench', () => {
   });
   test('without a pin the form as last typed is estimated', () => {
     const [cool] = benchTimes(
-      [{ roll, stock, plan: undefined, planDraft: { temperatureC: 18 } }],
+      [{ roll, stock, plan: undefined, planDraft: { strategyId: 'hold', temperatureC: 18 } }],
       [],
       NOW,
       learnFrom(noRecords(), 2026),
     );
     const [warm] = benchTimes(
-      [{ roll, stock, plan: undefined, planDraft: { temperatureC: 24 } }],
+      [{ roll, stock, plan: undefined, planDraft: { strategyId: 'hold', temperatureC: 24 } }],
       [],
       NOW,
       learnFrom(noRecords(), 2026),

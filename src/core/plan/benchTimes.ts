@@ -58,7 +58,7 @@ function estimatedTime(
   nowMs: number,
   learning: Learning,
 ): BenchTime[] {
-  const choices = readPlanForm(planFormInHand(roll, stock, plan, planDraft), roll, jugs);
+  const choices = readPlanForm(planFormInHand(roll, stock, plan, planDraft, nowMs), roll, jugs);
   if (!choices.ok) return [];
   const brew = jugs.find((jug) => jug.id === choices.value.brewId) ?? null;
   const request = estimateRequestFor(roll, stock, choices.value, brew, nowMs);

@@ -8,7 +8,7 @@ import { typed } from '../schema/typed';
 
 /** A hint as typed; fields that its kind does not use keep what was typed. */
 export const typedHintSchema = z.object({
-  kind: z.enum(['stamp', 'use', 'story']),
+  kind: z.enum(['stamp', 'bought', 'use', 'story']),
   what: z.string(),
   year: typed,
   slackYears: typed,
@@ -27,9 +27,10 @@ export const typedStaySchema = z.object({
 });
 export type TypedStay = z.infer<typeof typedStaySchema>;
 
-/** An empty hint of a kind. */
-export function emptyHint(kind: TypedHint['kind']): TypedHint {
-  return { kind, what: '', year: '', slackYears: kind === 'story' ? 3 : 0, from: '', to: '' };
+/** An empty hint of a kind; one of film bought fresh opens with this year. */
+export function emptyHint(kind: TypedHint['kind'], nowYear?: number): TypedHint {
+  const year = kind === 'bought' && nowYear !== undefined ? nowYear : '';
+  return { kind, what: '', year, slackYears: kind === 'story' ? 3 : 0, from: '', to: '' };
 }
 
 /** A stored hint as its form. */
@@ -71,12 +72,9 @@ export function readHints(hints: readonly TypedHint[], nowYear: number): Result<
       year('year', hint.kind === 'stamp' ? nowYear + 10 : nowYear);
       const most = hint.kind === 'stamp' ? 30 : 40;
       const least = hint.kind === 'stamp' ? 0 : 1;
-      if (
-        typeof hint.slackYears !== 'number' ||
-        !Number.isInteger(hint.slackYears) ||
-        hint.slackYears < least ||
-        hint.slackYears > most
-      ) {
+      const slack = hint.slackYears;
+      const sound = typeof slack === 'number' && Number.isInteger(slack) && slack >= least && slack <= most;
+      if (hint.kind !== 'bought' && !sound) {
         problems.push({ path: at('slackYears'), message: `Give ${least} to ${most} years.` });
       }
     }
@@ -90,6 +88,7 @@ export function readHints(hints: readonly TypedHint[], nowYear: number): Result<
 
 function hintFields({ kind, what, year, slackYears, from, to }: TypedHint): unknown {
   if (kind === 'stamp') return { kind, year, slackYears };
+  if (kind === 'bought') return { kind, year };
   return kind === 'use' ? { kind, what, from, to } : { kind, what, year, slackYears };
 }
 

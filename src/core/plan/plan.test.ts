@@ -14,6 +14,7 @@ import { nextAction } from './nextAction';
 import { initialPlanForm, planFormOf, readPlanForm, withStrategy, type PlanForm } from './planForm';
 import { planFormInHand } from './planInHand';
 import { planFacts } from './planFacts';
+import { BOUGHT_FRESH, hintsOf } from './rollForm';
 import { rollStanding } from './rollStages';
 
 const film = { familyId: 'pan-cubic-fast', formatId: '120', condition: soundCondition } as const;
@@ -110,7 +111,7 @@ describe('from roll and plan to a request', () => {
       estimate(
         estimateRequestFor({ ...roll, hints }, stock, choicesOf({ strategyId: 'extend', liftCap: true }), null, NOW),
       ).lnSd;
-    expect(band([])).toBeGreaterThan(band([{ kind: 'stamp', year: 1984, slackYears: 0 }]));
+    expect(band([])).toBeGreaterThan(band([{ kind: 'stamp', year: 1994, slackYears: 0 }]));
   });
   test('hints that contradict each other leave a wide guess', () => {
     const hints: Roll['hints'] = [
@@ -132,6 +133,31 @@ describe('from roll and plan to a request', () => {
     const of1985 = { hints: [{ kind: 'stamp', year: 1985, slackYears: 3 }] } satisfies Partial<Roll>;
     expect(facts({ ...of1985, storage: [stayAt('unknown')] })[0]).toBe('storage');
     expect(facts({ hints: [{ kind: 'stamp', year: 2030, slackYears: 0 }] })).toEqual([]);
+  });
+  test('a form that nobody touched opens as recommended, and stays as it was typed after', () => {
+    const old: Roll = { ...roll, exposure: { state: 'known', year: null, index: null } };
+    const withStock = { ...stock, ...stamps, name: 'Tin' };
+    expect(planFormInHand(old, withStock, undefined, undefined, NOW).strategyId).toBe('extend');
+    expect(planFormInHand(roll, withStock, undefined, undefined, NOW)).toMatchObject({
+      strategyId: 'stand',
+      agitationId: 'stand',
+    });
+    expect(planFormInHand(roll, withStock, undefined, { strategyId: 'hold' }, NOW).strategyId).toBe('hold');
+    const lately: Roll = { ...old, hints: [{ kind: 'bought', year: 2026 }] };
+    expect(planFormInHand(lately, withStock, undefined, undefined, NOW).strategyId).toBe('hold');
+  });
+  test('film bought fresh lately needs no date and has no age', () => {
+    expect(hintsOf({ expiredYear: null, dateSlackYears: BOUGHT_FRESH }, 2026)).toEqual([
+      { kind: 'bought', year: 2026 },
+    ]);
+    const request = estimateRequestFor(
+      { ...roll, hints: [{ kind: 'bought', year: 2026 }] },
+      stock,
+      choicesOf(),
+      null,
+      NOW,
+    );
+    expect(estimate(request).effectiveAge.value).toBe(0);
   });
   test('film in date has no age, film not exposed no fading', () => {
     const fresh: Roll = {

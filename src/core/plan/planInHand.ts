@@ -1,5 +1,7 @@
+import { recommendedStrategy } from '../estimate/strategies';
 import type { Plan, Roll, Stock } from '../records/records';
-import { initialPlanForm, planFormOf, planFormSchema, type PlanForm } from './planForm';
+import { estimateRequestFor } from './estimateRequestFor';
+import { initialPlanForm, planFormOf, planFormSchema, readPlanForm, withStrategy, type PlanForm } from './planForm';
 
 /**
  * The plan's form as it stands: as last typed, else as last decided, else as it first opens.
@@ -7,10 +9,31 @@ import { initialPlanForm, planFormOf, planFormSchema, type PlanForm } from './pl
  * @param stock its stock
  * @param plan its plan, if any
  * @param draft the form as last typed, if any; one that does not read as a form is passed over
+ * @param nowMs this instant, ms since the epoch; where it is given, a form that nobody has touched opens with the strategy that
+ * is recommended, else with Hold
  */
-export function planFormInHand(roll: Roll, stock: Stock, plan: Plan | undefined, draft: unknown): PlanForm {
+export function planFormInHand(
+  roll: Roll,
+  stock: Stock,
+  plan: Plan | undefined,
+  draft: unknown,
+  nowMs?: number,
+): PlanForm {
   const initial = initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition });
-  const decided = plan === undefined ? initial : planFormOf(plan, initial);
-  const kept = planFormSchema.partial().safeParse(draft);
-  return kept.success ? { ...decided, ...kept.data } : decided;
+  const kept = planFormSchema.partial().safeParse(draft).data;
+  if (plan !== undefined) return { ...planFormOf(plan, initial), ...kept };
+  const chosen = kept?.strategyId !== undefined || nowMs === undefined;
+  return { ...(chosen ? initial : asRecommended(initial, roll, stock, nowMs)), ...kept };
+}
+
+function asRecommended(initial: PlanForm, roll: Roll, stock: Stock, nowMs: number): PlanForm {
+  const choices = readPlanForm(initial, roll, []);
+  if (!choices.ok) return initial;
+  try {
+    const request = estimateRequestFor(roll, stock, choices.value, null, nowMs);
+    return withStrategy(initial, recommendedStrategy(request), []);
+  } catch {
+    // Records that make no request are told on the roll’s own page.
+    return initial;
+  }
 }

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { rollSchema, stockSchema } from '../records/records';
 import { FIRST_FILM_YEAR } from '../films/filmYears';
 import { storagePresetIds } from '../films/storagePresets';
+import type { UserHint } from '../films/userHint';
 import { SHELF_YEARS } from '../films/yearHints';
 
 /** Years by which a box date may be misread, and how a user says so. */
@@ -10,7 +11,11 @@ export const dateDoubts = {
   '3': 'Within a few years',
   '7': 'The decade is right',
   '17': 'A guess',
+  '-1': 'Bought fresh lately',
 } as const;
+
+/** The answer to how sure the date is that needs no date. */
+export const BOUGHT_FRESH = -1;
 
 /** Schemas of a stock's own numbers. */
 const ownPriors = stockSchema.shape.own.unwrap().shape;
@@ -48,7 +53,7 @@ export function rollFormSchema(thisYear: number) {
       iso: stockSchema.shape.iso,
       formatId: rollSchema.shape.formatId,
       expiredYear: year('Box date', thisYear + 10),
-      dateSlackYears: z.number().int().min(0).max(30),
+      dateSlackYears: z.number().int().min(BOUGHT_FRESH).max(30),
       storageId: z.enum(storagePresetIds),
       exposureState: rollSchema.shape.exposure.shape.state,
       exposedYear: year('Exposed', thisYear),
@@ -76,7 +81,7 @@ export function rollFormSchema(thisYear: number) {
           message: 'The roll is marked as not exposed: empty this year, or say that it was exposed.',
         });
       }
-      if (roll.expiredYear === null || roll.exposedYear === null) return;
+      if (roll.dateSlackYears === BOUGHT_FRESH || roll.expiredYear === null || roll.exposedYear === null) return;
       const earliest = roll.expiredYear - SHELF_YEARS.most - SHELF_MARGIN_YEARS - roll.dateSlackYears;
       if (roll.exposedYear < earliest) {
         context.addIssue({
@@ -112,3 +117,17 @@ export const rollDraftSchema = z
   .partial();
 
 export type TypedRoll = z.infer<typeof rollDraftSchema>;
+
+/**
+ * What the form says of the film's age.
+ * @param form date and how sure it is
+ * @param nowYear this year
+ * @returns one hint, or none where no date was typed
+ */
+export function hintsOf(
+  { expiredYear, dateSlackYears }: Pick<RollForm, 'expiredYear' | 'dateSlackYears'>,
+  nowYear: number,
+): UserHint[] {
+  if (dateSlackYears === BOUGHT_FRESH) return [{ kind: 'bought', year: nowYear }];
+  return expiredYear === null ? [] : [{ kind: 'stamp', year: expiredYear, slackYears: dateSlackYears }];
+}

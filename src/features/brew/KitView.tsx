@@ -3,7 +3,16 @@
 import Link from 'next/link';
 import * as z from 'zod';
 import { kitSchema } from '@/core/kit/kitSchema';
-import { spoonSetIds, spoonSets, type InstrumentId, type Kit, type SpoonSetId } from '@/core/kit/kit';
+import {
+  coffeeSpoonIds,
+  coffeeSpoons,
+  spoonSetIds,
+  spoonSets,
+  type CoffeeSpoonId,
+  type InstrumentId,
+  type Kit,
+  type SpoonSetId,
+} from '@/core/kit/kit';
 import { problemsFromZod } from '@/core/schema/problemsFromZod';
 import { failure, success, type Result } from '@/core/schema/result';
 import { typed } from '@/core/schema/typed';
@@ -24,6 +33,7 @@ const kitFormSchema = z.object({
   thermometerLowC: typed,
   thermometerHighC: typed,
   spoons: kitSchema.shape.spoons,
+  coffeeSpoon: kitSchema.shape.coffeeSpoon,
   scale: kitSchema.shape.scale,
   probe: kitSchema.shape.probe,
 });
@@ -39,6 +49,11 @@ const readKit = (form: KitTyped): Result<Kit> => {
 const sources = (standIn: string): readonly { value: InstrumentId; name: string }[] => [
   { value: 'none', name: 'I type what I read' },
   { value: 'simulated', name: standIn },
+];
+
+const coffeeFills: readonly { value: CoffeeSpoonId | 'any'; name: string }[] = [
+  { value: 'any', name: 'It varies' },
+  ...coffeeSpoonIds.map((value) => ({ value, name: coffeeSpoons[value].name })),
 ];
 
 /** With what the user measures, and where its readings come from. Everything else in Aetas rounds to it. */
@@ -109,6 +124,15 @@ function KitForm({ settings }: { settings: Settings }) {
             value={form.spoons}
             options={spoonSetIds.map((value: SpoonSetId) => ({ value, name: spoonSets[value].name }))}
             onChange={(spoons) => set({ spoons })}
+          />
+        </div>
+        <div className="mt-4">
+          <Segments
+            id="coffeeSpoon"
+            label="A spoon of instant coffee"
+            value={form.coffeeSpoon ?? 'any'}
+            options={coffeeFills}
+            onChange={(fill) => set({ coffeeSpoon: fill === 'any' ? undefined : fill })}
           />
         </div>
         <p className="mt-2 text-[14px] text-ink2">

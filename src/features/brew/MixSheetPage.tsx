@@ -21,7 +21,7 @@ import { coldWords } from '@/features/words/brewWords';
 import { NotHere } from '@/features/shell/NotHere';
 import { MadeTable } from './MadeTable';
 import { ProbeReading, ScaleReading } from './Readings';
-import { stepAmountWords, stepSpoonWords, toleranceWords } from '@/features/words/stepWords';
+import { stepAmountWords, stepFillWords, stepSpoonWords, toleranceWords } from '@/features/words/stepWords';
 import { useWakeLock } from '@/features/run/useWakeLock';
 
 /** The mix sheet: one thing a screen, in big type. */
@@ -113,7 +113,7 @@ interface ScreenProps {
 function StepScreen({ step, mix, progress, record }: ScreenProps) {
   const settings = useSettings();
   const { batch } = mix;
-  const spoons = stepSpoonWords(step, batch, settings.kit.spoons);
+  const spoons = stepSpoonWords(step, batch, settings.kit);
   return (
     <div>
       <h2 className="mt-7 text-[clamp(26px,4.6vw,40px)] leading-tight" aria-live="polite">
@@ -142,7 +142,9 @@ function StepScreen({ step, mix, progress, record }: ScreenProps) {
         </p>
       )}
       {spoons !== '' && (
-        <p className="mt-2 text-[17px] text-ink2">level, about {stepAmountWords(step, batch, settings)}</p>
+        <p className="mt-2 text-[17px] text-ink2">
+          {stepFillWords(step, batch, settings.kit)}, about {stepAmountWords(step, batch, settings)}
+        </p>
       )}
       {spoons === '' && step.tolerance !== null && (
         <p className="mt-2 text-[15px] text-ink2">{toleranceWords(step, batch, settings)}</p>

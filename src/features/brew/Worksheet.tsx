@@ -10,7 +10,7 @@ import { FieldError } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { classes } from '@/ui/classes';
 import { useState } from 'react';
-import { percentWords, rowAmountWords, rowNotes, spoonWords } from '@/features/words/brewWords';
+import { percentWords, rowAmountWords, rowNotes, spoonFillWords, spoonWords } from '@/features/words/brewWords';
 import type { BenchPart } from './Workbench';
 
 /** What goes in: per litre as the recipe says it, and in this jug as scale, cylinder and spoons can show it. */
@@ -82,6 +82,7 @@ function Line({ line, row, stale, volumeMl, kit, units, errors, change, takeOut 
   const error = (field: string): string | undefined => errors[`lines.${line.key}.${field}`];
   const notes = row === null || volumeMl === null ? [] : rowNotes(row, volumeMl, kit, units);
   const spoons = row?.spoons ?? null;
+  const fill = row?.part.makeup.kind === 'substance' ? spoonFillWords(row.part.makeup.substanceId, kit) : 'level';
   return (
     <>
       <tr className="border-t border-hair align-baseline">
@@ -120,7 +121,8 @@ function Line({ line, row, stale, volumeMl, kit, units, errors, change, takeOut 
         >
           {spoons !== null && (
             <>
-              {spoonWords(spoons)}{' '}
+              {spoonWords(spoons)}
+              {fill === 'level' ? '' : `, ${fill}`}{' '}
               {row?.part.how !== 'spoons' && <span className="text-[13px]">{percentWords(spoons.lnSd)}</span>}
             </>
           )}
@@ -152,7 +154,9 @@ function Line({ line, row, stale, volumeMl, kit, units, errors, change, takeOut 
             )}
           >
             {spoons !== null && (
-              <p className={classes('pb-2 text-ink2 sm:hidden', stale && 'stale')}>{spoonWords(spoons)}, level</p>
+              <p className={classes('pb-2 text-ink2 sm:hidden', stale && 'stale')}>
+                {spoonWords(spoons)}, {fill}
+              </p>
             )}
             <FieldError id={`perL-${line.key}`} error={error('perL') ?? error('name')} />
             {line.kind === 'concentrate' && (

@@ -87,7 +87,7 @@ describe('what pages ask of the worker, on the demo bench', () => {
       const stock = records.stocks.find(({ id }) => id === roll.stockId);
       const plan = records.plans.find(({ rollId }) => rollId === roll.id);
       if (stock === undefined) throw new Error('A roll without a film.');
-      const choices = readPlanForm(planFormInHand(roll, stock, plan, undefined), roll, records.brews);
+      const choices = readPlanForm(planFormInHand(roll, stock, plan, undefined, NOW), roll, records.brews);
       const [bench] = coreApi.benchTimes([{ roll, stock, plan, planDraft: undefined }], records.brews, NOW);
       if (bench === undefined || !choices.ok) {
         expect([bench, choices.ok], roll.id).toEqual([undefined, false]);

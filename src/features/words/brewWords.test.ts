@@ -167,11 +167,11 @@ describe('steps', () => {
     expect(stepAmountWords(topUp, batch, metric)).toBe('to 300 ml');
     expect(stepAmountWords(measure, batch, us)).toBe('68.0 °F');
     expect(toleranceWords(bromide, batch, metric)).toBe('0.20 g to 0.40 g is close enough');
-    expect(stepSpoonWords(soda, batch, 'metric')).toBe('');
+    expect(stepSpoonWords(soda, batch, ordinaryKit)).toBe('');
   });
   test('by spoons where spoons measure', () => {
     const spooned = sheetFor('coffee-standard', { measureBy: 'spoons' }).batch;
-    expect(stepSpoonWords(mixSteps(spooned)[1] as never, spooned, 'metric')).toMatch(/^1 tbsp \+ 2¾ tsp$/);
+    expect(stepSpoonWords(mixSteps(spooned)[1] as never, spooned, ordinaryKit)).toMatch(/^1 tbsp \+ 2¾ tsp$/);
   });
 });
 

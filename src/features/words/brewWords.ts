@@ -7,6 +7,7 @@ import type { Spoonful } from '@/core/brewing/spoons';
 import type { Stopped, WorkedRow } from '@/core/brewing/workbench';
 import type { WaterPlan } from '@/core/brewing/batch';
 import type { WorkedWater } from '@/core/brewing/waterPlan';
+import type { SubstanceId } from '@/core/chemistry/substances';
 import type { ThermometerTrouble } from '@/core/kit/readable';
 import type { Kit } from '@/core/kit/kit';
 import { decimalsOf } from '@/core/kit/readable';
@@ -46,6 +47,11 @@ export function spoonWords({ tablespoons, teaspoons }: Pick<Spoonful, 'tablespoo
   const tea = teaspoons === 0 ? '' : `${whole > 0 ? whole : ''}${rest} tsp`;
   const table = tablespoons === 0 ? '' : `${tablespoons} tbsp`;
   return [table, tea].filter((text) => text !== '').join(' + ') || 'less than ¼ tsp';
+}
+
+/** How spoons of a substance are filled. */
+export function spoonFillWords(id: SubstanceId, kit: Pick<Kit, 'coffeeSpoon'>): 'level' | 'rounded' | 'heaped' {
+  return id === 'instant-coffee' ? (kit.coffeeSpoon ?? 'level') : 'level';
 }
 
 /** A spread of a natural log as a percentage. */

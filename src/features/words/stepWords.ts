@@ -2,9 +2,9 @@ import type { Batch } from '@/core/brewing/batch';
 import type { MixStep } from '@/core/brewing/mixSteps';
 import { inSpoons } from '@/core/brewing/spoons';
 import { asShown } from '@/core/kit/readable';
-import type { SpoonSetId } from '@/core/kit/kit';
+import type { Kit } from '@/core/kit/kit';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
-import { amountWords, spoonWords } from './brewWords';
+import { amountWords, spoonFillWords, spoonWords } from './brewWords';
 
 /** A step's amount as its instrument can show it. */
 export function stepShown(step: Pick<MixStep, 'unit' | 'target'>, batch: Batch): { shown: number; decimals: number } {
@@ -28,11 +28,17 @@ function waterAt({ water }: Batch, units: UnitChoice): string {
 }
 
 /** The spoons of a step whose part is measured by spoons; empty for any other. */
-export function stepSpoonWords(step: MixStep, batch: Batch, set: SpoonSetId): string {
+export function stepSpoonWords(step: MixStep, batch: Batch, kit: Pick<Kit, 'spoons' | 'coffeeSpoon'>): string {
   const part = batch.parts.find(({ key }) => key === step.partKey);
   if (part === undefined || part.how !== 'spoons' || part.makeup.kind !== 'substance') return '';
-  const spoons = inSpoons(part.makeup.substanceId, part.target, set);
+  const spoons = inSpoons(part.makeup.substanceId, part.target, kit.spoons, kit.coffeeSpoon);
   return spoons === null ? '' : spoonWords(spoons);
+}
+
+/** How the spoons of a step are filled. */
+export function stepFillWords(step: MixStep, batch: Batch, kit: Pick<Kit, 'coffeeSpoon'>): string {
+  const part = batch.parts.find(({ key }) => key === step.partKey);
+  return part?.makeup.kind === 'substance' ? spoonFillWords(part.makeup.substanceId, kit) : 'level';
 }
 
 /** Between which amounts it is close enough. */

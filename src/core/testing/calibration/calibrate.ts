@@ -54,12 +54,18 @@ interface Outcome {
  * @param rolls rolls in each cell
  * @param seed any integer
  * @param some which bundles; all, when left out
+ * @param strategies which strategies; all, when left out
  * @returns one entry for each bundle, age group and strategy, drawn by turns from every world
  */
-export function calibrate(rolls: number, seed: number, some: readonly Bundle[] = bundles): Cell[] {
+export function calibrate(
+  rolls: number,
+  seed: number,
+  some: readonly Bundle[] = bundles,
+  strategies: readonly StrategyId[] = strategyNames,
+): Cell[] {
   const cells: Cell[] = [];
   const luck = chance(seed);
-  for (const strategy of strategyNames) {
+  for (const strategy of strategies) {
     for (const group of Object.keys(ageGroups) as AgeGroup[]) {
       const outcomes = new Map<Bundle, Outcome[]>(some.map((bundle) => [bundle, []]));
       for (let index = 0; index < rolls; index++) {

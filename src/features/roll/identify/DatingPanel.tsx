@@ -15,7 +15,7 @@ import { timelinePercent, timelineScale } from '@/ui/timelineScale';
 import type { TypedUpTo } from '@/data/drafts';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 
-const kinds = { stamp: 'A box date', use: 'Years of use', story: 'A story' } as const;
+const kinds = { stamp: 'A box date', bought: 'Bought fresh', use: 'Years of use', story: 'A story' } as const;
 const hintsSchema = z.array(typedHintSchema).max(20);
 const parse = (draft: unknown): TypedHint[] | null => hintsSchema.safeParse(draft).data ?? null;
 
@@ -51,9 +51,11 @@ export function DatingPanel({
               {kinds[hint.kind]}, hint {index + 1}
             </legend>
             <span className="num pt-1 text-[16px]">{kinds[hint.kind]}</span>
-            {hint.kind === 'stamp' ? (
+            {hint.kind === 'stamp' || hint.kind === 'bought' ? (
               <span className="hidden text-[13px] text-ink2 sm:block">
-                “Develop before” on the box. Film was made two to four years earlier.
+                {hint.kind === 'stamp'
+                  ? '“Develop before” on the box. Film was made two to four years earlier.'
+                  : 'In a shop that sells new film.'}
               </span>
             ) : (
               <Field id={`hint-${index}-what`} label={hint.kind === 'use' ? 'Used where' : 'The story'}>
@@ -91,23 +93,27 @@ export function DatingPanel({
               <>
                 <Quantity
                   id={`hint-${index}-year`}
-                  label={hint.kind === 'stamp' ? 'Year' : 'Taken about'}
+                  label={hint.kind === 'story' ? 'Taken about' : 'Year'}
                   kind="year"
                   units={units}
                   value={hint.year}
                   onChange={(year) => set(index, { year })}
                   error={errors[`hints[${index}].year`]}
                 />
-                <Quantity
-                  id={`hint-${index}-slack`}
-                  label="Give or take"
-                  hint="years"
-                  kind="count"
-                  units={units}
-                  value={hint.slackYears}
-                  onChange={(slackYears) => set(index, { slackYears })}
-                  error={errors[`hints[${index}].slackYears`]}
-                />
+                {hint.kind === 'bought' ? (
+                  <span />
+                ) : (
+                  <Quantity
+                    id={`hint-${index}-slack`}
+                    label="Give or take"
+                    hint="years"
+                    kind="count"
+                    units={units}
+                    value={hint.slackYears}
+                    onChange={(slackYears) => set(index, { slackYears })}
+                    error={errors[`hints[${index}].slackYears`]}
+                  />
+                )}
               </>
             )}
             <button
@@ -127,7 +133,7 @@ export function DatingPanel({
             key={kind}
             type="button"
             className="act min-h-9 py-1"
-            onClick={() => change([...form, emptyHint(kind)])}
+            onClick={() => change([...form, emptyHint(kind, nowYear)])}
           >
             {kinds[kind]}
           </button>

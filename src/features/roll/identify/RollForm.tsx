@@ -3,6 +3,7 @@
 import { useMemo } from 'react';
 import { filmFormatIds, filmFormats } from '@/core/films/filmFormats';
 import {
+  BOUGHT_FRESH,
   dateDoubts,
   noOwnPriors,
   rollDraftSchema,
@@ -162,7 +163,7 @@ export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = f
       </Group>
       {!basicsOnly && (
         <Group title="Age and storage">
-          {number('expiredYear', 'Expiry year', 'year', true)}
+          {form.dateSlackYears !== BOUGHT_FRESH && number('expiredYear', 'Expiry year', 'year', true)}
           <Choice
             id="dateSlackYears"
             label="How sure is the date"

@@ -4,6 +4,8 @@ import { useCallback, useRef, type KeyboardEvent, type PointerEvent } from 'reac
 import * as z from 'zod';
 import { readPasses, readStays, typedStay, typedStaySchema, type TypedStay } from '@/core/plan/dossierForm';
 import { ageRoll, dateRoll } from '@/core/films/rollDating';
+import { ageDistribution } from '@/core/films/ageDistribution';
+import { rollAge } from '@/core/films/rollAge';
 import { storagePresetIds, storagePresets } from '@/core/films/storagePresets';
 import { plainStay, stayAt } from '@/core/films/storageStay';
 import type { RollStay } from '@/core/films/storageStaySchema';
@@ -43,6 +45,7 @@ export function StoragePanel({
     change(form.map((stay, at) => (at === index ? { ...stay, ...part } : stay)));
   const window = dateRoll({ formatId: roll.formatId, familyId: stock.familyId, hints: roll.hints }, nowYear);
   const ageing = window.ok ? ageRoll(window.years, roll.storage.map(plainStay), nowYear) : null;
+  const age = ageDistribution(rollAge(roll, stock.familyId, nowYear));
   const madeYear = window.ok ? Math.round(window.meanYear) : nowYear - 30;
 
   const split = (): void => {
@@ -66,7 +69,7 @@ export function StoragePanel({
       <p className="mt-1">
         {ageing === null
           ? 'Its age in room-years appears once the hints agree.'
-          : `${formatNumber(ageing.roomYears, 0)} room-years in ${formatNumber(ageing.years, 0)} calendar years past its fresh time.`}
+          : `About ${formatNumber(age.medianRoomYears, 0)} room-years in ${formatNumber(age.calendarYears, 0)} calendar years past its fresh time.`}
       </p>
       <StayLine
         form={form}

@@ -49,7 +49,7 @@ const REST_MS = 180;
 /** Keeps the plan's form as typed, reads it, and asks the worker for the estimate. */
 export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly Brew[], nowMs: number): PlanInHand {
   const { roll, stock, plan } = dossier;
-  const [form, setForm] = useState<PlanForm>(() => planFormInHand(roll, stock, plan, draft));
+  const [form, setForm] = useState<PlanForm>(() => planFormInHand(roll, stock, plan, draft, nowMs));
   const latestRef = useRef(form);
   const keptRef = useRef(form);
   const replace = useCallback(
