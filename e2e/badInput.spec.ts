@@ -44,9 +44,10 @@ test('while a field is emptied and typed anew, what stood before stays in its pl
 }) => {
   await openDemo(page, '/rolls/tin-3');
   const time = page.getByTestId('time');
-  await expect(time).toBeVisible();
-  const before = await time.textContent();
   const pin = page.getByRole('button', { name: /^Use .* and mix$/ });
+  // The time is the one with everything that the bench has learned.
+  await expect(pin).toBeEnabled();
+  const before = await time.textContent();
   // A field within the ledger itself: its row stays open, and the hands stay in it.
   await page
     .getByRole('table', { name: 'Ledger of the development time' })

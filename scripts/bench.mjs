@@ -55,7 +55,7 @@ async function benchCore() {
   const freshMs = medianMs(() => estimate(fresh));
   const oldMs = medianMs(() => estimate(old));
   report('yardstick: one mathjs evaluation of the closed form, median', yardstick, 'ms');
-  report('estimate() of fresh film, median', freshMs, 'ms');
+  report('estimate() of fresh film, median', freshMs, 'ms', 0.5);
   report('estimate() of old film with Extend, median', oldMs, 'ms');
   report('  fresh, as a multiple of the yardstick', freshMs / yardstick, '×');
   report('  old, as a multiple of the yardstick', oldMs / yardstick, '×');
@@ -134,9 +134,9 @@ async function benchWorker(page) {
     output[0].code,
   );
   report('yardstick in the worker: two million roots and quotients, median', medians.yardstick, 'ms');
-  report('estimate with 3 pieces of evidence, in the worker, median', medians.estimate, 'ms', 8);
-  report('study around it (curves, strategies, tests), median', medians.study, 'ms');
-  report('refit of 500 runs, 60 stocks, 40 formulas, in the worker, median', medians.wholeLog, 'ms', 400);
+  report('estimate with 3 pieces of evidence, in the worker, median', medians.estimate, 'ms', 4);
+  report('study around it (curves, strategies, tests), median', medians.study, 'ms', 8);
+  report('refit of 500 runs, 60 stocks, 40 formulas, in the worker, median', medians.wholeLog, 'ms', 250);
   report('  as a multiple of the yardstick', medians.wholeLog / medians.yardstick, '×');
 }
 

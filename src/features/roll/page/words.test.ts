@@ -22,7 +22,8 @@ import { dilutionWords } from '@/features/dilution/dilutionWords';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { rangeWords, rowWords, sourceWords } from '@/features/words/ledgerWords';
 import { ageWords, rollLine, rollShortLine, storageWords } from '@/features/words/rollWords';
-import { developedFor, stageSummary } from './stageWords';
+import { stockFamilies } from '@/core/films/stockFamilies';
+import { agedWords, developedFor, stageSummary } from './stageWords';
 import { shadowWords } from '@/features/roll/choose/strategyWords';
 
 const metric = { temperature: 'C', volume: 'ml' } as const;
@@ -329,4 +330,23 @@ test('what a jug held besides its main things is told in its own units', () => {
     }),
   ).toBe('dark beer 200.0 ml/l, borax 5.0 g/l');
   expect(besidesWords({ agents: [], others: [] })).toBe('');
+});
+
+describe('what age has done', () => {
+  const aged = (age: number, fogD: number, stops: number) =>
+    agedWords(
+      {
+        effectiveAge: { value: age, low: age, high: age },
+        baseFogD: { value: fogD, low: fogD, high: fogD },
+        imageLossStops: { value: stops, low: stops, high: stops },
+      },
+      { familyId: 'pan-cubic-fast', own: {} },
+    );
+  const fresh = stockFamilies['pan-cubic-fast'].freshBaseFogD;
+  test.each([
+    [31, 0.2, 1.9, 'Aged like 31 years at room temperature; expect some fog and about 2 stops lost'],
+    [1, 0.01, 0.1, 'Aged like 1 year at room temperature; expect hardly any fog and hardly any speed lost'],
+    [60, 0.9, 4.6, 'Aged like 60 years at room temperature; expect heavy fog and about 4.5 stops lost'],
+    [0.2, 0, 0, 'As good as fresh'],
+  ])('%d room-years', (age, fogD, stops, words) => expect(aged(age, fresh + fogD, stops)).toBe(words));
 });
