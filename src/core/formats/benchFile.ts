@@ -5,6 +5,7 @@ import { problemsFromZod } from '../schema/problemsFromZod';
 import type { Photo, Records, TableName } from '../records/records';
 import { tableNames } from '../records/tables';
 import { RecordCheck } from './checkRecords';
+import { crc32, zipChecks } from './zipChecks';
 import { latestVersion, migrate, migrations, type Migration } from './migrations';
 import { RECORDS_FORMAT, RecordLines, endLine, headLine, isOwnHead, rowLines, tableLine } from './recordLines';
 
@@ -274,16 +275,21 @@ function unpack(bytes: Uint8Array): { bytes: Uint8Array; text: Blob } {
     },
   });
   const list = found[RECORDS_NAME];
+  if (list !== undefined && zipChecks(bytes).get(RECORDS_NAME) !== crc32(list))
+    throw new Error('its records were altered or damaged after they were saved');
   return { bytes, text: new Blob(list === undefined ? [] : [list as Uint8Array<ArrayBuffer>]) };
 }
 
 /** Takes single photographs out of a zip, so that never all of them are in memory. */
 function photosIn(bytes: Uint8Array): PhotoOf {
+  const checks = zipChecks(bytes);
   return (wanted) => {
     const found = unzipSync(bytes, {
       filter: ({ name, originalSize }) => name === wanted && name.startsWith('photos/') && originalSize < 10_000_000,
     })[wanted];
-    return found === undefined ? null : new Blob([found as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' });
+    return found === undefined || checks.get(wanted) !== crc32(found)
+      ? null
+      : new Blob([found as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' });
   };
 }
 
