@@ -106,7 +106,7 @@ export function developedFor(run: NonNullable<RollDossier['run']>): string | nul
 /** Fog beyond that of fresh film up to which it is called by each word, D. Source: our choice. */
 const fogNames: readonly (readonly [number, string])[] = [
   [0.05, 'hardly any fog'],
-  [0.25, 'some fog'],
+  [0.3, 'some fog'],
   [0.6, 'a lot of fog'],
 ];
 
