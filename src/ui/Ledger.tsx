@@ -40,7 +40,7 @@ export function Ledger({ lines, total, stale = false }: LedgerProps) {
           <th scope="col" className="w-[54px] py-1 text-right font-normal sm:w-[64px]">
             Ratio
           </th>
-          <th scope="col" className="w-[54px] py-1 text-right font-normal sm:w-[72px]">
+          <th scope="col" className="w-[64px] py-1 text-right font-normal sm:w-[76px]">
             Time
           </th>
           <th scope="col" className="w-[56px] py-1 pl-3 font-normal sm:w-[96px] sm:pl-4">
@@ -75,7 +75,7 @@ export function Ledger({ lines, total, stale = false }: LedgerProps) {
                   </button>
                 </td>
                 <td className={figure('num py-1.5 text-right whitespace-nowrap')}>{line.ratio}</td>
-                <td className={figure('py-1.5 text-right')}>{line.time}</td>
+                <td className={figure('py-1.5 pl-1.5 text-right')}>{line.time}</td>
                 <td className={figure('py-1.5 pl-3 sm:pl-4')}>
                   <span className="sr-only">{Math.round(line.share * 100)} % of the doubt</span>
                   <span aria-hidden className="relative block h-[7px] bg-hair">
@@ -100,7 +100,7 @@ export function Ledger({ lines, total, stale = false }: LedgerProps) {
             {total.label}
           </th>
           <td className={figure('num py-2 text-right whitespace-nowrap')}>{total.ratio}</td>
-          <td className={figure('py-2 text-right')}>{total.time}</td>
+          <td className={figure('py-2 pl-1.5 text-right')}>{total.time}</td>
           <td className="py-2 pl-3 text-[13px] leading-tight font-normal text-ink2 sm:pl-4">share of the doubt</td>
         </tr>
       </tfoot>

@@ -1,7 +1,10 @@
 import { filmFormats } from '@/core/films/filmFormats';
 import { FRESH_YEARS, dateRoll } from '@/core/films/rollDating';
+import { stockFamilies } from '@/core/films/stockFamilies';
 import { storagePresets } from '@/core/films/storagePresets';
+import type { Estimate } from '@/core/estimate/result';
 import type { Roll, Stock } from '@/core/records/records';
+import { formatNumber } from '@/core/units/quantity';
 
 const exposureWords: Record<Roll['exposure']['state'], string> = {
   unexposed: 'not exposed yet',
@@ -51,4 +54,28 @@ export function rollShortLine(roll: Told, stock: Film, thisYear: number): string
     ageWords(roll, stock, thisYear).replace(' past its date', ''),
     exposureWords[roll.exposure.state],
   ].join(' · ');
+}
+
+/** Fog beyond that of fresh film up to which it is called by each word, D. Source: our choice. */
+const fogNames: readonly (readonly [number, string])[] = [
+  [0.05, 'hardly any fog'],
+  [0.3, 'some fog'],
+  [0.6, 'a lot of fog'],
+];
+
+/** What age has done, in a sentence. */
+export function agedWords(
+  { effectiveAge, baseFogD, imageLossStops }: Pick<Estimate, 'effectiveAge' | 'baseFogD' | 'imageLossStops'>,
+  { familyId, own }: Pick<Stock, 'familyId' | 'own'>,
+): string {
+  if (effectiveAge.value < 1) return 'As good as fresh';
+  const ageFogD = baseFogD.value - (own.freshBaseFogD ?? stockFamilies[familyId].freshBaseFogD);
+  const fog = fogNames.find(([most]) => ageFogD < most)?.[1] ?? 'heavy fog';
+  const stops = Math.round(imageLossStops.value * 2) / 2;
+  const lost =
+    stops < 0.5
+      ? 'hardly any speed lost'
+      : `about ${formatNumber(stops, stops % 1 === 0 ? 0 : 1)} ${stops === 1 ? 'stop' : 'stops'} lost`;
+  const years = Math.round(effectiveAge.value);
+  return `Aged like ${years} ${years === 1 ? 'year' : 'years'} at room temperature; expect ${fog} and ${lost}`;
 }

@@ -15,6 +15,7 @@ import { isFull } from '@/data/trouble';
 import { CautionList } from '@/ui/CautionList';
 import { ConditionPanel } from './ConditionPanel';
 import { DatingPanel } from './DatingPanel';
+import { agedWords } from '@/features/words/rollWords';
 import { MissingFacts } from './MissingFacts';
 import { PhotosPanel } from './PhotosPanel';
 import { RollForm } from './RollForm';
@@ -50,7 +51,14 @@ export function IdentifyStage({
       <CautionList cautions={cautions} />
       {/* Its room is kept until it comes, so that nothing below moves away under the hands. */}
       {cautions.length === 0 && (
-        <div className="min-h-11 sm:min-h-[22px]">{study !== null && <MissingFacts study={study} />}</div>
+        <div className="min-h-[88px] sm:min-h-11">
+          {study !== null && (
+            <>
+              <p>{agedWords(study.estimate, dossier.stock)}.</p>
+              <MissingFacts study={study} />
+            </>
+          )}
+        </div>
       )}
       <DatingPanel dossier={dossier} units={units} nowYear={nowYear} />
       <StoragePanel dossier={dossier} units={units} nowYear={nowYear} />

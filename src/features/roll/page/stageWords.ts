@@ -1,12 +1,11 @@
 import { format } from 'date-fns';
 import type { Estimate } from '@/core/estimate/result';
-import { stockFamilies } from '@/core/films/stockFamilies';
 import { exposureStates } from '@/core/records/records';
 import { contrastGrades, fogGrades } from '@/core/outcome/grades';
 import { stages, type StageId } from '@/core/plan/rollStages';
 import { runProgress } from '@/core/schedule/runState';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
-import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
+import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { developerName } from '@/core/plan/developerName';
 import type { RollDossier } from '@/data/queries';
 import { rangeWords } from '@/features/words/ledgerWords';
@@ -31,7 +30,6 @@ export function stageSummary(
         ...(estimate === null
           ? []
           : [
-              agedWords(estimate, dossier.stock),
               `${rangeWords(estimate.effectiveAge, 0)} room-years`,
               `base + fog expected ${rangeWords(estimate.baseFogD, 2)}`,
               `${rangeWords(estimate.imageLossStops, 1)} stops lost`,
@@ -101,28 +99,4 @@ export function developedFor(run: NonNullable<RollDossier['run']>): string | nul
   const index = run.steps.findIndex((step) => step.kind === 'develop');
   const tookS = runProgress(run.steps, run.events).tookS[index];
   return tookS == null ? null : formatDuration(tookS);
-}
-
-/** Fog beyond that of fresh film up to which it is called by each word, D. Source: our choice. */
-const fogNames: readonly (readonly [number, string])[] = [
-  [0.05, 'hardly any fog'],
-  [0.3, 'some fog'],
-  [0.6, 'a lot of fog'],
-];
-
-/** What age has done, in a sentence. */
-export function agedWords(
-  { effectiveAge, baseFogD, imageLossStops }: Pick<Estimate, 'effectiveAge' | 'baseFogD' | 'imageLossStops'>,
-  { familyId, own }: Pick<RollDossier['stock'], 'familyId' | 'own'>,
-): string {
-  if (effectiveAge.value < 1) return 'As good as fresh';
-  const ageFogD = baseFogD.value - (own.freshBaseFogD ?? stockFamilies[familyId].freshBaseFogD);
-  const fog = fogNames.find(([most]) => ageFogD < most)?.[1] ?? 'heavy fog';
-  const stops = Math.round(imageLossStops.value * 2) / 2;
-  const lost =
-    stops < 0.5
-      ? 'hardly any speed lost'
-      : `about ${formatNumber(stops, stops % 1 === 0 ? 0 : 1)} ${stops === 1 ? 'stop' : 'stops'} lost`;
-  const years = Math.round(effectiveAge.value);
-  return `Aged like ${years} ${years === 1 ? 'year' : 'years'} at room temperature; expect ${fog} and ${lost}`;
 }

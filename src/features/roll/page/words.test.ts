@@ -21,9 +21,9 @@ import { conflictWords, percentWords, pieceOrigin, pieceWords, shiftReasonWords 
 import { dilutionWords } from '@/features/dilution/dilutionWords';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { rangeWords, rowWords, sourceWords } from '@/features/words/ledgerWords';
-import { ageWords, rollLine, rollShortLine, storageWords } from '@/features/words/rollWords';
+import { agedWords, ageWords, rollLine, rollShortLine, storageWords } from '@/features/words/rollWords';
 import { stockFamilies } from '@/core/films/stockFamilies';
-import { agedWords, developedFor, stageSummary } from './stageWords';
+import { developedFor, stageSummary } from './stageWords';
 import { shadowWords } from '@/features/roll/choose/strategyWords';
 
 const metric = { temperature: 'C', volume: 'ml' } as const;
