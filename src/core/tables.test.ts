@@ -4,25 +4,29 @@ import { familyRecognition } from './films/familyRecognition';
 import { stockFamilyIds } from './films/stockFamilies';
 import { storagePresets } from './films/storagePresets';
 import { storagePresetSchema } from './films/storagePresetSchema';
-import { stopSchoolSchema, stopSchools } from './fixing/stopSchools';
-import { washSchoolSchema, washSchools } from './fixing/washSchools';
-import { wettingBathSchema, wettingBaths } from './fixing/wettingBaths';
+import { stopSchools } from './fixing/stopSchools';
+import { washSchools } from './fixing/washSchools';
+import { wettingBaths } from './fixing/wettingBaths';
 import { purposeSchema, purposes } from './kinetics/targets';
 import { problemsFromZod } from './schema/problemsFromZod';
-import { agitationSchoolSchema, agitationSchools } from './schedule/agitationSchools';
-import { preSoakSchema, preSoaks } from './schedule/preSoaks';
+import { agitationSchools } from './schedule/agitationSchools';
+import { bathSchema, readyBaths } from './schedule/baths';
+import { movementSchema } from './schedule/movement';
+import { preSoaks } from './schedule/preSoaks';
 
 describe('every table fits its schema', () => {
   test.each([
     ['storage', storagePresetSchema, storagePresets],
-    ['stop', stopSchoolSchema, stopSchools],
-    ['wash', washSchoolSchema, washSchools],
-    ['wetting', wettingBathSchema, wettingBaths],
     ['purposes', purposeSchema, purposes],
-    ['agitation', agitationSchoolSchema, agitationSchools],
-    ['pre-soaks', preSoakSchema, preSoaks],
   ] as const)('%s', (_name, schema, table) => {
     for (const entry of Object.values(table)) expect(schema.safeParse(entry).error?.issues ?? []).toEqual([]);
+  });
+  test('every school is made of baths and movements that a plan may hold', () => {
+    const schools = [stopSchools, washSchools, wettingBaths, preSoaks].flatMap((table) => Object.values(table));
+    for (const bath of [...schools.flatMap(({ baths }) => [...baths]), ...Object.values(readyBaths)])
+      expect(bathSchema.safeParse(bath).error?.issues ?? []).toEqual([]);
+    for (const { movement } of Object.values(agitationSchools))
+      expect(movementSchema.safeParse(movement).error?.issues ?? []).toEqual([]);
   });
   test('every family can be recognised, and its years do not run backwards', () => {
     for (const id of stockFamilyIds) {

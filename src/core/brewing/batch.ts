@@ -14,6 +14,10 @@ export const waterPlanSchema = z.strictObject({
   /** Water that goes in last, up to the mark. */
   lastMl: limited('amount'),
   lastC: z.number().min(-1e12).max(1e12),
+  /** How warm the liquids start where they are the water, °C; missing where they are not. */
+  liquidC: z.number().min(-1e12).max(1e12).optional(),
+  /** How warm the jug is once all is in, where powders want it hot and it cools afterwards, °C. */
+  coolsFromC: z.number().min(-1e12).max(1e12).optional(),
 });
 
 export type WaterPlan = z.infer<typeof waterPlanSchema>;

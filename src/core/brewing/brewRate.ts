@@ -51,7 +51,7 @@ export const MIXING_LEFT_LN_SD = { improvised: 0.04, bought: 0.02 } as const;
  */
 export function mixingLnSd(parts: readonly BrewPart[], volumeMl: number): number | null {
   const whole = compositionOf(parts, volumeMl);
-  const rate = rateOf(parts, volumeMl);
+  const rate = jugRate(parts, volumeMl);
   if (rate === null || rate < NOTHING) return null;
   const left = whole.concentrate !== null || whole.oneBath ? MIXING_LEFT_LN_SD.bought : MIXING_LEFT_LN_SD.improvised;
   const squares = parts.map((part, index) => {
@@ -60,14 +60,20 @@ export function mixingLnSd(parts: readonly BrewPart[], volumeMl: number): number
       const changed = parts.map((other, at) =>
         at === index ? { ...other, actual: amountOf(other) * Math.exp(sign * part.lnSd) } : other,
       );
-      return rateOf(changed, volumeMl) ?? rate;
+      return jugRate(changed, volumeMl) ?? rate;
     };
     return (Math.log(moved(1) / moved(-1)) / 2) ** 2;
   });
   return Math.min(WIDEST_LN_SD, Math.sqrt(left ** 2 + squares.reduce((sum, square) => sum + square, 0)));
 }
 
-function rateOf(parts: readonly BrewPart[], volumeMl: number): number | null {
+/**
+ * Rate of a jug from its parts.
+ * @param parts what goes in
+ * @param volumeMl volume of the jug, ml; above 0
+ * @returns relative rate; null for what develops nothing
+ */
+export function jugRate(parts: readonly BrewPart[], volumeMl: number): number | null {
   const composition = compositionOf(parts, volumeMl);
   return brewRate(composition, phOf(composition)?.ph ?? null);
 }

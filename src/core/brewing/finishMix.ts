@@ -9,7 +9,16 @@ import { partsAsMixed, type MixProgress } from './mixRun';
 import { amountDigits, amountOf, type BrewPart } from './part';
 
 /** Share of the volume laid out below which a volume is not believed. Source: our choice. */
-export const LEAST_VOLUME_SHARE = 0.1;
+const LEAST_VOLUME_SHARE = 0.1;
+
+/**
+ * The least volume that is believed of a jug.
+ * @param laidOutMl volume that was laid out, ml; above 0
+ * @returns ml: a tenth of it, and never less than a jug may hold
+ */
+export function leastVolumeMl(laidOutMl: number): number {
+  return Math.max(limits.jugVolumeMl.min, laidOutMl * LEAST_VOLUME_SHARE);
+}
 
 /** What a mixing made: everything of a brew that follows from what went in. */
 export interface MadeBrew {
@@ -32,8 +41,8 @@ export interface MadeBrew {
  */
 export function finishMix(batch: Batch, progress: MixProgress): MadeBrew {
   const volume = progress.done.find(({ stepId }) => stepId === 'top-up')?.amount ?? null;
-  // Less than a tenth of the jug, or more than any jug holds, is a slip of the hand, not a volume.
-  const believed = volume !== null && volume >= batch.volumeMl * LEAST_VOLUME_SHARE && volume <= limits.jugVolumeMl.max;
+  // Less than a tenth of what was laid out, or what no jug holds, is a slip of the hand, not a volume.
+  const believed = volume !== null && volume >= leastVolumeMl(batch.volumeMl) && volume <= limits.jugVolumeMl.max;
   const volumeMl = believed ? volume : batch.volumeMl;
   const parts = partsAsMixed(batch.parts, progress, (part, amount, how) => actualLnSd(batch, part, amount, how));
   const composition = compositionOf(parts, volumeMl);

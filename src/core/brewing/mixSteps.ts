@@ -2,8 +2,11 @@ import { shortName, substanceOf, type SubstanceTrait } from '../chemistry/substa
 import type { CautionNote } from '../safety/cautionNote';
 import { mixCautionsAt, traitsOf, type MixMoment } from './mixCautions';
 import { toStep } from '../kit/readable';
+import { developerFamilies, type DeveloperFamilyId } from '../chemistry/developerFamilies';
+import { ARRIVED_C, waitingFor } from '../thermal/jugCooling';
 import { biohazardIn } from './animalMatter';
 import type { Batch } from './batch';
+import { jugRate } from './brewRate';
 import type { BrewPart } from './part';
 import { isInfusion } from './waterPlan';
 
@@ -21,13 +24,22 @@ export interface MixStep {
   target: number | null;
   /** Between these it is as good as exact. */
   tolerance: { low: number; high: number } | null;
+  /** Half a step of the instrument as a share of the target, where that is more than the tolerance; null where it is fine enough. */
+  coarseShare: number | null;
   /** Minutes to wait; null where there is nothing to wait for. */
   standMin: number | null;
   cautions: CautionNote[];
 }
 
-/** Deviation that counts as exact: it moves the time of a coffee brew by less than its hands do. Source: our choice. */
+/** An amount is as good as exact while it moves the time by no more than this. Source: our choice. */
+const TOLERANCE_OF_TIME = 0.03;
+
+/** Tolerance where the rate is not known, and the widest where it hardly matters. Source: our choice. */
 const TOLERANCE_SHARE = 0.03;
+const WIDEST_TOLERANCE_SHARE = 0.1;
+
+/** By how much an amount is moved to see what it does to the rate, as a share. */
+const NUDGE_SHARE = 0.01;
 
 /** Minutes that a brew stands so that bubbles leave it. Source: common practice (5 to 10 min), no source. */
 const BUBBLES_MIN = 8;
@@ -74,8 +86,9 @@ export function mixSteps(batch: Batch): MixStep[] {
     });
     for (const trait of adding) inJug.add(trait);
   };
+  const liquidIsWater = water.liquidC !== undefined;
   if (water.firstMl > 0) put(firstWater(batch));
-  for (const part of inOrder(parts))
+  for (const part of inOrder(parts, liquidIsWater))
     for (const step of partSteps(part, batch)) put(step, step.kind === 'part' ? traitsOf(part.makeup) : []);
   const grains = parts.some(
     (part) => part.target > 0 && part.unit !== 'ml' && traitsOf(part.makeup).includes('kitchen'),
@@ -111,9 +124,20 @@ export function mixSteps(batch: Batch): MixStep[] {
       say: ['Add the last water, cold or warm, to reach the temperature. Stir.'],
       unit: 'ml',
       target: batch.volumeMl,
-      tolerance: toleranceOf(batch.volumeMl, batch.cylinderStepMl),
+      ...toleranceOf(batch.volumeMl, batch.cylinderStepMl, toleranceShare(batch, null)),
     });
   }
+  if (water.coolsFromC !== undefined && water.coolsFromC > batch.targetC + ARRIVED_C)
+    put({
+      ...blank,
+      id: 'cool',
+      kind: 'stand',
+      title: 'Let it cool',
+      say: [
+        `It is at about ${Math.round(water.coolsFromC)} °C. Stand the jug in a basin of water at the temperature you want.`,
+      ],
+      standMin: Math.ceil(waitingFor(water.coolsFromC, batch.targetC, batch.targetC, batch.volumeMl).inBathMin),
+    });
   put({
     ...blank,
     id: 'measure',
@@ -128,7 +152,15 @@ function isOneBath(parts: readonly BrewPart[]): boolean {
   return parts.some(({ makeup }) => makeup.kind === 'packet' && makeup.familyId === 'one-bath');
 }
 
-const blank = { say: [], partKey: null, unit: null, target: null, tolerance: null, standMin: null } as const;
+const blank = {
+  say: [],
+  partKey: null,
+  unit: null,
+  target: null,
+  tolerance: null,
+  coarseShare: null,
+  standMin: null,
+} as const;
 
 function isAnimal(parts: readonly BrewPart[], key: string): boolean {
   return biohazardIn(parts.filter((part) => part.key === key).map(({ name }) => name)).length > 0;
@@ -147,13 +179,19 @@ function firstWater({ parts, water, cylinderStepMl, use }: Batch): Omit<MixStep,
     ],
     unit: 'ml',
     target: toStep(water.firstMl, cylinderStepMl) || water.firstMl,
-    tolerance: toleranceOf(water.firstMl, cylinderStepMl),
+    // The mark of the last water decides; the first only has to dissolve everything.
+    ...toleranceOf(water.firstMl, cylinderStepMl, WIDEST_TOLERANCE_SHARE),
   };
 }
 
-/** Parts in the order in which they go in; those of one place keep the order of the recipe. */
-export function inOrder(parts: readonly BrewPart[]): BrewPart[] {
+/**
+ * Parts in the order in which they go in; those of one place keep the order of the recipe.
+ * @param parts what goes in
+ * @param liquidIsWater whether its liquids take the place of the water: they go first then
+ */
+export function inOrder(parts: readonly BrewPart[], liquidIsWater = false): BrewPart[] {
   const place = ({ makeup, unit }: BrewPart): number => {
+    if (liquidIsWater && unit === 'ml') return 0;
     switch (makeup.kind) {
       case 'substance':
         return substanceOf(makeup.substanceId).order;
@@ -181,11 +219,11 @@ function partSteps(part: BrewPart, batch: Batch): Omit<MixStep, 'cautions'>[] {
     id: `part:${part.key}`,
     kind: 'part',
     title: part.name,
-    say: sayOf(part),
+    say: sayOf(part, batch.water.liquidC),
     partKey: part.key,
     unit: part.unit,
     target: part.target,
-    tolerance: toleranceOf(part.target, step),
+    ...toleranceOf(part.target, step, toleranceShare(batch, part.key)),
   };
   const wait = waitFor(part);
   return wait === null
@@ -196,7 +234,12 @@ function partSteps(part: BrewPart, batch: Batch): Omit<MixStep, 'cautions'>[] {
       ];
 }
 
-function sayOf({ makeup, unit }: BrewPart): string[] {
+function sayOf(part: BrewPart, liquidC: number | undefined): string[] {
+  const warm = part.unit === 'ml' && liquidC !== undefined;
+  return [...(warm ? [`Bring it to ${Math.round(liquidC)} °C first.`] : []), ...waysIn(part)];
+}
+
+function waysIn({ makeup, unit }: BrewPart): string[] {
   const tare = unit === 'g' ? ['Empty cup on the scale, tare, then weigh.'] : [];
   switch (makeup.kind) {
     case 'substance':
@@ -212,7 +255,9 @@ function sayOf({ makeup, unit }: BrewPart): string[] {
     case 'packet':
       return [...tare, 'Shake the closed packet well first. Stir until clear before adding the next.'];
     case 'concentrate':
-      return ['Measure it with a syringe or a small cylinder, and rinse that with the working solution.'];
+      return isStock(makeup.familyId)
+        ? ['Shake the bottle of stock solution, and measure it in the cylinder.']
+        : ['Measure it with a syringe or a small cylinder, and rinse that with the working solution.'];
     case 'own':
       return [...tare, 'Aetas does not know this one: it is recorded, but does not count towards pH or time.'];
   }
@@ -237,8 +282,38 @@ function waitFor({ makeup }: BrewPart): { title: string; say: string[]; min: num
   };
 }
 
-/** Three hundredths of the amount, or one step of the instrument where that is more. */
-function toleranceOf(target: number, step: number): { low: number; high: number } {
-  const by = Math.max(TOLERANCE_SHARE * target, step);
-  return { low: Math.max(0, target - by), high: target + by };
+/** Whether the bottle holds a stock solution made from powder, which is used as it is or thinned a little. */
+function isStock(familyId: DeveloperFamilyId | null): boolean {
+  return familyId !== null && developerFamilies[familyId].referenceParts.water === 0;
+}
+
+/**
+ * How far an amount may be off before it moves the time by 3 %.
+ * @param batch what is mixed
+ * @param key the part; null for the volume
+ * @returns share of the amount, at most a tenth. Source: derivative of the rate by a small step.
+ */
+function toleranceShare({ parts, volumeMl, use }: Batch, key: string | null): number {
+  if (use !== 'film-developer' && use !== 'paper-developer') return TOLERANCE_SHARE;
+  const rate = jugRate(parts, volumeMl);
+  const nudged =
+    key === null
+      ? jugRate(parts, volumeMl * (1 + NUDGE_SHARE))
+      : jugRate(
+          parts.map((part) => (part.key === key ? { ...part, target: part.target * (1 + NUDGE_SHARE) } : part)),
+          volumeMl,
+        );
+  if (rate === null || nudged === null || rate <= 0 || nudged <= 0) return TOLERANCE_SHARE;
+  const slope = Math.abs(Math.log(nudged / rate) / Math.log(1 + NUDGE_SHARE));
+  return Math.min(WIDEST_TOLERANCE_SHARE, TOLERANCE_OF_TIME / Math.max(slope, 1e-6));
+}
+
+/** So much of the amount either way, and never less than the nearest step of the instrument; where that is wider, by how much. */
+function toleranceOf(target: number, step: number, share: number): Pick<MixStep, 'tolerance' | 'coarseShare'> {
+  const half = step / 2;
+  const by = Math.max(share * target, half);
+  return {
+    tolerance: { low: Math.max(0, target - by), high: target + by },
+    coarseShare: target > 0 && half > share * target ? Math.min(1, half / target) : null,
+  };
 }

@@ -6,9 +6,10 @@ import { formularyIds } from './formulary';
 import { brewCode, differences, finishMix, labelText } from './finishMix';
 import { closeness, mixProgress, standingLeftMs, type MixEvent } from './mixRun';
 import { mixSteps, type MixStep } from './mixSteps';
-import { fineKit, sheetFor } from '../testing/sampleBrew';
+import { fineKit, formFor, sheetFor } from '../testing/sampleBrew';
 import { sampleParts } from '../testing/sampleParts';
 import { workbench } from './workbench';
+import { workWater } from './waterPlan';
 import { initialWorkbench, lineForName } from './workbenchForm';
 import { formulary } from './formulary';
 import { mixRules } from './mixCautions';
@@ -58,9 +59,34 @@ describe('the order of mixing (common practice)', () => {
       'stand:line-0',
       'part:line-1',
     ]);
-    expect(mixSteps(sheetFor('beer').batch)[1]).toMatchObject({ title: 'Dark beer', unit: 'ml' });
+    expect(mixSteps(sheetFor('beer').batch)[0]).toMatchObject({ title: 'Dark beer', unit: 'ml' });
     const fizzing = mixSteps(sheetFor('coffee-standard', { ascorbicForm: 'effervescent' }).batch);
     expect(fizzing.find(({ id }) => id === 'stand:line-1')).toMatchObject({ standMin: 5 });
+  });
+  test('where beer is the water, it is the beer that is warmed or cooled', () => {
+    // 50 g of soda warm 440 ml by about 7 °C: 26.7 kJ/mol × 50 g ÷ 106 g/mol ÷ (4.18 J/(ml·K) × 440 ml). Source: CRC Handbook.
+    const { plan, problem } = workWater(
+      sampleParts([
+        ['dark-beer', 440],
+        ['soda-anhydrous', 50],
+      ]),
+      440,
+      {
+        targetC: 20,
+        hotC: 60,
+        coldC: 12,
+        roomC: 20,
+      },
+    );
+    expect(problem).toBeNull();
+    expect(plan).toMatchObject({ firstMl: 0, lastMl: 0 });
+    expect(20 - (plan.liquidC ?? 0)).toBeCloseTo(6.85, 1);
+  });
+  test('powder from a packet starts warm and is cooled down before it is measured', () => {
+    const lines = formFor('one-bath').lines.map((line) => ({ ...line, packetG: 100 }));
+    const { batch: kit } = sheetFor('one-bath', { lines });
+    expect(kit.water).toMatchObject({ firstC: 52 });
+    expect(ids(mixSteps(kit)).slice(-2)).toEqual(['cool', 'measure']);
   });
   test('a concentrate goes into its water and waits for nothing', () =>
     expect(ids(mixSteps(sheetFor('syrup').batch))).toEqual(['water', 'part:line-0', 'measure']));
@@ -167,12 +193,21 @@ describe('a mixing as events', () => {
     expect(standingLeftMs(stand, NOW, NOW + 60 * 60_000)).toBe(0);
     expect(standingLeftMs(steps[0] as MixStep, NOW, NOW)).toBeNull();
   });
-  test('within 3 % or a step of the scale is good; over and under are told', () => {
-    const soda = steps[1] as MixStep;
-    expect([closeness(soda, 26.2), closeness(soda, 27.8)]).toEqual(['good', 'good']);
-    expect([closeness(soda, 26), closeness(soda, 28)]).toEqual(['under', 'over']);
-    const bromide = steps[4] as MixStep;
-    expect(closeness(bromide, 0.6)).toBe('good');
+  test('what moves the time by no more than 3 % is good; over and under are told', () => {
+    const [, soda, , coffee] = steps as [MixStep, MixStep, MixStep, MixStep];
+    expect(coffee).toMatchObject({ title: 'Instant coffee', coarseShare: null });
+    // Rate goes with coffee to the power of 0.8, less what its acid takes: a little under 4 % of it.
+    const share = ((coffee.tolerance?.high ?? 0) - (coffee.target ?? 0)) / (coffee.target ?? 1);
+    expect(share).toBeGreaterThan(0.03);
+    expect(share).toBeLessThan(0.06);
+    expect([closeness(coffee, 20.4), closeness(coffee, 18), closeness(coffee, 22)]).toEqual(['good', 'under', 'over']);
+    expect([closeness(soda, 24), closeness(soda, 30)]).toEqual(['under', 'over']);
+  });
+  test('a scale too coarse for 3 % of the time is told as a spread', () => {
+    const coarse = mixSteps({ ...batch, scaleStepG: 5 });
+    const coffee = coarse.find(({ title }) => title === 'Instant coffee') as MixStep;
+    expect(coffee.coarseShare).toBeCloseTo(2.5 / 20, 9);
+    expect(coffee.tolerance).toEqual({ low: 17.5, high: 22.5 });
   });
 });
 

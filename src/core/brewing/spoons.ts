@@ -75,6 +75,7 @@ export function inSpoons(id: SubstanceId, massG: number, set: SpoonSetId, coffee
  * @param id the substance
  * @param spoons tablespoons and teaspoons
  * @param set which country's spoons
+ * @param coffee how a spoon of instant coffee is filled, where it was said
  * @returns g, or null for what nobody spoons
  * @example spoonsToG('metabisulfite', { tablespoons: 0, teaspoons: 2 }, 'us') // 10
  */
@@ -82,8 +83,9 @@ export function spoonsToG(
   id: SubstanceId,
   { tablespoons, teaspoons }: { tablespoons: number; teaspoons: number },
   set: SpoonSetId,
+  coffee?: CoffeeSpoonId,
 ): number | null {
-  const teaspoon = teaspoonOf(id, set);
+  const teaspoon = teaspoonOf(id, set, coffee);
   if (teaspoon === null) return null;
   const { teaspoonMl, tablespoonMl } = spoonSets[set];
   return (teaspoons + (tablespoons * tablespoonMl) / teaspoonMl) * teaspoon.massG;

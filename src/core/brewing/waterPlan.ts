@@ -13,6 +13,12 @@ const FIXER_FIRST_SHARE = 0.68;
 /** Water for an infusion: it is steeped in this share and cools while it stands. Source: our choice. */
 const INFUSION_SHARE = 0.5;
 
+/** Water in which a packet of powder dissolves, °C. Source: common practice (50 to 55 °C, or what the packet says), no source. */
+export const PACKET_WATER_C = 52;
+
+/** Share of the jug from which its liquids count as its water. Source: our choice. */
+const LIQUID_IS_WATER_SHARE = 0.5;
+
 /** Waters at hand, °C. */
 export interface Waters {
   targetC: number;
@@ -59,6 +65,36 @@ export function workWater(parts: readonly BrewPart[], volumeMl: number, waters: 
     dissolvingC: mixedTemperature([{ volumeMl, temperatureC: 0 }], heatJ),
     heatUnknown: unknown.map((id) => substanceOf(id).name),
   };
+  // Beer and wine are the water of their jug: it is they that are warmed or cooled.
+  if (liquidMl > volumeMl * LIQUID_IS_WATER_SHARE) {
+    const rest = [{ volumeMl: waterMl, temperatureC: coldC }];
+    const liquidC = clamped(startTemperature(liquidMl, rest, targetC, heatJ));
+    return {
+      ...common,
+      plan: { firstMl: 0, firstC: null, hotMl: null, coldMl: null, lastMl: waterMl, lastC: coldC, liquidC },
+      dissolvedC: mixedTemperature([{ volumeMl: liquidMl, temperatureC: liquidC }], heatJ),
+      problem: liquidProblem(liquidC, targetC),
+    };
+  }
+  if (parts.some(({ makeup, target }) => makeup.kind === 'packet' && target > 0)) {
+    const made = hotAndCold(firstMl, PACKET_WATER_C, hotC, coldC);
+    const first = { volumeMl: firstMl, temperatureC: PACKET_WATER_C };
+    const liquid = { volumeMl: liquidMl, temperatureC: roomC };
+    return {
+      ...common,
+      plan: {
+        firstMl,
+        firstC: PACKET_WATER_C,
+        hotMl: made.ok ? made.value.hotMl : null,
+        coldMl: made.ok ? made.value.coldMl : null,
+        lastMl,
+        lastC: coldC,
+        coolsFromC: mixedTemperature([first, liquid, { volumeMl: lastMl, temperatureC: coldC }], heatJ),
+      },
+      dissolvedC: mixedTemperature([first, liquid], heatJ),
+      problem: made.ok ? null : (made.problems[0] ?? null),
+    };
+  }
   if (firstMl === 0 || isInfusion(parts)) {
     return {
       ...common,
@@ -67,17 +103,17 @@ export function workWater(parts: readonly BrewPart[], volumeMl: number, waters: 
       problem: null,
     };
   }
-  const startC = startTemperature(
-    firstMl,
-    [
-      { volumeMl: liquidMl, temperatureC: roomC },
-      { volumeMl: lastMl, temperatureC: coldC },
-    ],
-    targetC,
-    heatJ,
+  const firstC = clamped(
+    startTemperature(
+      firstMl,
+      [
+        { volumeMl: liquidMl, temperatureC: roomC },
+        { volumeMl: lastMl, temperatureC: coldC },
+      ],
+      targetC,
+      heatJ,
+    ),
   );
-  // Hardly any water would have to be absurdly hot or cold: the number stays one that can be kept, and the page refuses it.
-  const firstC = Math.max(-MOST_C, Math.min(MOST_C, startC));
   const made = hotAndCold(firstMl, firstC, hotC, coldC);
   return {
     ...common,
@@ -97,6 +133,20 @@ export function workWater(parts: readonly BrewPart[], volumeMl: number, waters: 
       heatJ,
     ),
     problem: made.ok ? null : (made.problems[0] ?? null),
+  };
+}
+
+/** Hardly any water would have to be absurdly hot or cold: the number stays one that can be kept, and the page refuses it. */
+function clamped(temperatureC: number): number {
+  return Math.max(-MOST_C, Math.min(MOST_C, temperatureC));
+}
+
+/** A liquid that would have to freeze or boil first. */
+function liquidProblem(liquidC: number, targetC: number): Problem | null {
+  if (liquidC >= 0 && liquidC <= 95) return null;
+  return {
+    path: 'targetC',
+    message: `The liquids would have to start at ${Math.round(liquidC)} °C to end at ${targetC} °C: mix it as it is, and let the jug come to ${targetC} °C.`,
   };
 }
 

@@ -383,7 +383,11 @@ function stoppedOf({ use, sodaForm }: WorkbenchForm, composition: Composition, p
   const develops = use === 'film-developer' || use === 'paper-developer';
   const bought = composition.concentrate !== null || composition.oneBath;
   if (!develops || bought || ph === null || ph >= LEAST_DEVELOPING_PH) return null;
-  return { ph, bakingSoda: sodaForm === 'baking', mendSodaGPerL: sodaForPh(composition, REFERENCE_BREW_PH) };
+  return {
+    ph,
+    bakingSoda: sodaForm === 'baking',
+    mendSodaGPerL: sodaForPh(composition, REFERENCE_BREW_PH) ?? sodaForPh(composition, LEAST_DEVELOPING_PH),
+  };
 }
 
 /**

@@ -266,6 +266,9 @@ export function recipeOfDeveloper(name: string, developer: Developer, bromideGPe
 
 function developerLines(developer: Developer): RecipeLine[] {
   switch (developer.kind) {
+    case 'other':
+      // What is in it, its owner knows.
+      return [];
     case 'concentrate':
       return [
         {

@@ -18,7 +18,7 @@ import {
   oneBathTime,
 } from '../kinetics/oneBath';
 import { BASE_GRADIENT, targetGradient } from '../kinetics/targets';
-import { agitationSchools } from '../schedule/agitationSchools';
+import { agitationSchools, rateOfMovement } from '../schedule/agitationSchools';
 import { tankTimeConstant, type Drift } from '../thermal/drift';
 import type { SituationInput } from './situationSchema';
 import type { EstimateRequest } from './request';
@@ -36,7 +36,7 @@ const PAIR_LN_SD = Math.sqrt(0.25 ** 2 - STOCK_LN_SD ** 2 - DEVELOPER_LN_SD ** 2
 const ORGANIC_LN_SD = Math.sqrt(0.6 ** 2 - STOCK_LN_SD ** 2 - PAIR_LN_SD ** 2);
 
 /** Spread of ln(rate) between two mixings of one recipe. Source: our estimate. */
-const MIXING_LN_SD = { improvised: 0.06, concentrate: 0.03, 'one-bath': 0.03 } as const;
+const MIXING_LN_SD = { improvised: 0.06, concentrate: 0.03, 'one-bath': 0.03, other: 0.1 } as const;
 
 /** Where a number comes from; every ledger row carries one. */
 export type SourceMark = 'published' | 'practice' | 'estimate' | 'user';
@@ -91,7 +91,8 @@ export interface Wanted {
 export function resolveConditions(setting: SituationInput): Conditions {
   const film = { ...stockFamilies[setting.film.familyId], ...setting.film.own };
   const { developer } = setting;
-  const school = agitationSchools[setting.agitationId];
+  const school =
+    setting.movement === undefined ? agitationSchools[setting.agitationId] : rateOfMovement(setting.movement);
   const age = ageDistribution(setting.age);
   return {
     film: developer.kind === 'one-bath' ? { ...film, maximumGradient: BASE_GRADIENT / ONE_BATH_COMPLETION } : film,
@@ -136,6 +137,9 @@ export function resolveWanted(
   };
 }
 
+/** Spread of ln(time) of a developer of which nothing is known. Source: our estimate: a factor of four either way. */
+const OTHER_LN_SD = 1.4;
+
 type DeveloperConditions = Pick<
   Conditions,
   'baseTimeMin' | 'lnSd' | 'baseTemperatureC' | 'dilution' | 'strength' | 'oneBath' | 'q10'
@@ -146,7 +150,7 @@ function developerConditions(
   film: StockFamily,
 ): DeveloperConditions {
   const spreads = {
-    stock: STOCK_LN_SD,
+    stock: Math.hypot(STOCK_LN_SD, film.doubt.timeLnSd),
     developer: DEVELOPER_LN_SD,
     pair: PAIR_LN_SD,
     mixing: mixingLnSd ?? MIXING_LN_SD[developer.kind],
@@ -182,6 +186,15 @@ function developerConditions(
         q10: IMPROVISED_Q10,
       };
     }
+    case 'other':
+      // As coffee does it, and hardly more than a guess: verdicts in the same developer take it over.
+      return {
+        ...none,
+        baseTimeMin: film.referenceTimeMin * COFFEE_TIME_FACTOR,
+        lnSd: { ...spreads, developer: OTHER_LN_SD },
+        baseTemperatureC: 20,
+        q10: IMPROVISED_Q10,
+      };
     case 'one-bath': {
       const freshTimeMin = oneBathTime(temperatureC);
       return {

@@ -16,7 +16,7 @@ import { temperatureRate } from '../thermal/arrhenius';
 import { driftDose, timeForDose, type Drift } from '../thermal/drift';
 import { ageFilm, type AgedFilm } from './agedFilm';
 import type { Conditions } from './conditions';
-import { agedRateLnSd, type Deviations, type LedgerRowId } from './parameters';
+import { agedRateLnSd, parameters, rateOnly, type Deviations, type LedgerRowId, type ParameterId } from './parameters';
 
 export type RateRow = Extract<
   LedgerRowId,
@@ -51,15 +51,19 @@ export class Development {
   /**
    * @param conditions resolved conditions
    * @param deviations deviations of the parameters from their prior means
+   * @param rates rate factors that are known already; only that of age is worked out anew
    */
-  constructor(conditions: Conditions, deviations: Deviations) {
+  constructor(conditions: Conditions, deviations: Deviations, rates?: Record<RateRow, number>) {
     this.aged = ageFilm(conditions, deviations);
     this.baseTimeMin =
       conditions.baseTimeMin * Math.exp(deviations.lnStock + deviations.lnDeveloper + deviations.lnPair);
-    const rates = rateFactors(conditions, deviations, this.aged.ageRoomYears);
-    this.rates = rates;
-    const rate =
-      rates.dilution * rates.strength * rates.wear * rates.temperature * rates.agitation * rates.bromide * rates.age;
+    const { ageRoomYears } = this.aged;
+    this.rates =
+      rates === undefined
+        ? rateFactors(conditions, deviations, ageRoomYears)
+        : { ...rates, age: rateOf.age(conditions, deviations, ageRoomYears) };
+    const { dilution, strength, wear, temperature, agitation, bromide, age } = this.rates;
+    const rate = dilution * strength * wear * temperature * agitation * bromide * age;
     const largest = this.aged.freshMaximumGradient;
     this.baseGradient =
       conditions.oneBath === null
@@ -118,6 +122,20 @@ export class Development {
   }
 }
 
+/**
+ * Logarithm of the rate factor that a parameter enters.
+ * @param id the parameter
+ * @param conditions resolved conditions
+ * @param deviations deviations of the parameters from their prior means
+ * @returns ln of the factor of its row; null for a parameter that moves more than the rate
+ */
+export function lnRateOf(id: ParameterId, conditions: Conditions, deviations: Deviations): number | null {
+  const when = rateOnly[id];
+  if (when === undefined || (when === 'isothermal' && conditions.drift !== null)) return null;
+  const age = id === 'agedRate' ? conditions.ageAt(deviations.agePosition) : 0;
+  return Math.log(rateOf[parameters[id].row as RateRow](conditions, deviations, age));
+}
+
 /** Induction is never more than half of the base time, however wide its spread. Source: our choice. */
 const LARGEST_INDUCTION = 0.5;
 
@@ -130,19 +148,12 @@ function driftOf({ drift }: Conditions, deviations: Deviations): Drift | null {
   };
 }
 
-function rateFactors(conditions: Conditions, deviations: Deviations, ageRoomYears: number): Record<RateRow, number> {
-  const { dilution, strength, wear, oneBath } = conditions;
-  const temperature = temperatureRate(
-    conditions.temperatureC + deviations.thermometerC,
-    conditions.q10 * Math.exp(deviations.lnQ10),
-    conditions.baseTemperatureC,
-  );
-  return {
-    dilution:
-      dilution === null
-        ? 1
-        : dilutionRate(dilution.parts, dilution.reference, dilution.exponent + deviations.dilutionExponent),
-    strength:
+/** The rate factor of each row, for one draw of the parameters. */
+export const rateOf: Record<RateRow, (conditions: Conditions, deviations: Deviations, ageRoomYears: number) => number> =
+  {
+    dilution: ({ dilution }, { dilutionExponent }) =>
+      dilution === null ? 1 : dilutionRate(dilution.parts, dilution.reference, dilution.exponent + dilutionExponent),
+    strength: ({ strength }, deviations) =>
       (strength === null
         ? 1
         : improvisedRate(
@@ -151,17 +162,33 @@ function rateFactors(conditions: Conditions, deviations: Deviations, ageRoomYear
             ASCORBIC_EXPONENT.mean + deviations.ascorbicExponent,
           ) * Math.exp((ALKALINITY_EXPONENT.mean + deviations.alkalinityExponent) * strength.phShift)) *
       Math.exp(deviations.lnMixing),
-    wear:
-      oneBath !== null ? oneBath.freshTimeMin / oneBath.usedTimeMin : conditions.wears ? wearRate(wear, deviations) : 1,
-    // A one-bath's times at three temperatures are common practice; the doubt about its Q10 moves them around the first.
-    temperature:
-      oneBath === null
+    wear: ({ oneBath, wears, wear }, deviations) =>
+      oneBath !== null ? oneBath.freshTimeMin / oneBath.usedTimeMin : wears ? wearRate(wear, deviations) : 1,
+    temperature: ({ oneBath, temperatureC, q10, baseTemperatureC, baseTimeMin }, deviations) => {
+      const temperature = temperatureRate(
+        temperatureC + deviations.thermometerC,
+        q10 * Math.exp(deviations.lnQ10),
+        baseTemperatureC,
+      );
+      // A one-bath's times at three temperatures are common practice; the doubt about its Q10 moves them around the first.
+      return oneBath === null
         ? temperature
-        : (conditions.baseTimeMin / oneBath.freshTimeMin) *
-          (temperature / temperatureRate(conditions.temperatureC, conditions.q10, conditions.baseTemperatureC)),
-    agitation: conditions.agitation.rateFactor * Math.exp(deviations.lnAgitation + deviations.lnRun),
-    bromide: restrainer(conditions.bromideGPerL).rateFactor,
-    age: Math.exp(deviations.agedRate * agedRateLnSd(ageRoomYears)),
+        : (baseTimeMin / oneBath.freshTimeMin) * (temperature / temperatureRate(temperatureC, q10, baseTemperatureC));
+    },
+    agitation: ({ agitation }, { lnAgitation, lnRun }) => agitation.rateFactor * Math.exp(lnAgitation + lnRun),
+    bromide: ({ bromideGPerL }) => restrainer(bromideGPerL).rateFactor,
+    age: (_, { agedRate }, ageRoomYears) => (agedRate === 0 ? 1 : Math.exp(agedRate * agedRateLnSd(ageRoomYears))),
+  };
+
+function rateFactors(conditions: Conditions, deviations: Deviations, ageRoomYears: number): Record<RateRow, number> {
+  return {
+    dilution: rateOf.dilution(conditions, deviations, ageRoomYears),
+    strength: rateOf.strength(conditions, deviations, ageRoomYears),
+    wear: rateOf.wear(conditions, deviations, ageRoomYears),
+    temperature: rateOf.temperature(conditions, deviations, ageRoomYears),
+    agitation: rateOf.agitation(conditions, deviations, ageRoomYears),
+    bromide: rateOf.bromide(conditions, deviations, ageRoomYears),
+    age: rateOf.age(conditions, deviations, ageRoomYears),
   };
 }
 

@@ -11,7 +11,7 @@ import { fitEvidence, noEvidence, type Fit } from './fit';
 import { ledgerRowIds, parameters, type LedgerRowId } from './parameters';
 import { piecesOf, settingOf } from './pieces';
 import { deviationsOf, draws, posteriorFor, slopes, timesCovariance, type Posterior } from './posterior';
-import { predict, type Prediction } from './predict';
+import { drawTime, predict, type DrawnTime, type Prediction } from './predict';
 import { sampleQuantile } from '../inference/quasiRandom';
 import { estimateRequestSchema, type EstimateRequest, type EstimateRequestInput } from './request';
 import type { Estimate, LedgerRow, Range } from './result';
@@ -76,16 +76,16 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
   const { conditions } = posterior.situation;
   const prediction = predict(conditions, wanted, deviationsOf(posterior.situation, posterior.mean));
   const lnTimeSlopes = slopes(posterior, (deviations) =>
-    Math.log(timeWanted(predict(conditions, wanted, deviations, false), wanted)),
+    Math.log(timeWanted(drawTime(conditions, wanted, deviations), wanted)),
   );
   const drawn = draws(posterior, lnTimeSlopes);
-  const films = drawn.map((z) => predict(conditions, wanted, deviationsOf(posterior.situation, z), false));
+  const films = drawn.map((z) => drawTime(conditions, wanted, deviationsOf(posterior.situation, z)));
   const { timeMin } = prediction;
   const times = sorted(films, (film) => timeWanted(film, wanted));
   // The time itself always lies in its band, also where the distribution is very lopsided.
   const lowMin = Math.min(timeMin, sampleQuantile(times, 0.1));
   const highMin = Math.max(timeMin, sampleQuantile(times, 0.9));
-  const around = (value: number, of: (film: Prediction) => number): Range => {
+  const around = (value: number, of: (film: DrawnTime) => number): Range => {
     const values = sorted(films, of);
     return {
       value,
@@ -154,7 +154,7 @@ function outlookOf(
 }
 
 /** The time that the film wants. A stand is left within common limits; what it would want beyond them is still in doubt. */
-function timeWanted(film: Prediction, { strategy }: Wanted): number {
+function timeWanted(film: DrawnTime, { strategy }: Wanted): number {
   return strategy.id === 'stand' ? film.freshTimeMin : film.timeMin;
 }
 

@@ -1,7 +1,7 @@
 import type { Worked } from './estimate';
 import type { Observed } from './fit';
 import { deviationsOf } from './posterior';
-import { predict } from './predict';
+import { drawTime } from './predict';
 
 /** What a piece of evidence does to the estimate. */
 export interface EvidenceEffect {
@@ -48,5 +48,5 @@ function timeWithout({ fit, posterior, wanted }: Worked, rows: readonly Observed
     }
   }
   const z = Float64Array.from(mean, (value, index) => value + (shift[index] ?? 0));
-  return predict(situation.conditions, wanted, deviationsOf(situation, z)).timeMin;
+  return drawTime(situation.conditions, wanted, deviationsOf(situation, z)).timeMin;
 }

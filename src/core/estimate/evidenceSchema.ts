@@ -19,6 +19,7 @@ const settingSchema = z
     temperatureC: situationShape.temperatureC,
     ambientC: situationShape.ambientC,
     agitationId: situationShape.agitationId,
+    movement: situationShape.movement,
     stockId: situationShape.stockId.unwrap(),
     rollId: situationShape.rollId.unwrap(),
     brewId: situationShape.brewId.unwrap(),

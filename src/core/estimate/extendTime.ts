@@ -7,6 +7,8 @@ const UNCAPPED_MULTIPLE = 8;
 
 /** Halvings of the interval: 30 leave less than a thousandth of a second of an hour. */
 const STEPS = 30;
+/** Share of a time to which it is found. Source: our choice: a hundredth of a second in an hour. */
+const TOLERANCE = 3e-6;
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
 export interface Extension {
@@ -45,14 +47,30 @@ export function extendTime(
   if (net(freshTimeMin) >= target) return { timeMin: freshTimeMin, met: true, capped: false };
   const topMin = net(limitMin) >= target ? limitMin : peakTime(net, freshTimeMin, limitMin);
   if (net(topMin) < target) return { timeMin: topMin, met: false, capped: topMin > limitMin * (1 - 1e-6) };
-  let low = freshTimeMin;
-  let high = topMin;
-  for (let step = 0; step < STEPS; step++) {
-    const middle = (low + high) / 2;
-    if (net(middle) < target) low = middle;
-    else high = middle;
+  return { timeMin: firstMet(net, target, freshTimeMin, topMin), met: true, capped: false };
+}
+
+/**
+ * Where a rising net gradient meets a target, from above.
+ * Source: regula falsi with the Illinois weighting (Dowell and Jarratt 1971, textbook).
+ */
+function firstMet(net: (timeMin: number) => number, target: number, fromMin: number, toMin: number): number {
+  let [low, high] = [fromMin, toMin];
+  let [below, above] = [net(low) - target, net(high) - target];
+  let last = 0;
+  for (let step = 0; step < STEPS && high - low > TOLERANCE * high; step++) {
+    const chord = high - (above * (high - low)) / (above - below);
+    // A hair beyond the chord: the other side closes in as well.
+    const at = Math.min(high - (high - low) * 0.001, chord + TOLERANCE * high * 0.5);
+    const value = net(at) - target;
+    const side = value < 0 ? -1 : 1;
+    if (side < 0) [low, below] = [at, value];
+    else [high, above] = [at, value];
+    if (side === last && side < 0) above /= 2;
+    if (side === last && side > 0) below /= 2;
+    last = side;
   }
-  return { timeMin: high, met: true, capped: false };
+  return high;
 }
 
 function peakTime(net: (timeMin: number) => number, fromMin: number, toMin: number): number {

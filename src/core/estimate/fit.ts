@@ -1,9 +1,17 @@
-import { elementAt, zeroVector, type Arrow, type ArrowVector, type Place, type SparseRow } from '../inference/arrow';
-import { Development } from './development';
-import { gaussNewton, type Fitted, type LeastSquares } from '../inference/gaussNewton';
-import { observationsOf, type Measure, type Observation, type Piece } from './observations';
+import {
+  addTo,
+  elementAt,
+  zeroVector,
+  type Arrow,
+  type ArrowVector,
+  type Place,
+  type SparseRow,
+} from '../inference/arrow';
+import { Development, lnRateOf } from './development';
+import { gaussNewton, USUAL_NEARNESS, type Fitted, type LeastSquares, type Nearness } from '../inference/gaussNewton';
+import { observationsOf, type Measure, type Observation, type Piece, type Reading } from './observations';
 import { privatePlace } from '../inference/privateBlock';
-import { noDeviations, paceSign, type Deviations, type ParameterId } from './parameters';
+import { noDeviations, paceSign, rateOnly, type Deviations, type ParameterId } from './parameters';
 import type { Situation } from './situation';
 
 /** Distance in standard deviations from what everything else says, beyond which a piece counts as conflicting. Source: our choice. */
@@ -58,10 +66,11 @@ const SETTLED_WEIGHT = 0.02;
  * Fits all unknowns to all evidence: maximum a posteriori, Laplace covariance, and conflicting pieces weighed down.
  * @param pieces evidence with its settings; none gives the prior
  * @param about the pair of stock and developer that is asked about, if one is
+ * @param near an earlier fit of much the same pieces: a long log begins there. It comes to the same minimum, sooner
  * @returns the fit. Same pieces, same fit.
  * Source: docs/method.md. Weighing after Huber 1964, on distances with the piece itself left out.
  */
-export function fitEvidence(pieces: readonly Piece[], about: string | null = null): Fit {
+export function fitEvidence(pieces: readonly Piece[], about: string | null = null, near: Fit | null = null): Fit {
   const { observations, released } = observationsOf(pieces, about);
   const places = placesOf(observations);
   const problem = leastSquares(observations, places);
@@ -69,13 +78,14 @@ export function fitEvidence(pieces: readonly Piece[], about: string | null = nul
     own.map(({ measure }) => ({ pieceId, measure })),
   );
   let weights = readings.map(() => 1);
-  let fitted = gaussNewton(problem, weights, zeroVector(problem.shape));
+  const nearness = nearnessOf(readings.length);
+  let fitted = gaussNewton(problem, weights, startOf(near, places, pieces.length), nearness);
   let distances = distancesOf(fitted, weights);
   for (let round = 1; round < WEIGHING_ROUNDS; round++) {
     const next = distances.map((distance) => Math.min(1, (CONFLICT_SD / Math.abs(distance)) ** 2));
     if (next.every((weight, index) => Math.abs(weight - (weights[index] ?? 1)) < SETTLED_WEIGHT)) break;
     weights = next;
-    fitted = gaussNewton(problem, weights, fitted.z);
+    fitted = gaussNewton(problem, weights, fitted.z, nearness);
     distances = distancesOf(fitted, weights);
   }
   const { z, factored, rows, residuals } = fitted;
@@ -107,6 +117,25 @@ export function fitEvidence(pieces: readonly Piece[], about: string | null = nul
       weight: weights[index] ?? 1,
     })),
   };
+}
+
+/** A log longer than this is fitted from where an earlier fit of it ended. Source: our choice. */
+const LONG_LOG = 700;
+
+function startOf(near: Fit | null, places: Places, pieces: number): ArrowVector {
+  const start = zeroVector(places.shape);
+  if (near === null || pieces <= LONG_LOG) return start;
+  for (const [key, place] of places.of) addTo(start, place, near.meanOf(key));
+  return start;
+}
+
+/**
+ * How near the minimum a log is fitted. Steps are measured in standard deviations of the posterior, over all unknowns
+ * together: a thousand readings share what one may be off. Source: our choice.
+ */
+function nearnessOf(readings: number): Nearness {
+  const share = Math.max(1, readings / 1000);
+  return { last: USUAL_NEARNESS.last * share, keep: USUAL_NEARNESS.keep * share };
 }
 
 /** No evidence at all: the prior. */
@@ -166,6 +195,8 @@ interface Located {
   /** Each unknown once, with where it enters: situation, parameter and spread. */
   unknowns: { place: Place; enters: { situation: number; id: ParameterId; sd: number }[] }[];
   places: Place[];
+  /** Deviations of each situation, written anew for every evaluation; what is no unknown stays 0. */
+  deviations: Deviations[];
 }
 
 function locate(observation: Observation, of: Places['of']): Located {
@@ -178,7 +209,12 @@ function locate(observation: Observation, of: Places['of']): Located {
     }
   });
   const list = [...unknowns.values()];
-  return { observation, unknowns: list, places: list.map(({ place }) => place) };
+  return {
+    observation,
+    unknowns: list,
+    places: list.map(({ place }) => place),
+    deviations: observation.situations.map(() => noDeviations()),
+  };
 }
 
 function leastSquares(observations: readonly Observation[], { of, shape }: Places): LeastSquares {
@@ -191,10 +227,10 @@ function leastSquares(observations: readonly Observation[], { of, shape }: Place
     for (const one of located) {
       const { readings } = one.observation;
       const found = residualsOf(one, z, withRows);
-      readings.forEach((_, r) => {
+      for (let r = 0; r < readings.length; r++) {
         residuals[at + r] = found.residuals[r] ?? 0;
         if (withRows) rows.push({ places: one.places, values: found.slopes[r] as Float64Array });
-      });
+      }
       at += readings.length;
     }
     return { residuals, rows };
@@ -202,57 +238,91 @@ function leastSquares(observations: readonly Observation[], { of, shape }: Place
   return { shape, residuals: (z) => evaluate(z, false).residuals, linearise: (z) => evaluate(z, true) };
 }
 
-/** Residuals of one observation, and on demand their slopes by forward differences: each unknown moves only what it enters. */
+/**
+ * Residuals of one observation, and on demand their slopes by forward differences: each unknown moves only what it enters,
+ * and one that enters the rate alone moves as far as the rate does. Plain loops: this runs for every piece of a log.
+ */
 function residualsOf(
-  { observation, unknowns }: Located,
+  { observation, unknowns, deviations }: Located,
   z: ArrowVector,
   withSlopes: boolean,
-): { residuals: number[]; slopes: Float64Array[] } {
+): { residuals: Float64Array; slopes: Float64Array[] } {
   const { situations, readings } = observation;
-  const deviations = situations.map(() => noDeviations());
   for (const { place, enters } of unknowns) {
     const value = elementAt(z, place);
     for (const { situation, id, sd } of enters) (deviations[situation] as Deviations)[id] = sd * value;
   }
-  const develop = (index: number): Development =>
-    new Development((situations[index] as Situation).conditions, deviations[index] as Deviations);
+  const develop = (index: number, rates?: Development['rates']): Development =>
+    new Development((situations[index] as Situation).conditions, deviations[index] as Deviations, rates);
   const films = situations.map((_, index) => develop(index));
-  const residuals = readings.map((reading) => (reading.model(films) - reading.observed) / reading.sd);
+  const residualAt = (r: number, of: readonly Development[]): number => {
+    const { model, observed, sd } = readings[r] as Reading;
+    return (model(of) - observed) / sd;
+  };
+  const residuals = new Float64Array(readings.length);
+  for (let r = 0; r < readings.length; r++) residuals[r] = residualAt(r, films);
   if (!withSlopes) return { residuals, slopes: [] };
   const slopes = readings.map(() => new Float64Array(unknowns.length));
-  const slopesOf = (moved: readonly Development[]): number[] =>
-    readings.map((reading, r) => ((reading.model(moved) - reading.observed) / reading.sd - (residuals[r] ?? 0)) / STEP);
-  const paceSlopes = (situation: number, id: ParameterId, sign: number): number[] => {
+  const moved = [...films];
+  /** Slopes by ln(rate) of each situation. */
+  const paces: (Float64Array | undefined)[] = [];
+  const paceOf = (situation: number): Float64Array => {
+    const known = paces[situation];
+    if (known !== undefined) return known;
     const own = deviations[situation] as Deviations;
-    const before = own[id];
-    own[id] = before + sign * STEP;
-    const moved = [...films];
+    own.lnRun += STEP;
     moved[situation] = develop(situation);
-    own[id] = before;
-    return slopesOf(moved);
+    own.lnRun -= STEP;
+    const made = new Float64Array(readings.length);
+    for (let r = 0; r < made.length; r++) made[r] = (residualAt(r, moved) - (residuals[r] ?? 0)) / STEP;
+    moved[situation] = films[situation] as Development;
+    paces[situation] = made;
+    return made;
   };
-  const paces = new Map<number, number[]>();
-  unknowns.forEach(({ enters }, column) => {
-    const [enter] = enters;
-    const sign = enter === undefined || enters.length > 1 ? undefined : paceSign[enter.id];
-    if (enter !== undefined && sign !== undefined) {
-      // All that only quickens or slows moves a reading alike: it is worked out once.
-      const pace = paces.get(enter.situation) ?? paceSlopes(enter.situation, enter.id, sign);
-      paces.set(enter.situation, pace);
-      slopes.forEach((slope, r) => (slope[column] = sign * enter.sd * (pace[r] ?? 0)));
-      return;
+  for (let column = 0; column < unknowns.length; column++) {
+    const { enters } = unknowns[column] as Located['unknowns'][number];
+    const enter = enters[0] as Located['unknowns'][number]['enters'][number];
+    const { conditions } = situations[enter.situation] as Situation;
+    const quickens =
+      enters.length > 1 ? null : lnRateSlope(conditions, deviations[enter.situation] as Deviations, enter);
+    if (quickens !== null) {
+      const pace = paceOf(enter.situation);
+      for (let r = 0; r < slopes.length; r++) (slopes[r] as Float64Array)[column] = quickens * (pace[r] ?? 0);
+      continue;
     }
-    const moved = [...films];
     for (const { situation, id, sd } of enters) {
       const own = deviations[situation] as Deviations;
       const before = own[id];
       own[id] = before + STEP * sd;
-      moved[situation] = develop(situation);
+      // What does not belong to a rate leaves the factors as they are; a bath that drifts is worked out whole.
+      moved[situation] = develop(
+        situation,
+        rateOnly[id] === undefined && paceSign[id] === undefined ? films[situation]?.rates : undefined,
+      );
       own[id] = before;
     }
-    slopesOf(moved).forEach((slope, r) => ((slopes[r] as Float64Array)[column] = slope));
-  });
+    for (let r = 0; r < slopes.length; r++)
+      (slopes[r] as Float64Array)[column] = (residualAt(r, moved) - (residuals[r] ?? 0)) / STEP;
+    for (const { situation } of enters) moved[situation] = films[situation] as Development;
+  }
   return { residuals, slopes };
+}
+
+/** How far ln(rate) moves with one standard deviation of an unknown; null for one that moves more than the rate. */
+function lnRateSlope(
+  conditions: Situation['conditions'],
+  deviations: Deviations,
+  { id, sd }: { id: ParameterId; sd: number },
+): number | null {
+  const sign = paceSign[id];
+  if (sign !== undefined) return sign * sd;
+  const here = lnRateOf(id, conditions, deviations);
+  if (here === null) return null;
+  const before = deviations[id];
+  deviations[id] = before + STEP * sd;
+  const moved = lnRateOf(id, conditions, deviations) as number;
+  deviations[id] = before;
+  return (moved - here) / STEP;
 }
 
 /**

@@ -11,11 +11,17 @@ import { pairKey } from './situation';
  * @param request a valid request
  * @param learned pieces from the log
  * @param muted ids of pieces that are switched off
+ * @param near an earlier fit of much the same pieces; see `fitEvidence`
  */
-export function fitWith(request: EstimateRequest, learned: readonly Piece[], muted: readonly string[] = []): Fit {
+export function fitWith(
+  request: EstimateRequest,
+  learned: readonly Piece[],
+  muted: readonly string[] = [],
+  near: Fit | null = null,
+): Fit {
   const off = new Set(muted);
   const pieces = [...learned, ...piecesOf(request)].filter(({ evidence }) => !off.has(evidence.id));
-  return pieces.length === 0 ? noEvidence : fitEvidence(pieces, pairKey(request));
+  return pieces.length === 0 ? noEvidence : fitEvidence(pieces, pairKey(request), near);
 }
 
 /** Estimates a request with what was learned elsewhere; see `fitWith`. */

@@ -1,3 +1,4 @@
+import { LN_GRADIENT_PER_GRADE } from '../outcome/grades';
 import { targetGradient } from '../kinetics/targets';
 import type { Development } from './development';
 import { chartSources } from './chartSources';
@@ -37,8 +38,7 @@ export const DROP_LN_SD = 0.15;
 export const GRADIENT_SD = { densities: 0.05, eye: 0.12 } as const;
 export const FOG_SD_D = { densities: 0.03, eye: 0.1 } as const;
 
-/** A grade of contrast as ln of the gradient, its noise, and the noise of fog by eye. Source: our estimate. */
-export const LN_GRADIENT_PER_GRADE = 0.18;
+/** Noise of a contrast judged by eye, ln. Source: our estimate. */
 export const GRADE_LN_SD = 0.15;
 
 /** Smallest gradient whose logarithm is taken: a film without an image. */
@@ -60,7 +60,7 @@ export function observationsOf(
   const decided =
     about !== null && pieces.some(({ evidence, setting }) => evidence.kind === 'chart' && pairKey(setting) === about);
   const released = new Set([...decidedBefore, ...(decided ? [about] : [])]);
-  return { observations: pieces.map((piece) => observe(piece, released)), released };
+  return { observations: pieces.map((piece) => observedOnce(piece, released)), released };
 }
 
 /** No reading shows lost speed by itself: it moves only with what it shares with fog and contrast. */
@@ -112,6 +112,20 @@ function spokenOf(evidence: Evidence, setting: SituationInput, released: Readonl
 
 /** Film without age. */
 export const FRESH: SituationInput['age'] = { storage: [], yearsSd: 0, sinceExposure: [], xrayPasses: 0 };
+
+/** Observations by piece and by the pairs of its own that charts decide: a log is looked up once, and fitted many times. */
+const known = new WeakMap<Piece, Map<string, Observation>>();
+
+function observedOnce(piece: Piece, released: ReadonlySet<string>): Observation {
+  const { evidence, setting } = piece;
+  const pairs = [setting.developer, ...(evidence.kind === 'drop' ? [evidence.known] : [])];
+  const key = pairs.map((developer) => released.has(pairKey({ ...setting, developer }))).join();
+  const own = known.get(piece) ?? new Map<string, Observation>();
+  known.set(piece, own);
+  const made = own.get(key) ?? observe(piece, released);
+  own.set(key, made);
+  return made;
+}
 
 function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): Observation {
   const situation = seen(situationOf(setting, evidence.id, released));

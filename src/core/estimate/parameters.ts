@@ -120,7 +120,11 @@ export const parameters = {
   agePosition: { row: 'age', scope: 'roll', sd: (c) => (c.ageInDoubt ? 1 : 0) },
   /** How ageing moved the rate, in the spread that belongs to the age itself. */
   agedRate: { row: 'age', scope: 'roll', sd: (c) => (c.aged ? 1 : 0) },
-  lnAgeing: { row: 'age', scope: 'stock', sd: aged(AGEING_SHARED_SD) },
+  lnAgeing: {
+    row: 'age',
+    scope: 'stock',
+    sd: (c) => (c.aged ? Math.hypot(AGEING_SHARED_SD, c.film.doubt.ageingLnSd) : 0),
+  },
   lnFogRate: { row: 'age', scope: 'stock', sd: aged(AGEING_OWN_SD) },
   /** How far the fog of this very roll departs from what its age and stock make of it. */
   lnRollFog: { row: 'age', scope: 'roll', sd: aged(ROLL_FOG_LN_SD) },
@@ -129,8 +133,12 @@ export const parameters = {
   /** How fast age fog comes up in the developer against the law. */
   lnFogPace: { row: 'age', scope: 'stock', sd: aged(FOG_PACE_LN_SD) },
   lnGradientLossRate: { row: 'age', scope: 'stock', sd: aged(AGEING_OWN_SD) },
-  freshFogD: { row: 'age', scope: 'stock', sd: () => FRESH_FOG_SD_D },
-  lnMaximumGradient: { row: 'target', scope: 'stock', sd: () => MAXIMUM_GRADIENT_LN_SD },
+  freshFogD: { row: 'age', scope: 'stock', sd: (c) => Math.hypot(FRESH_FOG_SD_D, c.film.doubt.freshFogSdD) },
+  lnMaximumGradient: {
+    row: 'target',
+    scope: 'stock',
+    sd: (c) => Math.hypot(MAXIMUM_GRADIENT_LN_SD, c.film.doubt.gradientLnSd),
+  },
   /** How much faster or slower than the law the gradient goes on rising away from the base time. */
   lnShape: { row: 'target', scope: 'stock', sd: () => SHAPE_LN_SD },
   /** How far the user’s eye calls everything too hard, grades: it moves what is judged, and no time by itself. */
@@ -145,6 +153,23 @@ export const paceSign: Partial<Record<keyof typeof parameters, 1 | -1>> = {
   lnMixing: 1,
   lnAgitation: 1,
   lnRun: 1,
+};
+
+/**
+ * Parameters that enter the rate alone, through its factors: how they move anything follows from how the rate does. Those
+ * of temperature do so while the bath keeps its temperature.
+ */
+export const rateOnly: Partial<Record<keyof typeof parameters, 'always' | 'isothermal'>> = {
+  dilutionExponent: 'always',
+  lnPotency: 'always',
+  agentExponent: 'always',
+  ascorbicExponent: 'always',
+  alkalinityExponent: 'always',
+  lnHalfLife: 'always',
+  useShare: 'always',
+  agedRate: 'always',
+  lnQ10: 'isothermal',
+  thermometerC: 'isothermal',
 };
 
 export type ParameterId = keyof typeof parameters;

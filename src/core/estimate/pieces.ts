@@ -14,6 +14,7 @@ export function settingOf(request: EstimateRequest): SituationInput {
     temperatureC,
     ambientC,
     agitationId,
+    movement,
     stockId,
     rollId,
     brewId,
@@ -28,6 +29,7 @@ export function settingOf(request: EstimateRequest): SituationInput {
     temperatureC,
     ambientC,
     agitationId,
+    movement,
     stockId,
     rollId,
     brewId,
@@ -69,11 +71,22 @@ export function piecesOf(request: EstimateRequest): Piece[] {
         bromideGPerL: 0,
         mixingLnSd: undefined,
         wear: { ...request.wear, ageH: 0, films: 0 },
-        agitationId: knownTime.agitationId ?? (knownTime.source === 'own' ? request.agitationId : CHART_AGITATION),
+        ...chartMovement(request),
       },
     },
     ...pieces,
   ];
+}
+
+/** How the tank was moved for a known time: as it says; else as planned for an own time, and once a minute for any other. */
+function chartMovement({
+  knownTime,
+  agitationId,
+  movement,
+}: EstimateRequest): Pick<SituationInput, 'agitationId' | 'movement'> {
+  if (knownTime?.agitationId !== undefined) return { agitationId: knownTime.agitationId, movement: undefined };
+  if (knownTime?.source === 'own') return { agitationId, movement };
+  return { agitationId: CHART_AGITATION, movement: undefined };
 }
 
 /** Evidence of another brew does not take over how this one was measured. */

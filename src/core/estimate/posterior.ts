@@ -1,6 +1,8 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import type { Fit } from './fit';
+import { lnRateOf } from './development';
 import { noDeviations, paceSign, type Deviations } from './parameters';
+import { SparsePart } from '../inference/arrowGroup';
 import { normalPoints, strata, DRAWS } from '../inference/quasiRandom';
 import { situationOf, type Situation } from './situation';
 import type { SituationInput } from './situationSchema';
@@ -40,9 +42,10 @@ export function posteriorFor(setting: SituationInput, fit: Fit): Posterior {
  */
 export function deviationsOf({ unknowns }: Situation, z: ArrayLike<number>): Deviations {
   const deviations = noDeviations();
-  unknowns.forEach(({ id, sd }, index) => {
+  for (let index = 0; index < unknowns.length; index++) {
+    const { id, sd } = unknowns[index] as Situation['unknowns'][number];
     deviations[id] = sd * (z[index] ?? 0);
-  });
+  }
   return deviations;
 }
 
@@ -56,10 +59,23 @@ export function slopes(
   { situation, mean, covariance }: Posterior,
   of: (deviations: Deviations) => number,
 ): Float64Array {
-  const z = Float64Array.from(mean);
+  const z = mean.slice();
   // What only quickens or slows moves a time alike: the widest of them is tried, and tells for all.
   const pace = widestPace(situation, covariance);
   let perPace: number | null = null;
+  /** How far ln(rate) moves for an unknown that enters the rate alone; null for others. */
+  const quickens = (centre: number, index: number): number | null => {
+    const { id } = situation.unknowns[index] as Situation['unknowns'][number];
+    const width = Math.sqrt(covariance.get(index, index));
+    const at = (value: number): number | null => {
+      z[index] = value;
+      const found = lnRateOf(id, situation.conditions, deviationsOf(situation, z));
+      z[index] = centre;
+      return found;
+    };
+    const [up, down] = [at(centre + width), at(centre - width)];
+    return up === null || down === null ? null : (up - down) / (2 * width);
+  };
   const own = (centre: number, index: number): number => {
     const width = Math.sqrt(covariance.get(index, index));
     z[index] = centre + width;
@@ -72,9 +88,10 @@ export function slopes(
   return Float64Array.from(mean, (centre, index) => {
     const { id, sd } = situation.unknowns[index] as Situation['unknowns'][number];
     const sign = paceSign[id];
-    if (sign === undefined || pace === null) return own(centre, index);
+    const lnRate = pace === null ? null : sign === undefined ? quickens(centre, index) : sign * sd;
+    if (lnRate === null || pace === null) return own(centre, index);
     perPace ??= own(mean[pace.index] ?? 0, pace.index) / (pace.sign * pace.sd);
-    return perPace * sign * sd;
+    return perPace * lnRate;
   });
 }
 
@@ -93,9 +110,11 @@ function widestPace({ unknowns }: Situation, covariance: Matrix): { index: numbe
 
 /** Covariance times a vector. */
 export function timesCovariance({ covariance }: Posterior, vector: Float64Array): Float64Array {
-  return Float64Array.from(vector, (_, row) =>
-    vector.reduce((sum, value, column) => sum + covariance.get(row, column) * value, 0),
-  );
+  return Float64Array.from(vector, (_, row) => {
+    let sum = 0;
+    for (let column = 0; column < vector.length; column++) sum += covariance.get(row, column) * (vector[column] ?? 0);
+    return sum;
+  });
 }
 
 /**
@@ -107,12 +126,21 @@ export function timesCovariance({ covariance }: Posterior, vector: Float64Array)
 export function draws(posterior: Posterior, along: Float64Array): Float64Array[] {
   const { mean, covariance } = posterior;
   const size = mean.length;
-  const lower = new CholeskyDecomposition(
-    Matrix.add(covariance, Matrix.eye(size, size, 1e-12)),
-  ).lowerTriangularMatrix.to2DArray();
-  const direction = Float64Array.from(mean, (_, column) =>
-    along.reduce((sum, value, row) => sum + (lower[row]?.[column] ?? 0) * value, 0),
-  );
+  const factor = new CholeskyDecomposition(Matrix.add(covariance, Matrix.eye(size, size, 1e-12))).lowerTriangularMatrix;
+  // Unknowns that evidence has not tied together are most of them: zeros are left out.
+  const lower = Array.from({ length: size }, (_, row) => {
+    const part = new SparsePart(row + 1);
+    for (let column = 0; column <= row; column++) {
+      const value = factor.get(row, column);
+      if (value !== 0) part.add(column, value);
+    }
+    return part;
+  });
+  const direction = new Float64Array(size);
+  lower.forEach(({ at, values, count }, row) => {
+    for (let i = 0; i < count; i++)
+      direction[at[i] ?? 0] = (direction[at[i] ?? 0] ?? 0) + (values[i] ?? 0) * (along[row] ?? 0);
+  });
   const length = Math.hypot(...direction);
   const unit = direction.map((value) => (length === 0 ? 0 : value / length));
   const points = normalPoints(size);
@@ -123,11 +151,11 @@ export function draws(posterior: Posterior, along: Float64Array): Float64Array[]
     for (let i = 0; i < size; i++) share += (raw[i] ?? 0) * (unit[i] ?? 0);
     const shift = length === 0 ? 0 : (strata[n] ?? 0) - share;
     for (let i = 0; i < size; i++) point[i] = (raw[i] ?? 0) + shift * (unit[i] ?? 0);
-    const z = Float64Array.from(mean);
+    const z = mean.slice();
     for (let row = 0; row < size; row++) {
-      const line = lower[row] ?? [];
+      const { at, values, count } = lower[row] as SparsePart;
       let sum = 0;
-      for (let column = 0; column <= row; column++) sum += (line[column] ?? 0) * (point[column] ?? 0);
+      for (let i = 0; i < count; i++) sum += (values[i] ?? 0) * (point[at[i] ?? 0] ?? 0);
       z[row] = (z[row] ?? 0) + sum;
     }
     return z;

@@ -5,17 +5,40 @@ import { extendTime, extensionLimit, type Extension } from './extendTime';
 import type { Deviations, LedgerRowId } from './parameters';
 import { standTime } from './stand';
 
-/** One evaluation of the model for one draw of the parameters. */
-export interface Prediction {
+/** The time of one draw of the parameters, and the film that it develops. */
+export interface DrawnTime {
   /** How the film develops in time. */
   film: Development;
-  /** Factor on the time of each row after the base; their product with the base is the time. */
-  ratios: Record<Exclude<LedgerRowId, 'base'>, number>;
   timeMin: number;
   /** Time for fresh film under the same conditions, min: what Hold gives. */
   freshTimeMin: number;
+}
+
+/** One evaluation of the model for one draw of the parameters, with its reasons. */
+export interface Prediction extends DrawnTime {
+  /** Factor on the time of each row after the base; their product with the base is the time. */
+  ratios: Record<Exclude<LedgerRowId, 'base'>, number>;
   extension: Extension;
   reach: { gradient: number; reachable: boolean };
+}
+
+/**
+ * The time that a draw of the parameters gives: the model without its reasons.
+ * @param conditions resolved conditions
+ * @param wanted strategy and target
+ * @param deviations deviations of the parameters from their prior means
+ */
+export function drawTime(conditions: Conditions, wanted: Wanted, deviations: Deviations): DrawnTime {
+  const film = new Development(conditions, deviations);
+  const { gradient } = reachOf(conditions, wanted, film);
+  const freshTimeMin = film.clockTime(film.freshTimeAt(gradient));
+  return { film, timeMin: timeByStrategy(film, wanted, gradient, freshTimeMin).timeMin, freshTimeMin };
+}
+
+function reachOf({ oneBath }: Conditions, { targetGradient }: Wanted, film: Development): Prediction['reach'] {
+  return oneBath === null
+    ? reachableGradient(targetGradient, film.aged.freshMaximumGradient)
+    : { gradient: film.baseGradient, reachable: true };
 }
 
 /**
@@ -23,18 +46,14 @@ export interface Prediction {
  * @param conditions resolved conditions
  * @param wanted strategy and target
  * @param deviations deviations of the parameters from their prior means
- * @param withRatios whether the factors of strategy and target are asked for: draws need the time alone
  * @returns the prediction. Sources: see each relation that it calls.
  */
-export function predict(conditions: Conditions, wanted: Wanted, deviations: Deviations, withRatios = true): Prediction {
+export function predict(conditions: Conditions, wanted: Wanted, deviations: Deviations): Prediction {
   const film = new Development(conditions, deviations);
-  const { aged, rates, baseGradient } = film;
-  const reach =
-    conditions.oneBath === null
-      ? reachableGradient(wanted.targetGradient, aged.freshMaximumGradient)
-      : { gradient: baseGradient, reachable: true };
+  const { rates, baseGradient } = film;
+  const reach = reachOf(conditions, wanted, film);
 
-  const strategyTime = (gradient: number): Extension & { isothermalMin: number; freshMin: number } => {
+  const strategyTime = (gradient: number): TimeByStrategy & { isothermalMin: number; freshMin: number } => {
     const freshMin = film.freshTimeAt(gradient);
     const freshClock = film.clockTime(freshMin);
     const at = timeByStrategy(film, wanted, gradient, freshClock);
@@ -46,8 +65,8 @@ export function predict(conditions: Conditions, wanted: Wanted, deviations: Devi
     };
   };
   const chosen = strategyTime(reach.gradient);
-  const atBase = !withRatios || baseGradient === reach.gradient ? chosen : strategyTime(baseGradient);
-  const timeMin = chosen.timeMin;
+  const atBase = baseGradient === reach.gradient ? chosen : strategyTime(baseGradient);
+  const { timeMin, capped } = chosen;
   const drifted = timeMin / chosen.isothermalMin;
 
   return {
@@ -65,7 +84,7 @@ export function predict(conditions: Conditions, wanted: Wanted, deviations: Devi
     },
     timeMin,
     freshTimeMin: film.clockTime(chosen.freshMin),
-    extension: { timeMin, met: chosen.met, capped: chosen.capped },
+    extension: { timeMin, met: film.netGradientAt(timeMin) >= reach.gradient * MET, capped },
     reach,
   };
 }
@@ -73,15 +92,18 @@ export function predict(conditions: Conditions, wanted: Wanted, deviations: Devi
 /** A millionth of tolerance: a gradient that was aimed at counts as met. */
 const MET = 1 - 1e-6;
 
+/** A time as a strategy makes it, and whether a limit decided it. */
+type TimeByStrategy = Omit<Extension, 'met'>;
+
 function timeByStrategy(
   film: Development,
   { strategy, timeIsKnown }: Wanted,
   gradient: number,
   freshMin: number,
-): Extension {
+): TimeByStrategy {
   switch (strategy.id) {
     case 'hold':
-      return { timeMin: freshMin, met: film.netGradientAt(freshMin) >= gradient * MET, capped: false };
+      return { timeMin: freshMin, capped: false };
     case 'extend':
       return extendTime(
         (timeMin) => film.netGradientAt(timeMin),
@@ -91,7 +113,7 @@ function timeByStrategy(
       );
     case 'stand': {
       const timeMin = timeIsKnown ? freshMin : standTime(freshMin);
-      return { timeMin, met: film.netGradientAt(timeMin) >= gradient * MET, capped: timeMin !== freshMin };
+      return { timeMin, capped: timeMin !== freshMin };
     }
   }
 }

@@ -1,7 +1,8 @@
 import { targetGradient } from '../kinetics/targets';
 import { Development } from './development';
 import type { Worked } from './estimate';
-import { LN_GRADIENT_PER_GRADE, type Piece } from './observations';
+import { LN_GRADIENT_PER_GRADE } from '../outcome/grades';
+import type { Piece } from './observations';
 import { deviationsOf } from './posterior';
 import { situationOf } from './situation';
 

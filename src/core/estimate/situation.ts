@@ -30,6 +30,8 @@ export function developerKey(developer: SituationInput['developer']): string {
         .join('+');
     case 'one-bath':
       return 'one-bath';
+    case 'other':
+      return `other ${developer.name.toLowerCase()}`;
   }
 }
 
@@ -58,7 +60,7 @@ export function situationOf(setting: SituationInput, runId: string, released: Re
     brew: `${setting.brewId}|${setting.stockId}`,
     roll: setting.rollId,
     bench: '',
-    school: setting.agitationId,
+    school: setting.movement === undefined ? setting.agitationId : `own ${JSON.stringify(setting.movement)}`,
     run: runId,
   };
   const unknowns = parameterIds.flatMap((id) => {

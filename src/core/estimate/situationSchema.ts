@@ -8,6 +8,7 @@ import { sodaForAcid } from '../chemistry/sodaForAcid';
 import { coffeeEquivalent } from '../chemistry/coffeeEquivalent';
 import { stockFamilyIds } from '../films/stockFamilies';
 import { agitationSchoolIds } from '../schedule/agitationSchools';
+import { movementSchema } from '../schedule/movement';
 import { partsSchema } from '../chemistry/partsSchema';
 import { ageSchema } from '../films/ageSchema';
 import { limited } from '../schema/fields';
@@ -101,9 +102,19 @@ const improvisedSchema = improvisedDeveloperSchema.superRefine((brew, context) =
 /** A one-bath developer-fixer, as mixed from its kit. */
 const oneBathSchema = z.strictObject({ kind: z.literal('one-bath') });
 
+/** Something that develops in a way that nobody has measured: it has a name, and what its own verdicts say. */
+const otherSchema = z.strictObject({
+  kind: z.literal('other'),
+  name: z
+    .string('Name of the developer: give a text.')
+    .trim()
+    .min(1, 'Name of the developer: give at least one letter.')
+    .max(120, 'Name of the developer: give 120 letters at most.'),
+});
+
 export const developerSchema = z.discriminatedUnion(
   'kind',
-  [concentrateSchema, improvisedSchema, oneBathSchema],
+  [concentrateSchema, improvisedSchema, oneBathSchema, otherSchema],
   'Developer: give a concentrate, an improvised brew or a one-bath.',
 );
 
@@ -133,6 +144,8 @@ export const situationShape = {
   /** Temperature around the tank when it stands in air; left out for a bath that holds its temperature. */
   ambientC: limited('roomC').optional(),
   agitationId: oneOf('Agitation', agitationSchoolIds),
+  /** A movement of one's own in place of the school's. */
+  movement: movementSchema.optional(),
   /** Which stock, roll and mixed brew it is: evidence of the same one bears on it. Left out, it is the one at hand. */
   stockId: nameSchema('Stock').default('this stock'),
   rollId: nameSchema('Roll').default('this roll'),

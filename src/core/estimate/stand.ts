@@ -35,6 +35,7 @@ export function standTime(freshMin: number): number {
 export function standDeveloper(developer: EstimateRequest['developer']): EstimateRequest['developer'] {
   switch (developer.kind) {
     case 'one-bath':
+    case 'other':
       return developer;
     case 'concentrate': {
       const usual = concentrateFraction(developerFamilies[developer.familyId].referenceParts);

@@ -52,7 +52,7 @@ export const HEAVY_FOG_D = 0.6;
 const HARDLY_OLD_ROOM_YEARS = 2;
 
 /** From two stops under the fresh film's speed point to eleven above. */
-const LOG_H = Array.from({ length: 40 }, (_, index) => (-2 + (index * 13) / 39) * LOG_EXPOSURE_PER_STOP);
+export const LOG_H = Array.from({ length: 40 }, (_, index) => (-2 + (index * 13) / 39) * LOG_EXPOSURE_PER_STOP);
 
 /**
  * The three strategies for a roll side by side, and which is recommended.
@@ -108,7 +108,7 @@ export function strategyRequest(request: EstimateRequest, id: StrategyId): Estim
         ...request,
         strategy,
         developer: standDeveloper(request.developer),
-        agitationId: request.developer.kind === 'one-bath' ? request.agitationId : 'stand',
+        ...(request.developer.kind === 'one-bath' ? {} : { agitationId: 'stand' as const, movement: undefined }),
       }
     : { ...request, strategy };
 }

@@ -1,3 +1,5 @@
+import { characteristicDensity } from '../kinetics/characteristicCurve';
+import { developedFilm } from './developedFilm';
 import { fitOf, workOut, type Worked } from './estimate';
 import { evidenceEffects, type EvidenceEffect } from './evidenceEffects';
 import type { Fit } from './fit';
@@ -5,11 +7,13 @@ import { gradientCurve, type GradientCurve } from './gradientCurve';
 import { narrowingFacts, type NarrowingFact } from './narrowingFacts';
 import { nextTests, type NextTests } from './nextTests';
 import type { Piece } from './observations';
+import { ownTimeOutlook, type OwnTimeOutlook } from './ownTime';
 import { piecesOf } from './pieces';
+import { deviationsOf } from './posterior';
 import { readingMarks, type ReadingMark } from './readingMarks';
 import type { EstimateRequest } from './request';
 import type { Estimate } from './result';
-import { compareStrategies, type Strategies } from './strategies';
+import { LOG_H, compareStrategies, type Strategies } from './strategies';
 
 /** An estimate with the curve it lies on: what follows a slider. */
 export interface Glance {
@@ -18,6 +22,10 @@ export interface Glance {
   curve: GradientCurve;
   /** Gradients that were read on this roll. */
   marks: ReadingMark[];
+  /** What a time of the user’s own would give; null without one. */
+  own: OwnTimeOutlook | null;
+  /** Rate at 30 °C ÷ rate at 20 °C, as far as it is known. */
+  q10: number;
 }
 
 /** An estimate with everything that is shown around it. */
@@ -28,6 +36,15 @@ export interface Study extends Glance {
   effects: EvidenceEffect[];
   /** Facts about the roll that would narrow the band, the best first. */
   missing: NarrowingFact[];
+  /** How the film may turn out at the time, where it is slower or quicker than expected: the ends of the band. */
+  ends: { softer: BandEnd; harder: BandEnd };
+}
+
+/** The film at one end of its band. */
+export interface BandEnd {
+  /** Densities at the exposures of the strategies' curves, D. */
+  densities: number[];
+  baseFogD: number;
 }
 
 /** How far the curve goes beyond the band, as a multiple of its upper end. Source: our choice. */
@@ -38,15 +55,17 @@ const CURVE_MARGIN = 1.25;
  * @param request a valid request
  * @param fit evidence fitted earlier; by default the request's own
  * @param nearest pieces of evidence whose effect is asked for; by default all of the request's own
+ * @param ownTimeMin a time of the user's own, min; null for none
  */
 export function study(
   request: EstimateRequest,
   fit: Fit = fitOf(request),
   nearest: readonly Piece[] = piecesOf(request),
+  ownTimeMin: number | null = null,
 ): Study {
   const worked = workOut(request, fit);
   return {
-    ...glanceAt(worked, nearest),
+    ...glanceAt(worked, nearest, ownTimeMin),
     strategies: compareStrategies(request, worked, fit),
     next: nextTests(worked),
     effects: evidenceEffects(
@@ -54,20 +73,39 @@ export function study(
       nearest.map(({ evidence }) => evidence.id),
     ),
     missing: narrowingFacts(request, worked.estimate, fit),
+    ends: bandEnds(worked),
   };
 }
 
 /** Estimates a time and its curve, and nothing else; see `study`. */
-export function glance(request: EstimateRequest, fit: Fit, nearest: readonly Piece[]): Glance {
-  return glanceAt(workOut(request, fit), nearest);
+export function glance(
+  request: EstimateRequest,
+  fit: Fit,
+  nearest: readonly Piece[],
+  ownTimeMin: number | null = null,
+): Glance {
+  return glanceAt(workOut(request, fit), nearest, ownTimeMin);
 }
 
-function glanceAt(worked: Worked, nearest: readonly Piece[]): Glance {
-  const { request, estimate } = worked;
+function glanceAt(worked: Worked, nearest: readonly Piece[], ownTimeMin: number | null): Glance {
+  const { request, estimate, posterior } = worked;
+  const { situation, mean } = posterior;
   return {
     request,
     estimate,
-    curve: gradientCurve(worked, estimate.band.highMin * CURVE_MARGIN),
+    curve: gradientCurve(worked, Math.max(estimate.band.highMin, ownTimeMin ?? 0) * CURVE_MARGIN),
     marks: readingMarks(worked, nearest),
+    own: ownTimeMin === null ? null : ownTimeOutlook(worked, ownTimeMin),
+    q10: situation.conditions.q10 * Math.exp(deviationsOf(situation, mean).lnQ10),
   };
+}
+
+/** A film that needs the time of the upper end gets as much from the time itself as another from less, and the other way round. */
+function bandEnds({ request, estimate, posterior, prediction }: Worked): Study['ends'] {
+  const { timeMin, band } = estimate;
+  const at = (minutes: number): BandEnd => {
+    const film = developedFilm(posterior.situation.conditions, prediction.film, minutes, request.strategy.id);
+    return { densities: LOG_H.map((logH) => characteristicDensity(film, logH)), baseFogD: film.baseFogD };
+  };
+  return { softer: at(timeMin ** 2 / band.highMin), harder: at(timeMin ** 2 / band.lowMin) };
 }

@@ -14,6 +14,7 @@ export const settingRecordSchema = z.strictObject({
   temperatureC: situationShape.temperatureC,
   ambientC: limited('roomC').nullable(),
   agitationId: situationShape.agitationId,
+  movement: situationShape.movement,
   brewId: text('Brew', 200).nullable(),
   /** Spread that the measuring of the brew left; null where nobody measured. */
   mixingLnSd: limited('lnSd').nullable(),

@@ -1,3 +1,5 @@
+import { nearestShutter, parseShutter, shutterText } from '../units/shutter';
+import { carryExposure, meterSetting, readRow } from './oldCamera';
 import { linearRegression, linearRegressionLine } from 'simple-statistics';
 import { describe, expect, test } from 'vitest';
 import { stockFamilyIds } from '../films/stockFamilies';
@@ -59,5 +61,48 @@ describe('from the meter to the shutter', () => {
     expect(readExposure(emptyExposureForm).ok).toBe(true);
     const wrong = readExposure({ ...emptyExposureForm, meteredS: 'long', filmIndex: -1, ownFrames: true });
     expect(wrong.ok ? [] : wrong.problems.map(({ path }) => path)).toEqual(['meteredS', 'filmIndex', 'frames']);
+  });
+});
+
+describe('exposures as people write them', () => {
+  test.each([
+    ['1/125', 0.008],
+    ['1/60 s', 1 / 60],
+    ['4 s', 4],
+    ['0,5', 0.5],
+    ['2 min', 120],
+  ])('%s', (text, seconds) => expect(parseShutter(text)).toBeCloseTo(seconds, 9));
+  test.each(['1/0', 'soon', '-4', '1/', ''])('“%s” is no exposure time', (text) =>
+    expect(parseShutter(text)).toBeNull(),
+  );
+  test('come back as a shutter has them', () => {
+    expect([0.008, 1 / 60, 0.5, 4, 90].map(shutterText)).toEqual(['1/125', '1/60', '1/2', '4', '90']);
+  });
+  test('the engraved speed next to a time, with the rest in stops', () => {
+    expect(nearestShutter(1 / 50)).toEqual({ speedS: 1 / 60, restStops: expect.closeTo(Math.log2(50 / 60), 6) });
+  });
+  test('“set the meter to 100” for two stops of filter on ISO 400 film (common practice)', () =>
+    expect(meterSetting(400, 2)).toBe(100));
+});
+
+describe('an exposure carried to an old camera (definition of a stop, worked by hand)', () => {
+  test('f/8 at 1/125 is f/11 at 1/60 within a tenth, and f/16 at 1/30', () => {
+    const [best] = carryExposure({ fNumber: 8, timeS: 1 / 125 }, [11], [1 / 30, 1 / 60], 0);
+    expect(best).toMatchObject({ fNumber: 11, speedS: 1 / 60 });
+    expect(Math.abs(best?.restStops ?? 9)).toBeLessThan(0.15);
+    expect(carryExposure({ fNumber: 8, timeS: 1 / 120 }, [16], [1 / 30], 0)[0]?.restStops).toBeCloseTo(0, 6);
+  });
+  test('a shutter that is a stop slow wants half the engraved time', () => {
+    expect(carryExposure({ fNumber: 8, timeS: 1 / 50 }, [8], [1 / 25, 1 / 50, 1 / 100], 1)[0]).toEqual({
+      fNumber: 8,
+      speedS: 1 / 100,
+      restStops: expect.closeTo(0, 6),
+    });
+  });
+  test('what is engraved is read as it stands, and what does not read is named', () => {
+    expect(readRow('f/4.5 6,3; 9 B', 'f-numbers', 'ownF')).toEqual({ ok: true, value: [4.5, 6.3, 9] });
+    expect(readRow('1/25, 1/50 T', 'speeds', 'ownSpeeds')).toEqual({ ok: true, value: [1 / 25, 1 / 50] });
+    const bad = readRow('4.5 wide', 'f-numbers', 'ownF');
+    expect(bad.ok ? '' : bad.problems[0]?.message).toMatch(/“wide” does not read/);
   });
 });

@@ -120,4 +120,16 @@ export const familyRecognition: Record<StockFamilyId, FamilyRecognition> = {
     process: `${monochrome} Handle by the edges; both sides are soft.`,
     image: keepsImage,
   },
+  'unknown-monochrome': {
+    yearsInUse: { from: 1889, to: null },
+    recognise: 'Nothing says what it is, but box, rim or owner speak of black-and-white.',
+    process: monochrome,
+    image: keepsImage,
+  },
+  'unknown-colour': {
+    yearsInUse: { from: 1935, to: null },
+    recognise: 'Nothing says what it is, but box, rim or owner speak of colour. Look for a black back before you mix.',
+    process: 'Whatever its process was, a black-and-white developer gives a silver picture.',
+    image: 'Doubtful to likely, by its kind.',
+  },
 };

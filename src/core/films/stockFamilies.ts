@@ -1,7 +1,11 @@
 import type { StockFamily } from './stockFamilySchema';
 
-function family(row: Omit<StockFamily, 'remJet'> & { remJet?: true }): StockFamily {
-  return { remJet: false, ...row };
+const NO_DOUBT: StockFamily['doubt'] = { timeLnSd: 0, gradientLnSd: 0, ageingLnSd: 0, freshFogSdD: 0 };
+
+type Row = Omit<StockFamily, 'remJet' | 'doubt'> & { remJet?: true; doubt?: StockFamily['doubt'] };
+
+function family(row: Row): StockFamily {
+  return { remJet: false, doubt: NO_DOUBT, ...row };
 }
 
 /**
@@ -215,6 +219,33 @@ export const stockFamilies = {
     gradientLossPerYear: 0.004,
     usualIso: 100,
   }),
+  // What is not known is the mean of what it may be, with their scatter on top of a family's own.
+  'unknown-monochrome': family({
+    name: 'I don’t know: black-and-white',
+    hint: 'Any ordinary black-and-white film; the band is wider for it',
+    maximumGradient: 1.33,
+    referenceTimeMin: 7.6,
+    freshBaseFogD: 0.25,
+    maximumDensityD: 2.8,
+    speedLossStopsPerYear: 0.052,
+    fogDPerYear: 0.0075,
+    gradientLossPerYear: 0.0035,
+    usualIso: 200,
+    doubt: { timeLnSd: 0.14, gradientLnSd: 0.2, ageingLnSd: 0.4, freshFogSdD: 0.03 },
+  }),
+  'unknown-colour': family({
+    name: 'I don’t know: colour',
+    hint: 'Negative or slides, still film or cine; the band is wider for it',
+    maximumGradient: 0.99,
+    referenceTimeMin: 9,
+    freshBaseFogD: 0.45,
+    maximumDensityD: 2.3,
+    speedLossStopsPerYear: 0.09,
+    fogDPerYear: 0.011,
+    gradientLossPerYear: 0.005,
+    usualIso: 100,
+    doubt: { timeLnSd: 0.09, gradientLnSd: 0.19, ageingLnSd: 0.1, freshFogSdD: 0.11 },
+  }),
 } as const satisfies Record<string, StockFamily>;
 
 export type StockFamilyId = keyof typeof stockFamilies;
@@ -229,3 +260,24 @@ export const AGEING_RATE_LN_SD = 0.5;
 
 /** Prior spread of the fresh base + fog within a family, D. Source: our estimate. */
 export const FRESH_FOG_SD_D = 0.04;
+
+/** Families that a film may be of which nothing but black-and-white or colour is known. Source: our choice, the usual films of cameras. */
+export const unknownAmong: Record<'unknown-monochrome' | 'unknown-colour', readonly StockFamilyId[]> = {
+  'unknown-monochrome': [
+    'pan-cubic-slow',
+    'pan-cubic-medium',
+    'pan-cubic-fast',
+    'pan-cubic-very-fast',
+    'pan-tabular-medium',
+    'pan-tabular-fast',
+    'orthochromatic',
+    'cine-monochrome-negative',
+  ],
+  'unknown-colour': [
+    'colour-negative-current',
+    'colour-negative-obsolete',
+    'colour-reversal-couplers',
+    'colour-reversal-nonsubstantive',
+    'cine-colour-negative',
+  ],
+};

@@ -23,6 +23,16 @@ export const stockFamilySchema = z.object({
   usualIso: z.number().positive(),
   /** Black carbon backing that must come off in the run. */
   remJet: z.boolean(),
+  /**
+   * How much wider than one family this is, where the family is not known: sd of ln(time), of ln(maximum gradient), of ln of the
+   * ageing rates, and of the fresh base + fog, D. All 0 for a family.
+   */
+  doubt: z.object({
+    timeLnSd: z.number().nonnegative(),
+    gradientLnSd: z.number().nonnegative(),
+    ageingLnSd: z.number().nonnegative(),
+    freshFogSdD: z.number().nonnegative(),
+  }),
 });
 
 export type StockFamily = z.infer<typeof stockFamilySchema>;

@@ -1,36 +1,30 @@
-import * as z from 'zod';
+import { readyBaths, type Bath } from '../schedule/baths';
 
 /** A bath or rinse between developer and fixer. */
-export const stopSchoolSchema = z.object({
-  name: z.string(),
-  acid: z.boolean(),
-  baths: z.array(z.object({ name: z.string(), instruction: z.string(), durationS: z.number().positive() })).min(1),
-});
+export interface StopSchool {
+  name: string;
+  baths: readonly Bath[];
+}
 
-export type StopSchool = z.infer<typeof stopSchoolSchema>;
-
-const acidBath = { name: 'Acid stop', instruction: 'Pour in the stop and keep turning', durationS: 60 };
-const waterChange = (name: string): StopSchool['baths'][number] => ({
-  name,
-  instruction: 'Fill with water, turn six times, pour out',
-  durationS: 30,
-});
+const acid = (seconds: number): Bath => ({ ...readyBaths['acid-stop'], length: { kind: 'time', seconds } });
+const rinse = (name: string): Bath => ({ ...readyBaths.rinse, name });
 
 /** What follows the developer. Source: common practice, no source. */
 export const stopSchools = {
-  acid: { name: 'Acid stop', acid: true, baths: [acidBath] },
-  rinse: { name: 'Plain water, one rinse', acid: false, baths: [waterChange('Rinse')] },
+  acid: { name: 'Acid stop', baths: [acid(60)] },
+  'short-acid': { name: 'Acid stop, 30 s', baths: [acid(30)] },
+  rinse: { name: 'Plain water, one rinse', baths: [rinse('Rinse')] },
   'three-rinses': {
     name: 'Plain water, three changes of six turns',
-    acid: false,
-    baths: [waterChange('Rinse 1 of 3'), waterChange('Rinse 2 of 3'), waterChange('Rinse 3 of 3')],
+    baths: [rinse('Rinse 1 of 3'), rinse('Rinse 2 of 3'), rinse('Rinse 3 of 3')],
   },
-  'water-then-acid': { name: 'Water first, then acid', acid: true, baths: [waterChange('Rinse'), acidBath] },
-  'still-water': {
-    name: 'Still water for 2 minutes',
-    acid: false,
-    baths: [{ name: 'Still water', instruction: 'Fill with water and leave it still', durationS: 120 }],
+  'water-then-acid': { name: 'Water first, then acid', baths: [rinse('Rinse'), acid(60)] },
+  'still-water': { name: 'Still water for 2 minutes', baths: [readyBaths['still-water']] },
+  'still-water-then-acid': {
+    name: 'Still water for 2 minutes, then acid',
+    baths: [readyBaths['still-water'], acid(60)],
   },
+  none: { name: 'None', baths: [] },
 } as const satisfies Record<string, StopSchool>;
 
 export type StopSchoolId = keyof typeof stopSchools;

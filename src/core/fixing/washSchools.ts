@@ -1,24 +1,22 @@
-import * as z from 'zod';
+import { readyBaths, type Bath } from '../schedule/baths';
 
-/** A way of washing: changes of water with inversions, or minutes of running water. */
-export const washSchoolSchema = z.object({
-  name: z.string(),
-  /** Inversions in each change of water; empty for running water. */
-  changes: z.array(z.number().int().positive()),
-  runningMin: z.number().nonnegative(),
-});
-
-export type WashSchool = z.infer<typeof washSchoolSchema>;
+/** A way of washing: changes of water, or running water. */
+export interface WashSchool {
+  name: string;
+  baths: readonly Bath[];
+}
 
 const fillAndDump = (...changes: number[]): WashSchool => ({
-  name: `Fill and dump ${changes.join('-')}`,
-  changes,
-  runningMin: 0,
+  name: `${changes.length} changes: ${changes.join(', ')} turns`,
+  baths: changes.map((turns, index) => ({
+    ...readyBaths.change,
+    name: `Wash ${index + 1} of ${changes.length}`,
+    length: { kind: 'turns', turns },
+  })),
 });
-const running = (runningMin: number): WashSchool => ({
-  name: `Running water ${runningMin} min`,
-  changes: [],
-  runningMin,
+const running = (minutes: number): WashSchool => ({
+  name: `Running water, ${minutes} min`,
+  baths: [{ ...readyBaths.running, name: 'Wash', length: { kind: 'time', seconds: minutes * 60 } }],
 });
 
 /** Wash schools. Source: common practice, no source. */

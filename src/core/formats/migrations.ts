@@ -2,13 +2,21 @@ import { benchOfBlobs } from './migrations/benchOfBlobs';
 import { brewWorkshop } from './migrations/brewWorkshop';
 import { evidence } from './migrations/evidence';
 import { framesAndPhotos } from './migrations/framesAndPhotos';
+import { ownWays } from './migrations/ownWays';
 import { rollDossiers } from './migrations/rollDossiers';
 import type { Migration, RawRecords } from './migration';
 
 export type { Migration, RawRecords } from './migration';
 
 /** Every change of the record shape so far, oldest first. Version 1 is the first shape, so there is no step to it. */
-export const migrations: readonly Migration[] = [rollDossiers, framesAndPhotos, evidence, brewWorkshop, benchOfBlobs];
+export const migrations: readonly Migration[] = [
+  rollDossiers,
+  framesAndPhotos,
+  evidence,
+  brewWorkshop,
+  benchOfBlobs,
+  ownWays,
+];
 
 /**
  * Version of the record shape after a list of steps.

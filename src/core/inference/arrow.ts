@@ -1,5 +1,5 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { Group, add, elementOf, squaredLength, type Rows } from './arrowGroup';
+import { Group, SparsePart, addSquare, elementOf, identity, matrixOf, squaredLength, type Rows } from './arrowGroup';
 import { followRow, ownCovariance, pieceOf, sharedReading, takePrivate, type PrivateBlock } from './privateBlock';
 
 /**
@@ -99,7 +99,7 @@ export function factorArrow(shape: Arrow, rows: readonly SparseRow[], weights: r
   // Unknowns of the border that no row moves keep their prior: they stay out of the matrix.
   const active = activeBorder(sharedRows, borderSize);
   const size = active.count;
-  const border = Matrix.eye(size, size);
+  const border = identity(size);
   const groups = groupSizes.map((groupSize) => new Group(groupSize));
   for (const { places } of sharedRows) {
     const group = groups[groupOf(places)];
@@ -111,21 +111,20 @@ export function factorArrow(shape: Arrow, rows: readonly SparseRow[], weights: r
   }
   groups.forEach((group) => group.open());
   for (const { places, values } of sharedRows) {
-    const group = groups[groupOf(places)];
-    const inside: [at: number, value: number][] = [];
-    const outside: [at: number, value: number][] = [];
+    const inside = new SparsePart(places.length);
+    const outside = new SparsePart(places.length);
     for (let i = 0; i < places.length; i++) {
       const value = values[i] ?? 0;
-      const place = places[i] as Place;
+      const { group, at } = places[i] as Place;
       if (value === 0) continue;
-      if (place.group >= 0) inside.push([place.at, value]);
-      else outside.push([active.of[place.at] ?? -1, value]);
+      if (group >= 0) inside.add(at, value);
+      else outside.add(active.of[at] ?? -1, value);
     }
-    group?.addRow(inside, outside);
-    for (const [row, value] of outside) for (const [column, other] of outside) add(border, row, column, value * other);
+    groups[groupOf(places)]?.addRow(inside, outside);
+    addSquare(border, size, outside);
   }
-  for (const group of groups) group.reduce(border);
-  const borderFactor = size === 0 ? null : new CholeskyDecomposition(border);
+  for (const group of groups) group.reduce(border, size);
+  const borderFactor = size === 0 ? null : new CholeskyDecomposition(matrixOf(border, size, size));
   const lower: Rows = borderFactor === null ? [] : borderFactor.lowerTriangularMatrix.to2DArray();
   /** Columns of the border's inverse, each made when it is first asked for. */
   const columns = new Map<number, Float64Array>();
@@ -254,7 +253,7 @@ export function factorArrow(shape: Arrow, rows: readonly SparseRow[], weights: r
 
   /** Private unknowns go first: Js·Gᵀ·b leaves the right side, and they follow once the shared ones are known. */
   const solve = (right: ArrowVector): ArrowVector => {
-    const shared = mapVector(right, (part) => Float64Array.from(part));
+    const shared = mapVector(right, (part) => part.slice());
     const pulls = blocks.map(({ piece, block }) => {
       const b = right.privates[piece];
       return block.own.map((_, i) =>
@@ -269,7 +268,7 @@ export function factorArrow(shape: Arrow, rows: readonly SparseRow[], weights: r
       ),
     );
     const solved = solveShared(shared);
-    const privates = right.privates.map((part) => Float64Array.from(part));
+    const privates = right.privates.map((part) => part.slice());
     for (const { piece, block } of blocks) {
       const own = privates[piece];
       const b = right.privates[piece];
@@ -306,7 +305,11 @@ function blocksOf(rows: readonly SparseRow[], weights: readonly number[]): { pie
 }
 
 function groupOf(places: readonly Place[]): number {
-  return places.find((place) => place.group >= 0)?.group ?? -1;
+  for (let i = 0; i < places.length; i++) {
+    const { group } = places[i] as Place;
+    if (group >= 0) return group;
+  }
+  return -1;
 }
 
 /** Which unknowns of the border some row moves, and their index among those; −1 for the others. */
@@ -314,9 +317,10 @@ function activeBorder(rows: readonly SparseRow[], borderSize: number): { of: Int
   const of = new Int32Array(borderSize).fill(-1);
   let count = 0;
   for (const { places, values } of rows) {
-    places.forEach((place, index) => {
-      if (place.group < 0 && values[index] !== 0 && of[place.at] === -1) of[place.at] = count++;
-    });
+    for (let i = 0; i < places.length; i++) {
+      const { group, at } = places[i] as Place;
+      if (group < 0 && values[i] !== 0 && of[at] === -1) of[at] = count++;
+    }
   }
   return { of, count };
 }

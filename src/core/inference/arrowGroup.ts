@@ -27,14 +27,15 @@ export function squaredLength(lower: Rows, sparse: ReadonlyMap<number, number>, 
 export class Group {
   touched: number[] = [];
   private columns = new Map<number, number>();
-  private inside: Matrix;
-  private coupling = new Matrix(0, 0);
+  /** A and B, row by row. */
+  private readonly inside: Float64Array;
+  private coupling = new Float64Array(0);
   private factor: CholeskyDecomposition | null = null;
   private reached: Rows = [];
   private inverse: Rows | null = null;
 
   constructor(readonly size: number) {
-    this.inside = Matrix.eye(size, size);
+    this.inside = identity(size);
   }
 
   /** Notes that a row ties this group to an unknown of the border. */
@@ -46,27 +47,34 @@ export class Group {
 
   /** Makes room for what was noted. */
   open(): void {
-    this.coupling = new Matrix(this.size, this.touched.length);
+    this.coupling = new Float64Array(this.size * this.touched.length);
   }
 
   /** Adds the square of a row: what it says of this group, and how it ties the group to the border. */
-  addRow(inside: readonly [at: number, value: number][], outside: readonly [at: number, value: number][]): void {
-    for (const [row, value] of inside) {
-      for (const [column, other] of inside) add(this.inside, row, column, value * other);
-      for (const [at, other] of outside) add(this.coupling, row, this.columns.get(at) ?? 0, value * other);
+  addRow(inside: SparsePart, outside: SparsePart): void {
+    addSquare(this.inside, this.size, inside);
+    const wide = this.touched.length;
+    for (let j = 0; j < outside.count; j++) {
+      const column = this.columns.get(outside.at[j] ?? 0) ?? 0;
+      const value = outside.values[j] ?? 0;
+      for (let i = 0; i < inside.count; i++)
+        add(this.coupling, (inside.at[i] ?? 0) * wide + column, value * (inside.values[i] ?? 0));
     }
   }
 
   /** Factors A, keeps W = A⁻¹·B, and takes Bᵀ·W from the border. */
-  reduce(border: Matrix): void {
+  reduce(border: Float64Array, borderSize: number): void {
     if (this.size === 0) return;
-    this.factor = new CholeskyDecomposition(this.inside);
+    this.factor = new CholeskyDecomposition(matrixOf(this.inside, this.size, this.size));
     if (this.touched.length === 0) return;
-    const reached = this.factor.solve(this.coupling);
-    const taken = this.coupling.transpose().mmul(reached);
+    const coupling = matrixOf(this.coupling, this.size, this.touched.length);
+    const reached = this.factor.solve(coupling);
+    const taken = coupling.transpose().mmul(reached);
     this.reached = reached.to2DArray();
     this.touched.forEach((row, i) =>
-      this.touched.forEach((column, j) => add(border, row, column, -(taken.get(i, j) + taken.get(j, i)) / 2)),
+      this.touched.forEach((column, j) =>
+        add(border, row * borderSize + column, -(taken.get(i, j) + taken.get(j, i)) / 2),
+      ),
     );
   }
 
@@ -95,6 +103,49 @@ export class Group {
   }
 }
 
-export function add(matrix: Matrix, row: number, column: number, value: number): void {
-  matrix.set(row, column, matrix.get(row, column) + value);
+/** The elements of a row that are not 0, with where they stand. */
+export class SparsePart {
+  readonly at: Int32Array;
+  readonly values: Float64Array;
+  count = 0;
+
+  constructor(most: number) {
+    this.at = new Int32Array(most);
+    this.values = new Float64Array(most);
+  }
+
+  add(at: number, value: number): void {
+    this.at[this.count] = at;
+    this.values[this.count] = value;
+    this.count += 1;
+  }
+}
+
+/** Adds v·vᵀ to a square matrix that lies row by row. */
+export function addSquare(matrix: Float64Array, size: number, { at, values, count }: SparsePart): void {
+  for (let i = 0; i < count; i++) {
+    const from = (at[i] ?? 0) * size;
+    const value = values[i] ?? 0;
+    for (let j = 0; j < count; j++) add(matrix, from + (at[j] ?? 0), value * (values[j] ?? 0));
+  }
+}
+
+/** Adds to an element of a matrix that lies row by row. */
+export function add(matrix: Float64Array, at: number, value: number): void {
+  matrix[at] = (matrix[at] ?? 0) + value;
+}
+
+/** The identity, row by row. */
+export function identity(size: number): Float64Array {
+  const made = new Float64Array(size * size);
+  for (let i = 0; i < size; i++) made[i * size + i] = 1;
+  return made;
+}
+
+/** What lies row by row, as a matrix. */
+export function matrixOf(flat: Float64Array, rows: number, columns: number): Matrix {
+  const made = new Matrix(rows, columns);
+  for (let row = 0; row < rows; row++)
+    for (let column = 0; column < columns; column++) made.set(row, column, flat[row * columns + column] ?? 0);
+  return made;
 }

@@ -40,7 +40,7 @@ export interface Nearness {
 }
 
 /** A thousandth moves nothing that is shown. Source: our choice. */
-const USUAL: Nearness = { last: 1e-3, keep: 2e-2 };
+export const USUAL_NEARNESS: Nearness = { last: 1e-3, keep: 2e-2 };
 
 /**
  * Maximum a posteriori by Gauss–Newton: each step solves the linearised problem, and is halved until the sum of squares
@@ -56,7 +56,7 @@ export function gaussNewton(
   problem: LeastSquares,
   weights: readonly number[],
   start: ArrowVector,
-  nearness: Nearness = USUAL,
+  nearness: Nearness = USUAL_NEARNESS,
 ): Fitted {
   let z = start;
   let { residuals, rows } = problem.linearise(z);

@@ -32,17 +32,39 @@ export function pieceOf({ group }: Place): number {
   return group <= -2 ? -2 - group : -1;
 }
 
+/** Which places of a piece are shared and which its own. */
+interface Split {
+  sharedAt: readonly number[];
+  privateAt: readonly number[];
+  places: readonly Place[];
+  ownAt: readonly number[];
+}
+
+/** A list of places is parted once, however often its piece is weighed. */
+const splits = new WeakMap<readonly Place[], Split>();
+
+function splitOf(all: readonly Place[]): Split {
+  const known = splits.get(all);
+  if (known !== undefined) return known;
+  const sharedAt = [...all.keys()].filter((index) => pieceOf(all[index] as Place) < 0);
+  const privateAt = [...all.keys()].filter((index) => pieceOf(all[index] as Place) >= 0);
+  const made = {
+    sharedAt,
+    privateAt,
+    places: sharedAt.map((index) => all[index] as Place),
+    ownAt: privateAt.map((index) => (all[index] as Place).at),
+  };
+  splits.set(all, made);
+  return made;
+}
+
 /**
  * Takes the private unknowns out of the rows of one piece.
  * @param rows rows of one piece: they have the same places
  * @param weights weight of each row, above 0 to 1
  */
 export function takePrivate(rows: readonly SparseRow[], weights: readonly number[]): PrivateBlock {
-  const allPlaces = rows[0]?.places ?? [];
-  const sharedAt: number[] = [];
-  const privateAt: number[] = [];
-  for (let index = 0; index < allPlaces.length; index++)
-    (pieceOf(allPlaces[index] as Place) < 0 ? sharedAt : privateAt).push(index);
+  const { sharedAt, privateAt, places, ownAt } = splitOf(rows[0]?.places ?? []);
   const shared = rows.map(({ values }) => gather(values, sharedAt));
   const own = rows.map(({ values }) => gather(values, privateAt));
   const count = rows.length;
@@ -59,11 +81,11 @@ export function takePrivate(rows: readonly SparseRow[], weights: readonly number
     return g;
   });
   return {
-    places: sharedAt.map((index) => allPlaces[index] as Place),
+    places,
     whitened: forward(lower, shared),
     shared,
     own,
-    ownAt: privateAt.map((index) => (allPlaces[index] as Place).at),
+    ownAt,
     gain,
     inverse,
     noise,
@@ -132,7 +154,7 @@ function choleskySmall(matrix: readonly Float64Array[]): Float64Array[] {
 function forward(lower: readonly Float64Array[], rows: readonly Float64Array[]): Float64Array[] {
   const out: Float64Array[] = [];
   rows.forEach((row, i) => {
-    const solved = Float64Array.from(row);
+    const solved = row.slice();
     for (let k = 0; k < i; k++) {
       const factor = lower[i]?.[k] ?? 0;
       const above = out[k] as Float64Array;

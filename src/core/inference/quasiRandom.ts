@@ -85,15 +85,25 @@ const SMOOTH = 0.75;
  * @returns the quantile. Source: after Harrell and Davis 1982, their beta weights taken as normal.
  */
 export function sampleQuantile(sorted: Float64Array, p: number): number {
-  const n = sorted.length;
-  const spread = Math.sqrt((p * (1 - p)) / n) * SMOOTH;
+  const weights = quantileWeights(sorted.length, p);
   let sum = 0;
-  let whole = 0;
-  for (let index = 0; index < n; index++) {
+  for (let index = 0; index < weights.length; index++) sum += (weights[index] ?? 0) * (sorted[index] ?? 0);
+  return sum;
+}
+
+const weightTables = new Map<string, Float64Array>();
+
+/** Weights of the order statistics; they add up to one. */
+function quantileWeights(n: number, p: number): Float64Array {
+  const known = weightTables.get(`${n} ${p}`);
+  if (known !== undefined) return known;
+  const spread = Math.sqrt((p * (1 - p)) / n) * SMOOTH;
+  const weights = Float64Array.from({ length: n }, (_, index) => {
     const off = ((index + 0.5) / n - p) / spread;
-    const weight = Math.exp(-0.5 * off * off);
-    sum += weight * (sorted[index] ?? 0);
-    whole += weight;
-  }
-  return sum / whole;
+    return Math.exp(-0.5 * off * off);
+  });
+  const whole = weights.reduce((sum, weight) => sum + weight, 0);
+  const made = weights.map((weight) => weight / whole);
+  weightTables.set(`${n} ${p}`, made);
+  return made;
 }

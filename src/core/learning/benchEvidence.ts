@@ -6,7 +6,10 @@ import { rollAge, type RollHistory } from '../films/rollAge';
 import type { EvidenceRecord, Records, Roll, Run, Stock, Verdict } from '../records/records';
 import { patchGradient } from '../densitometry/patchGradient';
 import { fogGradeD } from '../outcome/grades';
+import { tankInHand } from '../records/runTank';
 import { runProgress } from '../schedule/runState';
+import { timeForDose } from '../thermal/drift';
+import { tankDose } from '../thermal/tankTemperature';
 import { dropRatio } from '../evidence/dropTest';
 import type { SettingRecord } from '../evidence/evidenceRecord';
 
@@ -66,9 +69,13 @@ export function pieceOfRun(run: JudgedRun, film: LearningFilm, nowYear: number):
   };
 }
 
-/** A run and its verdict as evidence; null for a run that nobody kept the setting of. */
+/**
+ * A run and its verdict as evidence.
+ * @returns null for a run that nobody kept the setting of, and for a film without any image: it may never have been exposed, and says
+ * nothing of its development
+ */
 export function judgedRun(run: Run, verdict: Verdict): JudgedRun | null {
-  if (run.setup === null) return null;
+  if (run.setup === null || verdict.defects.includes('no-image')) return null;
   const { id, createdMs, contrast, fog } = verdict;
   return {
     runId: run.id,
@@ -118,10 +125,23 @@ export function inOrder(dated: readonly DatedPiece[]): Piece[] {
 }
 
 /** Minutes for which a run developed: as it went, else as planned. */
-function developedMin(run: Run): number {
+/**
+ * How long a run developed, as minutes of the bath that was planned.
+ * @returns min; the pinned time where nobody timed it
+ */
+export function developedMin(run: Run): number {
   const index = run.steps.findIndex((step) => step.kind === 'develop');
-  const tookS = runProgress(run.steps, run.events).tookS[index];
-  return tookS != null && tookS > 0 ? tookS / 60 : run.pinned.timeMin;
+  const { tookS, readings } = runProgress(run.steps, run.events);
+  const took = tookS[index] ?? 0;
+  if (took <= 0) return run.pinned.timeMin;
+  const inHand = tankInHand(run, index, readings);
+  if (inHand === null) return took / 60;
+  // What was measured in the tank counts as so many minutes of the bath that was planned.
+  const { tank, q10 } = inHand;
+  const doseMin = tankDose(tank, q10, run.temperatureC, took);
+  const ambientC = run.setup?.ambientC ?? null;
+  if (ambientC === null) return doseMin;
+  return timeForDose({ startC: run.temperatureC, ambientC, timeConstantMin: inHand.timeConstantMin }, q10, doseMin);
 }
 
 function settingFor(

@@ -23,6 +23,8 @@ export interface Learning {
   pieces: readonly Piece[];
   /** The fit for a request, without the pieces that are switched off. Fits are kept, since they do not follow sliders. */
   fitFor: (request: EstimateRequest, muted: readonly string[]) => Fit;
+  /** The latest fit, where the next one may begin. */
+  latest: () => Fit | null;
 }
 
 /**
@@ -34,22 +36,29 @@ export function learnFrom(records: LearningRecords, nowYear: number): Learning {
   return learnPieces(benchEvidence(records, nowYear));
 }
 
-/** Learns from pieces, in the order in which they came about. */
-export function learnPieces(pieces: readonly Piece[]): Learning {
+/**
+ * Learns from pieces.
+ * @param pieces pieces in the order in which they came about
+ * @param before what was learned before: a long log is fitted from there
+ */
+export function learnPieces(pieces: readonly Piece[], before: Learning | null = null): Learning {
   const charted = new Set(
     pieces.filter(({ evidence }) => evidence.kind === 'chart').map(({ setting }) => pairKey(setting)),
   );
   const fits = new Map<string, Fit>();
+  let latest = before?.latest() ?? null;
   return {
+    latest: () => latest,
     pieces,
     fitFor: (request, muted) => {
       const pair = pairKey(request);
       const key = keyOf(request, muted, charted.has(pair) ? pair : null);
       const known = fits.get(key);
       if (known !== undefined) return known;
-      const fit = fitWith(request, pieces, muted);
+      const fit = fitWith(request, pieces, muted, latest);
       if (fits.size >= KEPT_FITS) fits.delete(fits.keys().next().value ?? '');
       fits.set(key, fit);
+      latest = fit;
       return fit;
     },
   };

@@ -35,3 +35,6 @@ export const fogGradeD = { clear: 0.05, slight: 0.2, strong: 0.5, heavy: 0.9 } a
   keyof typeof fogGrades,
   number
 >;
+
+/** A grade of contrast as ln of the gradient. Source: our estimate. */
+export const LN_GRADIENT_PER_GRADE = 0.18;

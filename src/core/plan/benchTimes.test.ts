@@ -10,7 +10,7 @@ describe('times on the bench', () => {
   test('a pinned plan shows what was pinned, whatever was typed since', () => {
     expect(
       benchTimes([{ roll, stock, plan, planDraft: { temperatureC: 30 } }], [], NOW, learnFrom(noRecords(), 2026)),
-    ).toEqual([{ rollId: roll.id, timeMin: 15, lowMin: 11, highMin: 20, pinned: true, poor: false }]);
+    ).toEqual([{ rollId: roll.id, timeMin: 15, lowMin: 11, highMin: 20, pinned: true, own: false, poor: false }]);
   });
   test('without a pin the form as last typed is estimated', () => {
     const [cool] = benchTimes(
@@ -41,5 +41,16 @@ describe('times on the bench', () => {
     expect(
       benchTimes([{ roll, stock, plan: undefined, planDraft: 'gibberish' }], [], NOW, learnFrom(noRecords(), 2026)),
     ).toHaveLength(1);
+  });
+});
+
+describe('a time of one’s own on the bench', () => {
+  test('goes before the estimate as soon as it is typed, and keeps the estimate’s band', () => {
+    const typed = { ownTimeOn: true, ownTimeMin: 7.55 };
+    const [plain, own] = [{ strategyId: 'hold' }, { strategyId: 'hold', ...typed }].flatMap((planDraft) =>
+      benchTimes([{ roll, stock, plan: undefined, planDraft }], [], NOW, learnFrom(noRecords(), 2026)),
+    );
+    expect(own).toMatchObject({ timeMin: 7.55, own: true, lowMin: plain?.lowMin, highMin: plain?.highMin });
+    expect(plain?.own).toBe(false);
   });
 });

@@ -12,6 +12,8 @@ export interface BenchTime {
   lowMin: number;
   highMin: number;
   pinned: boolean;
+  /** Whether the time is the user’s own, to the second. */
+  own: boolean;
   /** Whether probably no picture is to be had. */
   poor: boolean;
 }
@@ -40,8 +42,8 @@ export function benchTimes(
 ): BenchTime[] {
   return rolls.flatMap(({ roll, stock, plan, planDraft }): BenchTime[] => {
     if (plan?.pinned) {
-      const { timeMin, lowMin, highMin } = plan.pinned;
-      return [{ rollId: roll.id, timeMin, lowMin, highMin, pinned: true, poor: false }];
+      const { timeMin, lowMin, highMin, own } = plan.pinned;
+      return [{ rollId: roll.id, timeMin, lowMin, highMin, pinned: true, own: own === true, poor: false }];
     }
     try {
       return estimatedTime({ roll, stock, plan, planDraft }, jugs, nowMs, learning);
@@ -64,5 +66,17 @@ function estimatedTime(
   const request = estimateRequestFor(roll, stock, choices.value, brew, nowMs);
   const { timeMin, band, outlook } = estimate(request, learning.fitFor(request, choices.value.muted));
   const poor = outlook !== 'usable';
-  return [{ rollId: roll.id, timeMin, lowMin: band.lowMin, highMin: band.highMin, pinned: false, poor }];
+  // A time of the user’s own is the one that goes to the tank.
+  const { ownTimeMin } = choices.value;
+  return [
+    {
+      rollId: roll.id,
+      timeMin: ownTimeMin ?? timeMin,
+      lowMin: band.lowMin,
+      highMin: band.highMin,
+      pinned: false,
+      own: ownTimeMin !== null,
+      poor,
+    },
+  ];
 }

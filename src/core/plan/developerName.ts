@@ -8,6 +8,7 @@ import type { SituationInput } from '../estimate/situationSchema';
  * // 'p-Aminophenol concentrate 1+50'
  */
 export function developerName(developer: SituationInput['developer']): string {
+  if (developer.kind === 'other') return developer.name;
   if (developer.kind === 'one-bath') return 'One-bath developer-fixer';
   if (developer.kind === 'concentrate') {
     const { concentrate, water } = developer.parts;

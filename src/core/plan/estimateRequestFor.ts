@@ -35,6 +35,7 @@ export function estimateRequestFor(
     temperatureC: choices.temperatureC,
     ambientC: choices.ambientC ?? undefined,
     agitationId: choices.agitationId,
+    movement: choices.movement?.movement,
     strategy: choices.strategy,
     target: choices.target,
     knownTime: choices.knownTime ?? undefined,

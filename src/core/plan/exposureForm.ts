@@ -5,6 +5,7 @@ import { failure, success, type Result } from '../schema/result';
 import { filters, type FilterId } from '../exposure/filters';
 import { longExposure, type LongExposureAnswer } from '../exposure/longExposure';
 import { fitExponent, usualExponent } from '../exposure/reciprocity';
+import { carryExposure, readRow, type CameraSetting } from '../exposure/oldCamera';
 import { typed } from '../schema/typed';
 
 /** The exposure calculator as typed. */
@@ -14,6 +15,12 @@ export const exposureFormSchema = z.object({
   filmIndex: typed,
   filterId: z.enum(Object.keys(filters) as [FilterId, ...FilterId[]]),
   familyId: z.enum(stockFamilyIds),
+  /** f-number of the exposure that the meter or another camera gave; only for carrying it to an old one. */
+  carry: z.boolean().default(false),
+  meterF: typed.default(8),
+  ownF: z.string().max(200).default('4.5 6.3 9 12.5 18 25'),
+  ownSpeeds: z.string().max(300).default('1/25 1/50 1/100'),
+  slowStops: typed.default(0),
   ownFrames: z.boolean(),
   frames: z.array(z.object({ meteredS: typed, rightS: typed })).length(2),
 });
@@ -27,6 +34,11 @@ export const emptyExposureForm: ExposureForm = {
   filmIndex: 100,
   filterId: 'none',
   familyId: 'pan-cubic-medium',
+  carry: false,
+  meterF: 8,
+  ownF: '4.5 6.3 9 12.5 18 25',
+  ownSpeeds: '1/25 1/50 1/100',
+  slowStops: 0,
   ownFrames: false,
   frames: [
     { meteredS: '', rightS: '' },
@@ -67,6 +79,37 @@ export function readExposure(form: ExposureForm): Result<LongExposureAnswer & { 
     ...longExposure({ ...values.data, filterStops: filters[form.filterId].stops, exponent: exponent.value }),
     exponent: exponent.value,
   });
+}
+
+const carrySchema = z.object({
+  meterF: z
+    .number('f-number: give a number from 0.5 to 256.')
+    .min(0.5, 'f-number: give 0.5 or more.')
+    .max(256, 'f-number: give 256 or less.'),
+  slowStops: z
+    .number('Slow by: give stops from -2 to 4.')
+    .min(-2, 'Slow by: give -2 or more.')
+    .max(4, 'Slow by: give 4 at most.'),
+});
+
+/**
+ * Carries the exposure to a camera of other f-numbers and speeds.
+ * @param form the calculator as typed
+ * @param exposeS time that is wanted at the f-number of the meter, s
+ * @returns the nearest settings, or every problem with its path
+ */
+export function readCarried(form: ExposureForm, exposeS: number): Result<CameraSetting[]> {
+  const values = carrySchema.safeParse(form);
+  const fNumbers = readRow(form.ownF, 'f-numbers', 'ownF');
+  const speeds = readRow(form.ownSpeeds, 'speeds', 'ownSpeeds');
+  const problems = [
+    ...(values.success ? [] : problemsFromZod(values.error.issues)),
+    ...(fNumbers.ok ? [] : fNumbers.problems),
+    ...(speeds.ok ? [] : speeds.problems),
+  ];
+  if (!values.success || !fNumbers.ok || !speeds.ok) return failure(...problems);
+  const { meterF, slowStops } = values.data;
+  return success(carryExposure({ fNumber: meterF, timeS: exposeS }, fNumbers.value, speeds.value, slowStops));
 }
 
 function readExponent(form: ExposureForm): Result<number> {

@@ -68,7 +68,8 @@ describe('the plan’s form', () => {
     ['minus water', { developerKind: 'concentrate', waterParts: -9 }, 'waterParts', /0 to 1000/],
     ['a known time of nothing', { knownTimeOn: true, knownTimeMin: '' }, 'knownTimeMin', /0\.5 to 300 min/],
     ['a jug that was poured away', { developerKind: 'jug', brewId: 'gone' }, 'brewId', /no longer on the bench/],
-    ['an hour of fixing', { fixMin: 60 }, 'fixMin', /0\.5 to 30/],
+    ['a time of one’s own of nothing', { ownTimeOn: true, ownTimeMin: '' }, 'ownTimeMin', /My time: give a number/],
+    ['a pour of an hour', { pourClock: 'first-drop', pourS: 3600 }, 'pourS', /0 to 120 s/],
     ['a push of nine stops', { pushStops: 9 }, 'pushStops', /-3 to 3/],
   ])('%s explains itself', (_what, part, path, sentence) => {
     expect(problemsOf(part).find((problem) => problem.path === path)?.message ?? '').toMatch(sentence);

@@ -6,7 +6,6 @@ import { expectsRemJet } from '../films/conditionFacts';
 import { filmEquivalents, type FilmFormatId } from '../films/filmFormats';
 import { stockFamilies, type StockFamilyId } from '../films/stockFamilies';
 import { ONE_BATH_CONTINUOUS_FROM_C } from '../kinetics/oneBath';
-import { stopSchools } from '../fixing/stopSchools';
 import type { CautionFacts } from '../safety/cautions';
 import type { PlanChoices } from './planForm';
 
@@ -30,7 +29,7 @@ export function planFacts(
     kitchenIngredients: improvised,
     carbonateBrew: improvised,
     bromide: choices.bromideGPerL > 0,
-    acidStop: developer.kind !== 'one-bath' && stopSchools[choices.wet.stopId].acid,
+    acidStop: developer.kind !== 'one-bath' && choices.baths.some(({ liquid }) => liquid === 'acid'),
     fixer: true,
     oneBath:
       developer.kind === 'one-bath'

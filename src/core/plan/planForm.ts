@@ -16,8 +16,12 @@ import { stockFamilies, type StockFamilyId } from '../films/stockFamilies';
 import { usualFixMin } from '../fixing/fixTime';
 import { failure, success, type Result } from '../schema/result';
 import { problemsFromZod } from '../schema/problemsFromZod';
-import { usualWetChoice, wetChoiceSchema } from '../schedule/wetSteps';
+import { bathFormSchema, bathFormsOf, readBathForms } from '../schedule/bathForm';
+import { USUAL_POUR_IN, pourInSchema } from '../schedule/baths';
+import { movementFormOf, movementFormSchema, readMovementForm } from '../schedule/movementForm';
+import { bathsOf, usualWetChoice } from './wetProcess';
 import { limited } from '../schema/fields';
+import { within } from '../schema/within';
 import { typed } from '../schema/typed';
 
 /**
@@ -33,6 +37,7 @@ const nothingBesides: z.infer<typeof besidesSchema> = { agents: [], others: [] }
 /** Fields that choosing a stand changes. */
 const beforeStandSchema = z.object({
   agitationId: planSchema.shape.agitationId,
+  movement: movementFormSchema.nullable().default(null),
   agentPerL: typed,
   ascorbicGPerL: typed,
   sodaGPerL: typed,
@@ -43,7 +48,7 @@ const beforeStandSchema = z.object({
 
 /** Everything a user can say while choosing. Fields of the developer not chosen keep what was typed. */
 export const planFormSchema = z.object({
-  developerKind: z.enum(['improvised', 'concentrate', 'one-bath', 'jug']),
+  developerKind: z.enum(['improvised', 'concentrate', 'one-bath', 'jug', 'other']),
   agentId: z.enum(organicAgentIds),
   agentPerL: typed,
   ascorbicGPerL: typed,
@@ -55,6 +60,8 @@ export const planFormSchema = z.object({
   /** The dilution as it was written somewhere; empty when it was given in parts. */
   dilutionText: z.string().max(100),
   brewId: z.string(),
+  /** What it is developed in where Aetas has no time for it. */
+  otherName: z.string().max(200),
   bromideGPerL: typed,
   temperatureC: typed,
   agitationId: planSchema.shape.agitationId,
@@ -69,18 +76,26 @@ export const planFormSchema = z.object({
   /** How the tank was moved for it: `plan` for as it is planned here. */
   knownTimeAgitation: z.union([z.literal('plan'), planSchema.shape.agitationId]),
   knownTimeAged: z.boolean(),
+  /** Its dilution, where it was another than the plan's; empty for the same. */
+  knownConcentrate: typed,
+  knownWater: typed,
   volumeMl: typed,
   /** Temperature around the tank; empty for a bath that holds its temperature. */
   ambientC: typed,
   /** Evidence that is switched off. */
   muted: z.array(z.string()),
+  /** The roll whose plan this one began with; null for one that began afresh. */
+  sameAs: z.object({ label: z.string().max(200), atMs: z.number() }).nullable(),
   /** What a stand replaced, so that leaving it brings it back. */
   beforeStand: beforeStandSchema.nullable(),
-  preSoakId: wetChoiceSchema.shape.preSoakId,
-  stopId: wetChoiceSchema.shape.stopId,
-  fixMin: typed,
-  washId: wetChoiceSchema.shape.washId,
-  wettingId: wetChoiceSchema.shape.wettingId,
+  /** A time of the user's own, which goes before the estimate. */
+  ownTimeOn: z.boolean(),
+  ownTimeMin: typed,
+  /** A movement of the user's own, which goes before the school. */
+  movement: movementFormSchema.nullable(),
+  baths: z.array(bathFormSchema).max(60),
+  pourClock: pourInSchema.shape.clock,
+  pourS: typed,
 });
 
 export type PlanForm = z.infer<typeof planFormSchema>;
@@ -120,6 +135,7 @@ export function initialPlanForm(film: {
     waterParts: developerFamilies['p-aminophenol'].referenceParts.water,
     dilutionText: '',
     brewId: '',
+    otherName: '',
     bromideGPerL: 0,
     temperatureC: 20,
     agitationId: 'ten-each-minute',
@@ -133,38 +149,56 @@ export function initialPlanForm(film: {
     knownTimeSource: 'somebody',
     knownTimeAgitation: CHART_AGITATION,
     knownTimeAged: false,
+    knownConcentrate: '',
+    knownWater: '',
     volumeMl: Math.ceil(filmFormats[film.formatId].coverVolumeMl / TANK_STEP_ML) * TANK_STEP_ML,
     ambientC: '',
     muted: [],
+    sameAs: null,
     beforeStand: null,
-    ...wet,
+    ownTimeOn: false,
+    ownTimeMin: '',
+    movement: null,
+    baths: bathFormsOf(bathsOf(wet)),
+    pourClock: USUAL_POUR_IN.clock,
+    pourS: USUAL_POUR_IN.seconds,
   };
+}
+
+/** The fields of the form that a developer fills. */
+export function developerFields(developer: Plan['developer']): Partial<PlanForm> {
+  switch (developer.kind) {
+    case 'improvised':
+      return {
+        developerKind: 'improvised',
+        ...(developer.agents[0] === undefined
+          ? {}
+          : { agentId: developer.agents[0].agentId, agentPerL: developer.agents[0].amountPerL }),
+        ascorbicGPerL: developer.ascorbicGPerL,
+        sodaGPerL: developer.sodaGPerL,
+        besides: { agents: developer.agents.slice(1), others: developer.others },
+      };
+    case 'concentrate':
+      return {
+        developerKind: 'concentrate',
+        concentrateFamilyId: developer.familyId,
+        concentrateParts: developer.parts.concentrate,
+        waterParts: developer.parts.water,
+        dilutionText: '',
+      };
+    case 'one-bath':
+      return { developerKind: 'one-bath' };
+    case 'other':
+      return { developerKind: 'other', otherName: developer.name };
+  }
 }
 
 /** The form of a plan that was decided earlier, on top of the fields it does not use. */
 export function planFormOf(plan: Plan, initial: PlanForm): PlanForm {
-  const { developer, knownTime } = plan;
+  const { knownTime } = plan;
   return {
     ...initial,
-    ...(developer.kind === 'improvised'
-      ? {
-          developerKind: 'improvised' as const,
-          agentId: developer.agents[0]?.agentId ?? initial.agentId,
-          agentPerL: developer.agents[0]?.amountPerL ?? initial.agentPerL,
-          ascorbicGPerL: developer.ascorbicGPerL,
-          sodaGPerL: developer.sodaGPerL,
-          besides: { agents: developer.agents.slice(1), others: developer.others },
-        }
-      : {}),
-    ...(developer.kind === 'concentrate'
-      ? {
-          developerKind: 'concentrate' as const,
-          concentrateFamilyId: developer.familyId,
-          concentrateParts: developer.parts.concentrate,
-          waterParts: developer.parts.water,
-        }
-      : {}),
-    ...(developer.kind === 'one-bath' ? { developerKind: 'one-bath' as const } : {}),
+    ...developerFields(plan.developer),
     ...(plan.brewId === null ? {} : { developerKind: 'jug' as const, brewId: plan.brewId }),
     bromideGPerL: plan.bromideGPerL,
     temperatureC: plan.temperatureC,
@@ -178,10 +212,17 @@ export function planFormOf(plan: Plan, initial: PlanForm): PlanForm {
     knownTimeSource: knownTime?.source ?? 'somebody',
     knownTimeAgitation: knownTime?.agitationId ?? (knownTime?.source === 'own' ? 'plan' : CHART_AGITATION),
     knownTimeAged: knownTime?.aged ?? false,
+    knownConcentrate: knownTime?.parts?.concentrate ?? '',
+    knownWater: knownTime?.parts?.water ?? '',
     volumeMl: plan.volumeMl,
     ambientC: plan.ambientC ?? '',
     muted: plan.muted,
-    ...plan.wet,
+    ownTimeOn: plan.ownTimeMin !== null,
+    ownTimeMin: plan.ownTimeMin ?? '',
+    movement: plan.movement === null ? null : movementFormOf(plan.movement),
+    baths: bathFormsOf(plan.baths),
+    pourClock: plan.pourIn.clock,
+    pourS: plan.pourIn.seconds,
   };
 }
 
@@ -195,7 +236,7 @@ const fieldsSchema = z.object({
   pushStops: request.target.unwrap().shape.pushStops.unwrap(),
   volumeMl: limited('jugVolumeMl', 'Volume in the tank'),
   ambientC: request.ambientC,
-  fixMin: wetChoiceSchema.shape.fixMin,
+  pourS: pourInSchema.shape.seconds,
 });
 
 /**
@@ -210,12 +251,24 @@ export function readPlanForm(
   film: { formatId: FilmFormatId },
   jugs: readonly Brew[],
 ): Result<PlanChoices> {
-  const fields = fieldsSchema.safeParse({ ...form, ambientC: form.ambientC === '' ? undefined : form.ambientC });
+  const fields = fieldsSchema.safeParse({
+    ...form,
+    ambientC: form.ambientC === '' ? undefined : form.ambientC,
+    // What is not asked for does not stand in the way.
+    pourS: form.pourClock === 'first-drop' ? form.pourS : USUAL_POUR_IN.seconds,
+  });
   const problems = fields.success ? [] : problemsFromZod(fields.error.issues);
   const developer = readDeveloper(form, jugs);
   if (!developer.ok) problems.push(...developer.problems);
   const knownTime = readKnownTime(form);
   if (!knownTime.ok) problems.push(...knownTime.problems);
+  const ownTime = readOwnTime(form, developer.ok && developer.value.developer.kind === 'other');
+  if (!ownTime.ok) problems.push(...ownTime.problems);
+  const movement = form.movement === null ? success(null) : readMovementForm(form.movement);
+  if (!movement.ok)
+    problems.push(...movement.problems.map(({ path, message }) => ({ path: `movement.${path}`, message })));
+  const baths = readBathForms(form.baths);
+  if (!baths.ok) problems.push(...baths.problems);
   const { name, coverVolumeMl } = filmFormats[film.formatId];
   if (fields.success && fields.data.volumeMl < coverVolumeMl) {
     problems.push({
@@ -223,20 +276,32 @@ export function readPlanForm(
       message: `${Math.round(fields.data.volumeMl)} ml does not cover ${name}: it needs about ${coverVolumeMl} ml. Fill more, or change the format.`,
     });
   }
-  if (!fields.success || !developer.ok || !knownTime.ok || problems.length > 0) return failure(...problems);
-  const { bromideGPerL, temperatureC, pushStops, volumeMl, ambientC, fixMin } = fields.data;
+  if (
+    !fields.success ||
+    !developer.ok ||
+    !knownTime.ok ||
+    !ownTime.ok ||
+    !movement.ok ||
+    !baths.ok ||
+    problems.length > 0
+  )
+    return failure(...problems);
+  const { bromideGPerL, temperatureC, pushStops, volumeMl, ambientC, pourS } = fields.data;
   return success({
     ...developer.value,
     bromideGPerL: developer.value.brewId === null ? bromideGPerL : developer.value.bromideGPerL,
     temperatureC,
     agitationId: form.agitationId,
+    movement: movement.value,
     strategy: { id: form.strategyId, liftCap: form.liftCap },
     target: { purpose: form.purpose, pushStops },
     knownTime: knownTime.value,
     volumeMl,
     ambientC: ambientC ?? null,
     muted: form.muted,
-    wet: { preSoakId: form.preSoakId, stopId: form.stopId, fixMin, washId: form.washId, wettingId: form.wettingId },
+    ownTimeMin: ownTime.value,
+    baths: baths.value,
+    pourIn: { clock: form.pourClock, seconds: pourS },
   });
 }
 
@@ -247,12 +312,10 @@ function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperC
     const jug = jugs.find((brew) => brew.id === form.brewId);
     if (jug === undefined)
       return failure({ path: 'brewId', message: 'This jug is no longer on the bench: choose another developer.' });
-    if (jug.developer === null)
-      return failure({
-        path: 'brewId',
-        message: `“${jug.name}” is not a film developer Aetas can give a time for: choose another jug.`,
-      });
-    return success({ developer: jug.developer, brewId: jug.id, bromideGPerL: jug.bromideGPerL });
+    if (jug.developer === null && jug.use !== 'film-developer')
+      return failure({ path: 'brewId', message: `“${jug.name}” is not a film developer: choose another jug.` });
+    const developer = jug.developer ?? { kind: 'other' as const, name: jug.name };
+    return success({ developer, brewId: jug.id, bromideGPerL: jug.bromideGPerL });
   }
   if (form.developerKind === 'concentrate') {
     const parts = partsSchema.safeParse({ concentrate: form.concentrateParts, water: form.waterParts });
@@ -269,6 +332,12 @@ function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperC
       brewId: null,
       bromideGPerL: 0,
     });
+  }
+  if (form.developerKind === 'other') {
+    const other = planSchema.shape.developer.safeParse({ kind: 'other', name: form.otherName });
+    return other.success
+      ? success({ developer: other.data, brewId: null, bromideGPerL: 0 })
+      : failure({ path: 'otherName', message: 'Say what it is developed in: a name that you will know again.' });
   }
   if (form.developerKind === 'one-bath')
     return success({ developer: { kind: 'one-bath' }, brewId: null, bromideGPerL: 0 });
@@ -290,6 +359,18 @@ function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperC
   );
 }
 
+const ownTimeSchema = within('My time', 0.1, 1440, 'min');
+
+function readOwnTime(form: PlanForm, required: boolean): Result<number | null> {
+  if (!form.ownTimeOn && !required) return success(null);
+  if (required && form.ownTimeMin === '')
+    return failure({ path: 'ownTimeMin', message: 'Aetas has no time for this developer: type your own.' });
+  const parsed = ownTimeSchema.safeParse(form.ownTimeMin);
+  return parsed.success
+    ? success(parsed.data)
+    : failure(...problemsFromZod(parsed.error.issues).map(({ message }) => ({ path: 'ownTimeMin', message })));
+}
+
 function readKnownTime(form: PlanForm): Result<PlanChoices['knownTime']> {
   if (!form.knownTimeOn) return success(null);
   const parsed = request.knownTime.unwrap().safeParse({
@@ -298,9 +379,17 @@ function readKnownTime(form: PlanForm): Result<PlanChoices['knownTime']> {
     source: form.knownTimeSource,
     agitationId: form.knownTimeAgitation === 'plan' ? form.agitationId : form.knownTimeAgitation,
     ...(form.knownTimeSource === 'own' && form.knownTimeAged ? { aged: true } : {}),
+    ...(form.developerKind === 'concentrate' && (form.knownConcentrate !== '' || form.knownWater !== '')
+      ? { parts: { concentrate: form.knownConcentrate, water: form.knownWater } }
+      : {}),
   });
   if (parsed.success) return success(parsed.data);
-  const fieldOf: Record<string, string> = { timeMin: 'knownTimeMin', temperatureC: 'knownTimeC' };
+  const fieldOf: Record<string, string> = {
+    timeMin: 'knownTimeMin',
+    temperatureC: 'knownTimeC',
+    'parts.concentrate': 'knownConcentrate',
+    'parts.water': 'knownWater',
+  };
   return failure(
     ...problemsFromZod(parsed.error.issues).map((problem) => ({
       ...problem,
@@ -319,12 +408,13 @@ function readKnownTime(form: PlanForm): Result<PlanChoices['knownTime']> {
 export function withStrategy(form: PlanForm, strategyId: PlanForm['strategyId'], jugs: readonly Brew[]): PlanForm {
   if (strategyId !== 'stand') return { ...form, ...(form.beforeStand ?? {}), strategyId, beforeStand: null };
   if (form.strategyId === 'stand' || form.developerKind === 'one-bath') return { ...form, strategyId };
-  const { agitationId, agentPerL, ascorbicGPerL, sodaGPerL, besides, concentrateParts, waterParts } = form;
+  const { agitationId, movement, agentPerL, ascorbicGPerL, sodaGPerL, besides, concentrateParts, waterParts } = form;
   const standing: PlanForm = {
     ...form,
     strategyId,
     agitationId: 'stand',
-    beforeStand: { agitationId, agentPerL, ascorbicGPerL, sodaGPerL, besides, concentrateParts, waterParts },
+    movement: null,
+    beforeStand: { agitationId, movement, agentPerL, ascorbicGPerL, sodaGPerL, besides, concentrateParts, waterParts },
   };
   const read = readDeveloper(form, jugs);
   if (!read.ok || form.developerKind === 'jug') return standing;

@@ -10,7 +10,7 @@ import type { SettingRecord } from '../evidence/evidenceRecord';
  * @param nowMs this instant, ms since the epoch
  */
 export function settingRecordFor(choices: PlanChoices, brew: Brew | null, nowMs: number): SettingRecord {
-  const { developer, bromideGPerL, temperatureC, ambientC, agitationId } = choices;
+  const { developer, bromideGPerL, temperatureC, ambientC, agitationId, movement } = choices;
   return {
     developer,
     bromideGPerL,
@@ -18,6 +18,7 @@ export function settingRecordFor(choices: PlanChoices, brew: Brew | null, nowMs:
     temperatureC,
     ambientC,
     agitationId,
+    movement: movement?.movement,
     brewId: brew?.id ?? null,
     mixingLnSd: brew?.mixingLnSd ?? null,
   };

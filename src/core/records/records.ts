@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { chartSourceIds } from '../estimate/chartSources';
 import { batchSchema } from '../brewing/batch';
 import { mixEventSchema } from '../brewing/mixRun';
+import { jugChangeSchema } from '../brewing/changeJug';
 import { brewPartSchema } from '../brewing/part';
 import { recipeShape } from '../brewing/recipe';
 import { estimateRequestSchema } from '../estimate/request';
@@ -20,7 +21,11 @@ import { PHOTO_EDGE_PX } from './photoSize';
 import { userHintSchema } from '../films/userHint';
 import { verdictValuesSchema } from '../outcome/verdict';
 import { runEventSchema } from '../schedule/runEvents';
-import { wetChoiceSchema, wetStepSchema } from '../schedule/wetSteps';
+import { bathsSchema, pourInSchema } from '../schedule/baths';
+import { movementSchema, namedMovementSchema } from '../schedule/movement';
+import { tankOutlookSchema } from '../outcome/tankOutlook';
+import { clearingReadingSchema } from '../fixing/clearing';
+import { wetStepSchema } from '../schedule/wetSteps';
 import { freeValue, idField, instantMs, limited, nameField, text, yearField } from '../schema/fields';
 
 const id = idField;
@@ -89,6 +94,10 @@ export const brewSchema = z.strictObject({
   mixingLnSd: limited('lnSd').nullable(),
   /** Films of 80 square inches through it so far. */
   films: limited('jugFilms'),
+  /** What was done to it since it was mixed; missing where nothing was. */
+  changes: z.array(jugChangeSchema).max(500).optional(),
+  /** Clearing times of scraps in this fixer, oldest first; missing where none was taken. */
+  clearings: z.array(clearingReadingSchema).max(500).optional(),
 });
 
 /** A recipe of the user's own. */
@@ -112,8 +121,12 @@ export const pinnedSchema = z.strictObject({
   lowMin: limited('timeMin'),
   highMin: limited('timeMin'),
   ledger: z.array(ledgerRowSchema).max(40),
+  /** Whether the time is the user’s own: it is kept to the second. */
+  own: z.boolean().optional(),
   /** Pieces of evidence that the time rested on. */
   evidenceIds: z.array(id).max(20_000),
+  /** What the tank has to know of the estimate; missing in pins from before it was kept. */
+  outlook: tankOutlookSchema.optional(),
 });
 
 /** The decision for a roll. */
@@ -124,6 +137,8 @@ export const planSchema = z.strictObject({
   bromideGPerL: limited('amountPerL', 'Potassium bromide'),
   temperatureC: limited('bathC'),
   agitationId: request.agitationId,
+  /** A movement of one's own in place of the school's. */
+  movement: namedMovementSchema.nullable(),
   strategy: z.strictObject({ id: z.enum(strategyIds), liftCap: z.boolean() }),
   target: z.strictObject(targetSchema.shape),
   knownTime: z
@@ -141,7 +156,10 @@ export const planSchema = z.strictObject({
   ambientC: limited('roomC').nullable(),
   /** Pieces of evidence that are switched off for this roll. */
   muted: z.array(id).max(1000),
-  wet: wetChoiceSchema,
+  /** A time of one's own, min: it goes before the estimate. */
+  ownTimeMin: limited('timeMin', 'My time').nullable(),
+  baths: bathsSchema,
+  pourIn: pourInSchema,
   brewId: id.nullable(),
   pinned: pinnedSchema.nullable(),
 });
@@ -158,6 +176,11 @@ export const runSchema = z
     pinned: pinnedSchema,
     /** What it was set up with; null where nobody kept it. */
     setup: z.strictObject({ ...settingRecordSchema.shape, target: planSchema.shape.target }).nullable(),
+    /** Name of the movement, and the volume that was planned; missing in runs from before they were kept. */
+    movementName: text('Movement', 200).optional(),
+    volumeMl: limited('jugVolumeMl').optional(),
+    /** Jugs that stop and fixer come from; null or missing where nobody said. */
+    jugs: z.strictObject({ stop: id.nullable(), fix: id.nullable() }).optional(),
     steps: z.array(wetStepSchema).min(1).max(200),
     events: z.array(runEventSchema).max(5000),
   })
@@ -194,12 +217,28 @@ export const evidenceRecordSchema = z.strictObject({
   note: text('Note', 1000),
 });
 
+/** A way of doing things that somebody keeps under a name: a movement of the tank, or the baths of a wet process. */
+export const habitSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ ...stamps, kind: z.literal('movement'), name: nameField('Name'), movement: movementSchema }),
+  z.strictObject({
+    ...stamps,
+    kind: z.literal('baths'),
+    name: nameField('Name'),
+    baths: bathsSchema,
+    pourIn: pourInSchema,
+    /** Whether new plans begin with it. */
+    usual: z.boolean(),
+  }),
+]);
+
 /** How the user reads quantities and lights the bench. */
 export const settingsSchema = z.strictObject({
   id: z.literal('bench'),
   temperature: z.enum(['C', 'F']),
   volume: z.enum(['ml', 'floz']),
   sound: z.boolean(),
+  /** Whether the tank counts and speaks; missing means no. */
+  voice: z.boolean().optional(),
   /** Whether single letters act as keys. */
   keys: z.boolean(),
   kit: kitSchema,
@@ -232,6 +271,7 @@ export type Aside = z.infer<typeof asideSchema>;
 export type Draft = z.infer<typeof draftSchema>;
 export type RecipeRecord = z.infer<typeof recipeSchema>;
 export type Mix = z.infer<typeof mixSchema>;
+export type Habit = z.infer<typeof habitSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 
 /** Schema of every table's records. */
@@ -249,6 +289,7 @@ export const recordSchemas = {
   recipes: recipeSchema,
   mixes: mixSchema,
   aside: asideSchema,
+  habits: habitSchema,
 } as const;
 
 export type TableName = keyof typeof recordSchemas;

@@ -16,6 +16,7 @@ export const tableNames = [
   'recipes',
   'mixes',
   'aside',
+  'habits',
 ] as const satisfies readonly TableName[];
 
 /** Settings of a bench that nobody has changed yet. */
@@ -44,5 +45,6 @@ export function noRecords(): Records {
     recipes: [],
     mixes: [],
     aside: [],
+    habits: [],
   };
 }

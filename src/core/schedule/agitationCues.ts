@@ -1,4 +1,5 @@
-import type { AgitationSchool } from './agitationSchools';
+import { amountS, type Amount } from './amount';
+import type { Movement } from './movement';
 
 /** Seconds before the end of a step at which to start pouring out. Source: common practice (10–15 s), no source. */
 export const POUR_OUT_S = 12;
@@ -18,42 +19,44 @@ export interface AgitationCue {
 }
 
 /**
- * When to agitate during one development.
- * Stretches never overlap, lie within the development, and none runs into the pour-out: one that would is left out, and the
- * first is cut short.
- * @param school agitation school
- * @param durationS development time, s; 0 or more
+ * When the hands move during one bath.
+ * Stretches never overlap, lie within the bath, and none runs into the pour-out: one that would is left out, and the first is
+ * cut short. A movement that would begin as another ends is that other’s: the next one comes a period later.
+ * @param movement how the tank is moved
+ * @param durationS length of the bath, s; 0 or more
+ * @param fromS when the first movement may begin, s: later than 0 where the clock starts before the tank is full
  * @returns cues in order of time
- * @example agitationCues(agitationSchools['ten-each-minute'], 180)
+ * @example movementCues(bursts(seconds(30), [60, 'start', seconds(10)]), 180)
  * // 0–30, 60–70, 120–130
  */
-export function agitationCues(school: AgitationSchool, durationS: number): AgitationCue[] {
-  const { pattern } = school;
+export function movementCues(movement: Movement, durationS: number, fromS = 0): AgitationCue[] {
   const freeS = handsFreeS(durationS);
-  if (pattern.kind === 'continuous') return durationS > 0 ? [{ startS: 0, endS: freeS, turns: null }] : [];
+  if (movement.continuous) return durationS > fromS ? [{ startS: fromS, endS: freeS, turns: null }] : [];
+  const { first, every, stillFromMin, wakeUp } = movement;
+  const stillS = stillFromMin === null ? Infinity : stillFromMin * 60;
   const cues: AgitationCue[] = [];
-  if (pattern.first !== null) cues.push({ startS: 0, endS: pattern.first.lengthS, turns: pattern.first.turns });
-  const { every } = pattern;
+  if (first !== null) cues.push(cueAt(fromS, first));
   if (every !== null) {
-    for (let periodStartS = 0; periodStartS < durationS; periodStartS += every.periodS) {
-      const startS = every.placement === 'start' ? periodStartS : periodStartS + every.periodS - every.lengthS;
-      if (every.placement === 'start' && periodStartS === 0) continue;
-      cues.push({ startS, endS: startS + every.lengthS, turns: every.turns });
+    const lengthS = amountS(every.amount);
+    for (let periodS = 0; periodS < durationS; periodS += every.periodS) {
+      const startS = every.placement === 'start' ? periodS : periodS + every.periodS - lengthS;
+      if (startS > 0 && startS < stillS) cues.push(cueAt(startS, every.amount));
     }
   }
-  if (pattern.halfTime !== null) {
-    const startS = durationS / 2;
-    cues.push({ startS, endS: startS + pattern.halfTime.lengthS, turns: pattern.halfTime.turns });
-  }
+  if (wakeUp !== null) cues.push(cueAt(wakeUp.atMin === null ? durationS / 2 : wakeUp.atMin * 60, wakeUp.amount));
   cues.sort((a, b) => a.startS - b.startS);
   const kept: AgitationCue[] = [];
   for (const cue of cues) {
-    const previousEndS = kept.at(-1)?.endS ?? 0;
-    if (cue.startS < previousEndS) continue;
-    if (cue.startS > 0 && cue.endS > freeS) continue;
-    kept.push({ ...cue, endS: Math.min(cue.endS, freeS) });
+    const before = kept.at(-1);
+    if (before !== undefined && cue.startS <= before.endS) continue;
+    if (cue.startS > fromS && cue.endS > freeS) continue;
+    if (cue.startS < freeS) kept.push({ ...cue, endS: Math.min(cue.endS, freeS) });
   }
   return kept;
+}
+
+function cueAt(startS: number, amount: Amount): AgitationCue {
+  return { startS, endS: startS + amountS(amount), turns: amount.unit === 'turns' ? amount.n : null };
 }
 
 /** What the hands do at a moment of development. */

@@ -1,120 +1,103 @@
-import * as z from 'zod';
+import { CONTINUOUS, STAND_LN_SD, bursts, movementRate, sameMovement, seconds, turns, type Movement } from './movement';
 
-const burstSchema = z.object({
-  lengthS: z.number().positive(),
-  /** Inversions or twirls within the burst; null for “keep moving”. */
-  turns: z.number().int().positive().nullable(),
-});
-
-/** A way of agitating: how fast it makes development, and when the hands move. */
-export const agitationSchoolSchema = z.object({
-  name: z.string(),
-  rateFactor: z.number().positive(),
+/** A known way of agitating: how fast it makes development, and when the hands move. */
+export interface AgitationSchool {
+  name: string;
+  rateFactor: number;
   /** Spread of ln(rate factor). */
-  rateLnSd: z.number().nonnegative(),
-  pattern: z.discriminatedUnion('kind', [
-    z.object({ kind: z.literal('continuous') }),
-    z.object({
-      kind: z.literal('bursts'),
-      /** Movement at the very start. */
-      first: burstSchema.nullable(),
-      /** Movement that comes back every so many seconds, at the start or the end of each period. */
-      every: burstSchema.extend({ periodS: z.number().positive(), placement: z.enum(['start', 'end']) }).nullable(),
-      /** One wake-up at half time. */
-      halfTime: burstSchema.nullable(),
-    }),
-  ]),
-  /** What the hands do, in the imperative. */
-  gesture: z.string(),
-});
-
-export type AgitationSchool = z.infer<typeof agitationSchoolSchema>;
-
-type Burst = z.infer<typeof burstSchema>;
-const burst = (lengthS: number, turns: number | null = null): Burst => ({ lengthS, turns });
-
-function bursts(
-  name: string,
-  rateFactor: number,
-  rateLnSd: number,
-  first: Burst | null,
-  every: [periodS: number, placement: 'start' | 'end', burst: Burst] | null,
-  gesture = 'Turn the tank over',
-  halfTime: Burst | null = null,
-): AgitationSchool {
-  const repeat = every === null ? null : { periodS: every[0], placement: every[1], ...every[2] };
-  return { name, rateFactor, rateLnSd, pattern: { kind: 'bursts', first, every: repeat, halfTime }, gesture };
+  rateLnSd: number;
+  movement: Movement;
 }
 
 /** Spread of ln(rate) between hands that follow the same school. Source: our estimate. */
 const HANDS_LN_SD = 0.03;
 
-/**
- * Agitation schools. Patterns: common practice, no source. Rate factors: our estimate.
- * The time that a few inversions take (about 2.5 s each) is our estimate.
- */
+const school = (name: string, rateFactor: number, rateLnSd: number, movement: Movement): AgitationSchool => ({
+  name,
+  rateFactor,
+  rateLnSd,
+  movement,
+});
+
+/** Agitation schools. Patterns: common practice, no source. Rate factors: our estimate. */
 export const agitationSchools = {
-  'ten-each-minute': bursts('First 30 s, then 10 s each minute', 1, HANDS_LN_SD, burst(30), [60, 'start', burst(10)]),
-  'last-ten-each-minute': bursts('First 30 s, then the last 10 s of each minute', 1, HANDS_LN_SD, burst(30), [
-    60,
-    'end',
-    burst(10),
-  ]),
-  'four-each-minute': bursts('4 inversions at the top of each minute', 1, HANDS_LN_SD, burst(10, 4), [
-    60,
-    'start',
-    burst(10, 4),
-  ]),
-  'ten-then-three': bursts('First minute 10 inversions, then 3 a minute', 1, HANDS_LN_SD, burst(25, 10), [
-    60,
-    'start',
-    burst(8, 3),
-  ]),
-  'minute-then-four': bursts('Whole first minute, then 4 a minute', 1, HANDS_LN_SD, burst(60), [
-    60,
-    'start',
-    burst(10, 4),
-  ]),
-  'five-each-half-minute': bursts('5 inversions every 30 s', 1.06, HANDS_LN_SD, burst(12, 5), [
-    30,
-    'start',
-    burst(12, 5),
-  ]),
-  'five-seconds-each-half-minute': bursts('5 s every 30 s, none at the start', 1.06, HANDS_LN_SD, null, [
-    30,
-    'start',
-    burst(5),
-  ]),
-  twirl: bursts(
+  'ten-each-minute': school(
+    'First 30 s, then 10 s each minute',
+    1,
+    HANDS_LN_SD,
+    bursts(seconds(30), [60, 'start', seconds(10)]),
+  ),
+  'last-ten-each-minute': school(
+    'First 30 s, then the last 10 s of each minute',
+    1,
+    HANDS_LN_SD,
+    bursts(seconds(30), [60, 'end', seconds(10)]),
+  ),
+  'four-each-minute': school(
+    '4 inversions at the top of each minute',
+    1,
+    HANDS_LN_SD,
+    bursts(turns(4), [60, 'start', turns(4)]),
+  ),
+  'ten-then-three': school(
+    'First minute 10 inversions, then 3 a minute',
+    1,
+    HANDS_LN_SD,
+    bursts(turns(10), [60, 'start', turns(3)]),
+  ),
+  'minute-then-four': school(
+    'Whole first minute, then 4 a minute',
+    1,
+    HANDS_LN_SD,
+    bursts(seconds(60), [60, 'start', turns(4)]),
+  ),
+  'five-each-half-minute': school(
+    '5 inversions every 30 s',
+    1.06,
+    HANDS_LN_SD,
+    bursts(turns(5), [30, 'start', turns(5)]),
+  ),
+  'five-seconds-each-half-minute': school(
+    '5 s every 30 s, none at the start',
+    1.06,
+    HANDS_LN_SD,
+    bursts(null, [30, 'start', seconds(5)]),
+  ),
+  twirl: school(
     'Spindle twirl each minute',
     0.97,
     HANDS_LN_SD,
-    burst(30),
-    [60, 'start', burst(10)],
-    'Twirl the spindle',
+    bursts(seconds(30), [60, 'start', seconds(10)], { gesture: 'twirl' }),
   ),
-  'every-three-minutes': bursts('First 30 s, then 10 s every 3 minutes', 0.85, 0.08, burst(30), [
-    180,
-    'start',
-    burst(10),
-  ]),
-  continuous: {
-    name: 'Continuous rotation',
-    rateFactor: 1.18,
-    rateLnSd: HANDS_LN_SD,
-    pattern: { kind: 'continuous' },
-    gesture: 'Keep it turning',
-  },
-  gentle: bursts(
+  'every-three-minutes': school(
+    'First 30 s, then 10 s every 3 minutes',
+    0.85,
+    0.08,
+    bursts(seconds(30), [180, 'start', seconds(10)]),
+  ),
+  continuous: school('Continuous rotation', 1.18, HANDS_LN_SD, CONTINUOUS),
+  gentle: school(
     'Gentle only: 2 slow inversions each minute',
     0.95,
     0.05,
-    burst(10, 2),
-    [60, 'start', burst(6, 2)],
-    'Turn the tank over slowly',
+    bursts(turns(2), [60, 'start', turns(2)], { gesture: 'invert-slowly' }),
   ),
-  stand: bursts('Stand, one wake-up at half time', 0.36, 0.28, burst(30), null, 'Turn the tank over gently', burst(10)),
+  stand: school(
+    'Stand, one wake-up at half time',
+    0.36,
+    STAND_LN_SD,
+    bursts(seconds(30), null, { gesture: 'invert-slowly', wakeUp: { atMin: null, amount: seconds(10) } }),
+  ),
 } as const satisfies Record<string, AgitationSchool>;
+
+/**
+ * How fast a movement makes development: as its school does where it is one, else by the share of time in motion.
+ * @param movement how the tank is moved
+ */
+export function rateOfMovement(movement: Movement): Pick<AgitationSchool, 'rateFactor' | 'rateLnSd'> {
+  const same = Object.values(agitationSchools).find(({ movement: of }) => sameMovement(of, movement));
+  return same ?? movementRate(movement);
+}
 
 export type AgitationSchoolId = keyof typeof agitationSchools;
 export const agitationSchoolIds = Object.keys(agitationSchools) as [AgitationSchoolId, ...AgitationSchoolId[]];

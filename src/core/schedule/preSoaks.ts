@@ -1,35 +1,27 @@
-import * as z from 'zod';
+import { readyBaths, type Bath } from './baths';
 
-/** A bath before the developer. */
-export const preSoakSchema = z.object({
-  name: z.string(),
-  baths: z.array(z.object({ name: z.string(), instruction: z.string(), durationS: z.number().positive() })),
+/** A way of soaking before the developer. */
+export interface PreSoak {
+  name: string;
+  baths: readonly Bath[];
+}
+
+const water = (minutes: number): PreSoak => ({
+  name: `Water, ${minutes} min`,
+  baths: [{ ...readyBaths['water-soak'], length: { kind: 'time', seconds: minutes * 60 } }],
 });
 
-/** Pre-soaks. Source: common practice, no source. */
+/** Pre-soaks. Source: common practice, no source; the soda of the alkaline one is our estimate. */
 export const preSoaks = {
   none: { name: 'None', baths: [] },
-  'one-minute': {
-    name: 'Water, 1 min',
-    baths: [{ name: 'Pre-soak', instruction: 'Fill with water at working temperature', durationS: 60 }],
-  },
-  'six-minutes': {
-    name: 'Water, 6 min',
-    baths: [{ name: 'Pre-soak', instruction: 'Fill with water at working temperature', durationS: 360 }],
-  },
+  'one-minute': water(1),
+  'two-minutes': water(2),
+  'six-minutes': water(6),
   'rem-jet': {
     name: 'Alkaline, for a black backing',
-    baths: [
-      // Common practice: a spoon of washing soda a litre; the figure is our estimate.
-      {
-        name: 'Alkaline pre-bath',
-        instruction: 'Water with 20 g/l washing soda: shake hard until the minute is over',
-        durationS: 60,
-      },
-      { name: 'Rinse until clear', instruction: 'Fill, shake, pour out, until the water runs clear', durationS: 120 },
-    ],
+    baths: [readyBaths['alkaline-soak'], readyBaths['soak-until-clear']],
   },
-} as const satisfies Record<string, z.infer<typeof preSoakSchema>>;
+} as const satisfies Record<string, PreSoak>;
 
 export type PreSoakId = keyof typeof preSoaks;
 export const preSoakIds = Object.keys(preSoaks) as [PreSoakId, ...PreSoakId[]];

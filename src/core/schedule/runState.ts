@@ -14,8 +14,23 @@ export interface RunProgress {
   startedMs: number | null;
   finishedMs: number | null;
   notes: { text: string; atMs: number }[];
+  /** Since when the clock rests, ms since the epoch; null while it goes. */
+  pausedMs: number | null;
+  readings: TemperatureReading[];
+  /** The last clearing test; null while there was none. */
+  clearing: { seconds: number; factor: 2 | 3 } | null;
   /** Whether there is something to undo. */
   canUndo: boolean;
+}
+
+/** A thermometer reading of a run. */
+export interface TemperatureReading {
+  /** Step whose bath was measured; null for the room. */
+  stepIndex: number | null;
+  celsius: number;
+  atMs: number;
+  /** Seconds since that bath went in; null before it did, and for the room. */
+  elapsedS: number | null;
 }
 
 /**
@@ -31,17 +46,32 @@ export function runProgress(steps: readonly WetStep[], events: readonly RunEvent
   let stepStartMs: number | null = null;
   let startedMs: number | null = null;
   let finishedMs: number | null = null;
+  let pausedMs: number | null = null;
+  const begunMs: (number | null)[] = steps.map(() => null);
+  const movedMs = clockMoves(events);
   for (const act of acts) {
     if (act.kind === 'shift' || act.kind === 'clock') {
       if (stepStartMs !== null) stepStartMs += act.seconds * 1000;
       // A clock that was set moves everything before it along; a late start moves only its own step.
       if (act.kind === 'clock' && startedMs !== null) startedMs += act.seconds * 1000;
+      if (act.kind === 'clock' && pausedMs !== null) pausedMs += act.seconds * 1000;
+      begunMs[stepIndex] = stepStartMs;
       continue;
     }
+    if (act.kind === 'pause') {
+      pausedMs ??= act.atMs;
+      continue;
+    }
+    // A rest does not count: the step begins so much later. The next bath ends a rest as well.
+    if (pausedMs !== null && stepStartMs !== null) stepStartMs += Math.max(0, act.atMs - pausedMs);
+    pausedMs = null;
+    begunMs[stepIndex] = stepStartMs;
+    if (act.kind === 'resume') continue;
     if (stepStartMs !== null) tookS[stepIndex] = Math.max(0, (act.atMs - stepStartMs) / 1000);
     if (act.kind === 'begin') {
       stepIndex = act.stepIndex;
       stepStartMs = act.atMs;
+      begunMs[stepIndex] = stepStartMs;
       startedMs ??= act.atMs;
     } else {
       finishedMs = act.atMs;
@@ -55,20 +85,54 @@ export function runProgress(steps: readonly WetStep[], events: readonly RunEvent
     startedMs,
     finishedMs,
     notes: events.flatMap((event) => (event.kind === 'note' ? [{ text: event.text, atMs: event.atMs }] : [])),
+    pausedMs,
+    readings: events.flatMap((event, index): TemperatureReading[] => {
+      if (event.kind !== 'temperature') return [];
+      const atMs = event.atMs + (movedMs[index] ?? 0);
+      const begun = event.stepIndex === null ? null : (begunMs[event.stepIndex] ?? null);
+      const elapsedS = begun === null || atMs < begun ? null : (atMs - begun) / 1000;
+      return [{ stepIndex: event.stepIndex, celsius: event.celsius, atMs, elapsedS }];
+    }),
+    clearing: events.reduce<RunProgress['clearing']>(
+      (last, event) => (event.kind === 'clearing' ? { seconds: event.seconds, factor: event.factor } : last),
+      null,
+    ),
     canUndo: acts.length > 0,
   };
 }
 
-type Act = Extract<RunEvent, { kind: 'begin' | 'shift' | 'clock' | 'finish' }>;
+type Act = Extract<RunEvent, { kind: 'begin' | 'shift' | 'clock' | 'finish' | 'pause' | 'resume' }>;
 
 function effectiveActs(events: readonly RunEvent[]): Act[] {
   const acts: Act[] = [];
   for (const event of events) {
     if (event.kind === 'undo') acts.pop();
-    else if (event.kind !== 'note') acts.push(event);
+    else if (event.kind !== 'note' && event.kind !== 'temperature' && event.kind !== 'clearing') acts.push(event);
   }
   return acts;
 }
+
+/** By how much each event moves along with a clock that was set after it, ms. */
+function clockMoves(events: readonly RunEvent[]): number[] {
+  const moves = events.map(() => 0);
+  let later = 0;
+  for (let index = events.length - 1; index >= 0; index--) {
+    moves[index] = later;
+    const event = events[index];
+    if (event?.kind === 'clock') later += event.seconds * 1000;
+  }
+  return moves;
+}
+
+/** Kinds of bath in which the film may wait, and why it may not in the others. Source: common practice, no source. */
+export const pausing: Record<WetStep['kind'], { may: boolean; why: string }> = {
+  'pre-soak': { may: true, why: 'Water does no harm: the film may wait in it.' },
+  develop: { may: false, why: 'The developer goes on working, whether the clock goes or not.' },
+  stop: { may: false, why: 'What is left of the developer still works until the fixer is in.' },
+  fix: { may: false, why: 'The fixer goes on working, whether the clock goes or not.' },
+  wash: { may: true, why: 'Water does no harm: the film may wait in it.' },
+  wetting: { may: true, why: 'The film may wait in it.' },
+};
 
 /** After a bath went in, presses within this time are the same press felt twice, ms. Source: our choice. */
 export const SAME_PRESS_MS = 1500;
@@ -107,7 +171,8 @@ export interface TankView {
  */
 export function tankView(step: WetStep, stepStartMs: number, nowMs: number): TankView {
   const elapsedS = Math.max(0, (nowMs - stepStartMs) / 1000);
-  const remainingS = step.durationS - elapsedS;
+  // A bath that ends when the water runs clear has no end of its own: its clock counts up.
+  const remainingS = step.untilClear === true ? Infinity : step.durationS - elapsedS;
   const hands = handsAt(step.cues, elapsedS);
   return {
     elapsedS,

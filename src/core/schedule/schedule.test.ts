@@ -3,19 +3,25 @@ import { describe, expect, test } from 'vitest';
 import { stopSchoolIds } from '../fixing/stopSchools';
 import { fixMinFromClearing, usualFixMin } from '../fixing/fixTime';
 import { washSchoolIds } from '../fixing/washSchools';
-import { agitationCues, handsAt } from './agitationCues';
+import { handsAt, movementCues } from './agitationCues';
 import { agitationSchoolIds, agitationSchools } from './agitationSchools';
 import type { RunEvent } from './runEvents';
 import { isSamePress, runProgress, tankView } from './runState';
-import { usualWetChoice, wetStepSchema, wetSteps } from './wetSteps';
+import { bathsOf, usualWetChoice, type WetChoice } from '../plan/wetProcess';
+import { bathSchema, readyBaths, type Bath } from './baths';
+import { bursts, movementRate, seconds, turns, type Movement } from './movement';
+import { movementName } from './movementName';
+import { wetStepSchema, wetSteps as stepsOf, type WetStep } from './wetSteps';
 
-const starts = (id: keyof typeof agitationSchools, seconds: number): number[] =>
-  agitationCues(agitationSchools[id], seconds).map((cue) => cue.startS);
+const wetSteps = (developS: number, id: keyof typeof agitationSchools, choice: WetChoice, oneBath = false): WetStep[] =>
+  stepsOf(developS, agitationSchools[id].movement, bathsOf(choice), oneBath);
+const starts = (id: keyof typeof agitationSchools, durationS: number): number[] =>
+  movementCues(agitationSchools[id].movement, durationS).map((cue) => cue.startS);
 
 describe('when hands move (common practice, worked by hand)', () => {
   test('first 30 s, then 10 s each minute', () => expect(starts('ten-each-minute', 240)).toEqual([0, 60, 120, 180]));
   test('first 30 s, rest 20 s, 10 s to the minute, then the last 10 s of each minute', () => {
-    const cues = agitationCues(agitationSchools['last-ten-each-minute'], 240);
+    const cues = movementCues(agitationSchools['last-ten-each-minute'].movement, 240);
     expect(cues.map((cue) => [cue.startS, cue.endS])).toEqual([
       [0, 30],
       [50, 60],
@@ -27,32 +33,146 @@ describe('when hands move (common practice, worked by hand)', () => {
     expect(starts('five-seconds-each-half-minute', 100)).toEqual([30, 60]));
   test('stand wakes up once, at half time', () => expect(starts('stand', 3600)).toEqual([0, 1800]));
   test('continuous rests only to pour out', () =>
-    expect(agitationCues(agitationSchools.continuous, 600)).toEqual([{ startS: 0, endS: 588, turns: null }]));
+    expect(movementCues(agitationSchools.continuous.movement, 600)).toEqual([{ startS: 0, endS: 588, turns: null }]));
   test('inversions are counted', () =>
-    expect(agitationCues(agitationSchools['ten-then-three'], 200).map((cue) => cue.turns)).toEqual([10, 3, 3, 3]));
+    expect(movementCues(agitationSchools['ten-then-three'].movement, 200).map((cue) => cue.turns)).toEqual([
+      10, 3, 3, 3,
+    ]));
   test('cues never overlap, stay within development and leave the pour-out still (property)', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...agitationSchoolIds), fc.integer({ min: 30, max: 7200 }), (id, seconds) => {
-        const cues = agitationCues(agitationSchools[id], seconds);
+      fc.property(fc.constantFrom(...agitationSchoolIds), fc.integer({ min: 30, max: 7200 }), (id, durationS) => {
+        const cues = movementCues(agitationSchools[id].movement, durationS);
         cues.forEach((cue, index) => {
           expect(cue.endS).toBeGreaterThan(cue.startS);
-          expect(cue.endS).toBeLessThanOrEqual(seconds);
+          expect(cue.endS).toBeLessThanOrEqual(durationS);
           expect(cue.startS).toBeGreaterThanOrEqual(cues[index - 1]?.endS ?? 0);
-          if (cue.startS > 0) expect(cue.startS).toBeLessThanOrEqual(seconds - 15);
+          if (cue.startS > 0) expect(cue.startS).toBeLessThanOrEqual(durationS - 12);
         });
       }),
     );
   });
   test('a moment has its hands', () => {
-    const cues = agitationCues(agitationSchools['ten-each-minute'], 240);
+    const cues = movementCues(agitationSchools['ten-each-minute'].movement, 240);
     expect(handsAt(cues, 5).current?.startS).toBe(0);
     expect(handsAt(cues, 45)).toMatchObject({ current: null, next: { startS: 60 } });
     expect(handsAt(cues, 230).next).toBeNull();
   });
 });
 
+const choice = usualWetChoice({ remJet: false, longSoak: false, fixMin: 4, carbonateBrew: true });
+
+describe('movements of one’s own (common practice, worked by hand)', () => {
+  const startsOf = (movement: Movement, durationS: number): number[] =>
+    movementCues(movement, durationS).map(({ startS }) => startS);
+  test('fix 5 min, 30 s and then 2 turns each 30 s: the first ends as the second would begin', () =>
+    expect(startsOf(bursts(seconds(30), [30, 'start', turns(2)]), 300)).toEqual([
+      0, 60, 90, 120, 150, 180, 210, 240, 270,
+    ]));
+  test('10 s a minute until minute 8 begins last at 7:00', () =>
+    expect(startsOf(bursts(seconds(10), [60, 'start', seconds(10)], { stillFromMin: 8 }), 600).at(-1)).toBe(420));
+  test('30 s on, 30 s off for 10 min', () => {
+    const cues = movementCues(bursts(seconds(30), [60, 'start', seconds(30)]), 600);
+    expect(cues).toHaveLength(10);
+    expect(cues.map(({ startS, endS }) => [startS, endS]).slice(0, 2)).toEqual([
+      [0, 30],
+      [60, 90],
+    ]);
+  });
+  test('15 s and 5 s each minute, from the start', () => {
+    for (const n of [15, 5])
+      expect(startsOf(bursts(seconds(n), [60, 'start', seconds(n)]), 240)).toEqual([0, 60, 120, 180]);
+  });
+  test('3 turns once, and never again', () => {
+    expect(movementCues(bursts(turns(3), null), 600)).toEqual([{ startS: 0, endS: 7.5, turns: 3 }]);
+  });
+  test('5 s each 30 s and none at the start', () =>
+    expect(startsOf(bursts(null, [30, 'start', seconds(5)]), 130)).toEqual([30, 60, 90]));
+  test('a wake-up at half time or at a minute', () => {
+    const wake = (atMin: number | null) => bursts(seconds(30), null, { wakeUp: { atMin, amount: seconds(10) } });
+    expect(startsOf(wake(null), 3600)).toEqual([0, 1800]);
+    expect(startsOf(wake(20), 3600)).toEqual([0, 1200]);
+  });
+  test('a clock that starts with the first drop lets the tank fill before the first movement', () =>
+    expect(movementCues(bursts(seconds(30), [60, 'start', seconds(10)]), 240, 12)[0]).toEqual({
+      startS: 12,
+      endS: 42,
+      turns: null,
+    }));
+  test('any movement keeps its hands still for the pour-out (property)', () => {
+    const amount = fc.oneof(fc.integer({ min: 1, max: 60 }).map(seconds), fc.integer({ min: 1, max: 20 }).map(turns));
+    const any = fc.record({
+      first: fc.option(amount),
+      every: fc.option(
+        fc.tuple(fc.integer({ min: 5, max: 400 }), fc.constantFrom('start' as const, 'end' as const), amount),
+      ),
+      still: fc.option(fc.integer({ min: 1, max: 30 })),
+      durationS: fc.integer({ min: 30, max: 4000 }),
+    });
+    fc.assert(
+      fc.property(any, ({ first, every, still, durationS }) => {
+        let lastEndS = 0;
+        for (const { startS, endS } of movementCues(bursts(first, every, { stillFromMin: still }), durationS)) {
+          expect(startS).toBeGreaterThanOrEqual(lastEndS);
+          expect(endS).toBeLessThanOrEqual(durationS - 12);
+          lastEndS = endS;
+        }
+      }),
+    );
+  });
+  test('its rate lies between the schools, by the share of time in motion', () => {
+    const rate = (n: number, periodS: number): number =>
+      movementRate(bursts(null, [periodS, 'start', seconds(n)])).rateFactor;
+    expect(rate(10, 60)).toBeCloseTo(1, 6);
+    expect(rate(12, 60)).toBeCloseTo(1.06, 6);
+    expect(movementRate(agitationSchools.continuous.movement).rateFactor).toBeCloseTo(1.18, 6);
+    expect(movementRate(agitationSchools.stand.movement)).toEqual({ rateFactor: 0.36, rateLnSd: 0.28 });
+    expect(rate(30, 60)).toBeGreaterThan(1.06);
+    expect(rate(30, 60)).toBeLessThan(1.18);
+    expect(movementRate(bursts(null, [60, 'start', seconds(30)])).rateLnSd).toBeCloseTo(0.08, 6);
+  });
+  test('is named by what it is', () => {
+    expect(movementName(bursts(seconds(30), [60, 'end', seconds(10)], { stillFromMin: 8 }))).toBe(
+      'First 30 s, then the last 10 s of each minute, still from 8:00',
+    );
+    expect(movementName(bursts(turns(3), null))).toBe('First 3 turns');
+  });
+});
+
 describe('wet steps', () => {
-  const choice = usualWetChoice({ remJet: false, longSoak: false, fixMin: 4, carbonateBrew: true });
+  test('a list of one’s own arrives as it is written', () => {
+    const own: Bath[] = [
+      { ...readyBaths['water-soak'], length: { kind: 'time', seconds: 120 } },
+      ...bathsOf(choice).filter(({ kind }) => kind === 'develop'),
+      readyBaths['still-water'],
+      { ...readyBaths['acid-stop'], length: { kind: 'time', seconds: 10 } },
+      readyBaths.fixer,
+      readyBaths['second-fixer'],
+      readyBaths['washing-aid'],
+      { ...readyBaths['wash-until-clear'], length: { kind: 'until-clear', seconds: 1500 } },
+      { ...readyBaths.wetting, length: { kind: 'time', seconds: 30 } },
+    ];
+    const steps = stepsOf(720, agitationSchools['ten-then-three'].movement, own);
+    expect(steps.map(({ name, durationS }) => [name, durationS])).toEqual([
+      ['Pre-soak', 120],
+      ['Develop', 720],
+      ['Still water', 120],
+      ['Acid stop', 10],
+      ['Fix', 300],
+      ['Second fixer', 180],
+      ['Washing aid', 120],
+      ['Rinse until clear', 1500],
+      ['Wetting bath', 30],
+    ]);
+    expect(steps[7]?.untilClear).toBe(true);
+    for (const step of steps) expect(wetStepSchema.safeParse(step).success).toBe(true);
+    for (const bath of own) expect(bathSchema.safeParse(bath).success).toBe(true);
+  });
+  test('a change of water has 25 s for filling and pouring besides its turns', () => {
+    const [first] = stepsOf(600, agitationSchools.stand.movement, bathsOf(choice)).filter(
+      ({ kind }) => kind === 'wash',
+    );
+    expect(first).toMatchObject({ durationS: 37.5, cues: [{ startS: 12.5, endS: 25, turns: 5 }] });
+  });
   test('coffee: pre-soak, develop, three rinses, fix, 5-10-20, wetting bath', () => {
     const steps = wetSteps(930, 'ten-each-minute', choice);
     expect(steps.map((step) => step.kind)).toEqual([

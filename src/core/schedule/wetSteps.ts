@@ -1,25 +1,9 @@
 import * as z from 'zod';
 import { limited, nameField, text } from '../schema/fields';
-import { within } from '../schema/within';
-import { stopSchoolIds, stopSchools } from '../fixing/stopSchools';
-import { washSchoolIds, washSchools } from '../fixing/washSchools';
-import { wettingBathIds, wettingBaths } from '../fixing/wettingBaths';
-import { agitationCues } from './agitationCues';
-import { agitationSchools, type AgitationSchoolId } from './agitationSchools';
-import { preSoakIds, preSoaks } from './preSoaks';
-
-/** Choices for the wet steps around development. */
-export const wetChoiceSchema = z.strictObject({
-  preSoakId: z.enum(preSoakIds),
-  stopId: z.enum(stopSchoolIds),
-  fixMin: within('Fix', 0.5, 30, 'min'),
-  washId: z.enum(washSchoolIds),
-  wettingId: z.enum(wettingBathIds),
-});
-
-export type WetChoice = z.infer<typeof wetChoiceSchema>;
-
-export const wetStepKinds = ['pre-soak', 'develop', 'stop', 'fix', 'wash', 'wetting'] as const;
+import { movementCues } from './agitationCues';
+import { FILL_AND_POUR_S, USUAL_POUR_IN, bathKinds, bathS, liquidIds, liquids, type Bath, type PourIn } from './baths';
+import { SECONDS_PER_TURN } from './amount';
+import { gestureIds, gestures, type Movement } from './movement';
 
 export const agitationCueSchema = z.strictObject({
   startS: limited('stepS'),
@@ -29,114 +13,91 @@ export const agitationCueSchema = z.strictObject({
 
 /** One wet step of a run. */
 export const wetStepSchema = z.strictObject({
-  kind: z.enum(wetStepKinds),
+  kind: z.enum(bathKinds),
   name: nameField('Step'),
   /** What the hands do, in the imperative. */
-  instruction: text('Instruction', 400),
+  instruction: text('Instruction', 600),
   durationS: limited('stepS'),
   cues: z.array(agitationCueSchema).max(5000),
+  /** What the bath was filled with. */
+  liquid: z.enum(liquidIds).optional(),
+  /** It ends when the water runs clear, and the clock counts up. */
+  untilClear: z.boolean().optional(),
+  /** What the hands do where they move; missing in runs from before it was kept. */
+  gesture: z.enum(gestureIds).optional(),
 });
 
 export type WetStep = z.infer<typeof wetStepSchema>;
 
-/** Seconds that one inversion of a tank takes. Source: our estimate. */
-const SECONDS_PER_INVERSION = 2.5;
-
-/** Black that the pre-bath left behind comes off wet. Source: common practice, no source. */
-const LAST_WIPE = {
-  name: 'Wipe the back',
-  instruction: 'Draw the shiny side through wet fingers or a soft sponge until it stays clear',
-  durationS: 60,
-};
-
-/** Agitation in the fixer. Source: common practice, no source. */
-const FIX_AGITATION = agitationSchools['ten-each-minute'];
-
 /**
  * The wet steps of a run, in order.
  * @param developS development time, s; above 0
- * @param agitationId agitation school in the developer
- * @param choice the user's choices for the other steps
+ * @param movement how the tank is moved in the developer
+ * @param baths the baths as planned
  * @param oneBath whether developer and fixer are one bath: no stop and no fixer then
- * @returns steps from the pre-soak to the wetting bath
+ * @param pourIn how the developer is poured in
  */
 export function wetSteps(
   developS: number,
-  agitationId: AgitationSchoolId,
-  choice: WetChoice,
+  movement: Movement,
+  baths: readonly Bath[],
   oneBath = false,
+  pourIn: PourIn = USUAL_POUR_IN,
 ): WetStep[] {
-  const school = agitationSchools[agitationId];
-  const still = (kind: WetStep['kind'], bath: { name: string; instruction: string; durationS: number }): WetStep => ({
-    kind,
-    ...bath,
-    cues: [],
-  });
-  const fixS = Math.round(choice.fixMin * 60);
-  const wetting = wettingBaths[choice.wettingId];
-  return [
-    ...preSoaks[choice.preSoakId].baths.map((bath) => still('pre-soak', bath)),
-    {
-      kind: 'develop',
-      name: oneBath ? 'Develop and fix' : 'Develop',
-      instruction: school.gesture,
-      durationS: developS,
-      cues: agitationCues(school, developS),
-    },
-    ...(oneBath
-      ? []
-      : [
-          ...stopSchools[choice.stopId].baths.map((bath) => still('stop', bath)),
-          {
-            kind: 'fix' as const,
-            name: 'Fix',
-            instruction: FIX_AGITATION.gesture,
-            durationS: fixS,
-            cues: agitationCues(FIX_AGITATION, fixS),
-          },
-        ]),
-    ...washStepsOf(choice),
-    ...(choice.preSoakId === 'rem-jet' ? [still('wash', LAST_WIPE)] : []),
-    ...(wetting.durationS > 0 ? [still('wetting', { ...wetting, name: 'Wetting bath' })] : []),
-  ];
+  return baths
+    .filter(({ kind }) => !oneBath || (kind !== 'stop' && kind !== 'fix'))
+    .map((bath): WetStep => {
+      if (bath.kind === 'develop') return developStep(bath, developS, movement, oneBath, pourIn);
+      const durationS = bathS(bath.length, developS);
+      return {
+        kind: bath.kind,
+        name: bath.name,
+        instruction: instructionOf(bath),
+        durationS,
+        cues: cuesOf(bath, durationS),
+        liquid: bath.liquid,
+        ...(bath.length.kind === 'until-clear' ? { untilClear: true } : {}),
+        ...(bath.movement === null ? {} : { gesture: bath.movement.gesture }),
+      };
+    });
 }
 
-function washStepsOf(choice: WetChoice): WetStep[] {
-  const school = washSchools[choice.washId];
-  const step = (name: string, instruction: string, durationS: number): WetStep => ({
-    kind: 'wash',
-    name,
-    instruction,
-    durationS,
-    cues: [],
-  });
-  if (school.changes.length === 0)
-    return [step('Wash', 'Let the water run at working temperature', school.runningMin * 60)];
-  return school.changes.map((turns, index) =>
-    step(
-      `Wash ${index + 1} of ${school.changes.length}`,
-      `Fill, turn ${turns} times, pour out`,
-      turns * SECONDS_PER_INVERSION,
-    ),
-  );
-}
-
-/**
- * The wet choices to offer at first.
- * @param film what matters of the film and its brew
- * @returns common-practice defaults
- */
-export function usualWetChoice(film: {
-  remJet: boolean;
-  longSoak: boolean;
-  fixMin: number;
-  carbonateBrew: boolean;
-}): WetChoice {
+function developStep(bath: Bath, developS: number, movement: Movement, oneBath: boolean, pourIn: PourIn): WetStep {
+  const fromS = pourIn.clock === 'first-drop' ? pourIn.seconds : 0;
   return {
-    preSoakId: film.remJet ? 'rem-jet' : film.longSoak ? 'six-minutes' : 'one-minute',
-    stopId: film.carbonateBrew ? 'three-rinses' : 'acid',
-    fixMin: film.fixMin,
-    washId: '5-10-20',
-    wettingId: 'agent',
+    kind: 'develop',
+    name: oneBath ? 'Develop and fix' : bath.name,
+    instruction: `${gestures[movement.gesture].words}${movement.tap ? '; tap the tank after the first' : ''}`,
+    durationS: developS,
+    cues: movementCues(movement, developS, fromS),
+    liquid: 'developer',
+    gesture: movement.gesture,
   };
+}
+
+function cuesOf({ length, movement }: Bath, durationS: number): WetStep['cues'] {
+  if (length.kind === 'turns') {
+    const startS = FILL_AND_POUR_S / 2;
+    return [{ startS, endS: startS + length.turns * SECONDS_PER_TURN, turns: length.turns }];
+  }
+  return movement === null ? [] : movementCues(movement, durationS);
+}
+
+function instructionOf({ liquid, length, movement, note }: Bath): string {
+  if (length.kind === 'turns')
+    return `Fill with ${lower(liquid)}, turn the tank ${length.turns} times, pour out${also(note)}`;
+  if (movement !== null) return `${gestures[movement.gesture].words}${also(note)}`;
+  if (note !== '') return note;
+  return length.kind === 'until-clear'
+    ? 'Fill, shake, pour out, until it runs clear'
+    : `Fill with ${lower(liquid)} and leave it still`;
+}
+
+function lower(liquid: Bath['liquid']): string {
+  const name = liquids[liquid];
+  return name.charAt(0).toLowerCase() + name.slice(1);
+}
+
+function also(note: string): string {
+  return note === '' ? '' : `. ${note}`;
 }

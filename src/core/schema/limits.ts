@@ -22,6 +22,7 @@ export const limits = {
   amountPerL: { what: 'Amount per litre', min: 0, max: 1000 },
   timeMin: { what: 'Time', min: 0.01, max: 20_000, unit: 'min' },
   stepS: { what: 'Length of a step', min: 0, max: 1_200_000, unit: 's' },
+  clearingS: { what: 'Clearing time', min: 1, max: 7200, unit: 's' },
   shiftS: { what: 'Shift', min: -604_800, max: 604_800, unit: 's' },
   clockS: { what: 'Change of the clock', min: -3.2e9, max: 3.2e9, unit: 's' },
   ratio: { what: 'Ratio', min: 1e-6, max: 1e6 },

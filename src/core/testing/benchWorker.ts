@@ -10,6 +10,9 @@ export interface WorkerMedians {
   estimate: number;
   study: number;
   wholeLog: number;
+  /** First fit of ten thousand verdicts, and the next one after one more. */
+  longLog: number;
+  refit: number;
 }
 
 const THREE_PIECES = sampleRequest({
@@ -45,6 +48,15 @@ function yardstick(): number {
   return sum;
 }
 
+function timed<T>(call: () => T): { answer: T; ms: number } {
+  const from = performance.now();
+  const answer = call();
+  return { answer, ms: performance.now() - from };
+}
+
+const long = bigLog(10_001, 60, 40);
+const first = timed(() => fitEvidence(long.slice(0, -1)));
+const next = timed(() => fitEvidence(long, null, first.answer));
 const log = bigLog(500, 60, 40);
 const fit = fitOf(THREE_PIECES);
 const medians: WorkerMedians = {
@@ -52,5 +64,7 @@ const medians: WorkerMedians = {
   estimate: median(() => estimate(THREE_PIECES), 200),
   study: median(() => study(THREE_PIECES, fit), 80),
   wholeLog: median(() => fitEvidence(log), 11),
+  longLog: first.ms,
+  refit: next.ms,
 };
 postMessage(medians);

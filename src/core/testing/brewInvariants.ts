@@ -64,7 +64,8 @@ export function expectSoundBrew(form: WorkbenchForm, kit: Kit, factor: (index: n
   expect(water.plan.firstMl + water.plan.lastMl + liquidMl).toBeCloseTo(volumeMl, 5);
 
   // Whatever is poured together ends at the temperature wanted, by a balance written out anew.
-  if (water.plan.firstC !== null) {
+  const { firstC, liquidC, coolsFromC } = water.plan;
+  if (firstC !== null || liquidC !== undefined) {
     const heat = dissolvingHeat(
       batch.parts.flatMap(({ makeup, unit, target }) =>
         makeup.kind === 'substance' && unit === 'g' ? [{ substanceId: makeup.substanceId, amount: target }] : [],
@@ -72,18 +73,19 @@ export function expectSoundBrew(form: WorkbenchForm, kit: Kit, factor: (index: n
     );
     const ends = mixedTemperature(
       [
-        { volumeMl: water.plan.firstMl, temperatureC: water.plan.firstC },
-        { volumeMl: liquidMl, temperatureC: batch.roomC },
+        { volumeMl: water.plan.firstMl, temperatureC: firstC ?? 0 },
+        { volumeMl: liquidMl, temperatureC: liquidC ?? batch.roomC },
         { volumeMl: water.plan.lastMl, temperatureC: water.plan.lastC },
       ],
       heat.heatJ,
     );
     // Where a concentrate leaves no water worth the name, no temperature of it makes the jug: that is said.
-    if (water.plan.firstMl > volumeMl * 1e-6) expect(ends).toBeCloseTo(batch.targetC, 4);
+    if (liquidC !== undefined || water.plan.firstMl > volumeMl * 1e-6)
+      expect(ends).toBeCloseTo(coolsFromC ?? batch.targetC, 4);
     else expect(water.problem).not.toBeNull();
     if (water.plan.hotMl !== null)
       expect(water.plan.hotMl + (water.plan.coldMl ?? 0)).toBeCloseTo(water.plan.firstMl, 5);
-    else expect(water.problem).not.toBeNull();
+    else if (liquidC === undefined) expect(water.problem).not.toBeNull();
   }
 
   const steps = mixSteps(batch);

@@ -1,3 +1,4 @@
+import { integral } from '../inference/quadrature';
 import { temperatureRate } from './arrhenius';
 
 /** Time in which a 500 ml plastic tank in air loses 63 % of its distance to the room, min. Source: our estimate, ± 30 %. */
@@ -38,10 +39,6 @@ export function driftTemperature({ startC, ambientC, timeConstantMin }: Drift, t
   return ambientC + (startC - ambientC) * Math.exp(-timeMin / timeConstantMin);
 }
 
-/** Nodes and weights of Gauss–Legendre quadrature with four points on −1 to 1. Source: Abramowitz and Stegun, table 25.4. */
-const NODES = [-0.8611363115940526, -0.3399810435848563, 0.3399810435848563, 0.8611363115940526];
-const WEIGHTS = [0.3478548451374538, 0.6521451548625461, 0.6521451548625461, 0.3478548451374538];
-
 /**
  * Development dose of a drifting bath, as minutes at its start temperature: ∫ r(T(τ))/r(T0) dτ.
  * @param drift the bath
@@ -51,13 +48,7 @@ const WEIGHTS = [0.3478548451374538, 0.6521451548625461, 0.6521451548625461, 0.3
  * Source: dose integral of the Arrhenius rate; temperature by Newton's law of cooling.
  */
 export function driftDose(drift: Drift, q10: number, timeMin: number): number {
-  const half = timeMin / 2;
-  let sum = 0;
-  for (let i = 0; i < NODES.length; i++) {
-    const temperatureC = driftTemperature(drift, half * (1 + (NODES[i] ?? 0)));
-    sum += (WEIGHTS[i] ?? 0) * temperatureRate(temperatureC, q10, drift.startC);
-  }
-  return half * sum;
+  return integral((minute) => temperatureRate(driftTemperature(drift, minute), q10, drift.startC), 0, timeMin);
 }
 
 /** Newton steps; each doubles the digits. */

@@ -76,3 +76,34 @@ describe('writing', () => {
     expect(roundToPourable(61.2)).toBeCloseTo(61, 9);
   });
 });
+
+describe('times as people write them', () => {
+  const units = { temperature: 'C', volume: 'ml' } as const;
+  test.each([
+    ['12', 12],
+    ['12:00', 12],
+    ['7:30', 7.5],
+    ['7 min 30 s', 7.5],
+    ['450 s', 7.5],
+    ['1 h', 60],
+    ['1:00:00', 60],
+    ['1 h 15 min', 75],
+    ['75:00', 75],
+    ['7,5', 7.5],
+    ['12 minutes', 12],
+  ])('%s', (text, minutes) => {
+    expect(parseQuantity(text, 'minutes', units)).toEqual({ ok: true, value: minutes });
+  });
+  test.each(['7:75', 'soon', '1:90:00', ':30', '-5', 'h'])('“%s” is told to be none', (text) => {
+    const read = parseQuantity(text, 'minutes', units);
+    expect(read.ok ? '' : read.problems[0]?.message).toMatch(/is not a time/);
+  });
+  test('come back as a clock has them', () => {
+    expect([12, 7.5, 60, 90.25].map((minutes) => quantityToInput(minutes, 'minutes', units))).toEqual([
+      '12',
+      '7:30',
+      '1:00:00',
+      '1:30:15',
+    ]);
+  });
+});

@@ -1,3 +1,5 @@
+import { minutesToInput, parseMinutes } from './duration';
+import { parseShutter, shutterText } from './shutter';
 import { failure, success, type Result } from '../schema/result';
 import { celsiusToFahrenheit, fahrenheitToCelsius } from './temperature';
 import { threeFigures } from './threeFigures';
@@ -91,11 +93,15 @@ export const quantityKinds = {
       fromBase: (v: number) => v * 60,
     },
   ],
+  seconds: [plain('s', ['s', 'sec', 'seconds'], 0)],
+  /** An exposure time, as a shutter has it. */
+  shutter: [plain('s', ['s', 'sec'], 3)],
   hours: [plain('h', ['h'], 1)],
   year: [plain('', [], 0)],
   count: [plain('', [], 0)],
   parts: [plain('parts', ['parts', 'part'], 1)],
   iso: [plain('ISO', ['iso'], 0)],
+  fNumber: [plain('', [], 1)],
   stops: [plain('stops', ['stop', 'stops'], 1)],
   gradient: [plain('', [], 2)],
   density: [plain('D', ['d'], 2)],
@@ -150,6 +156,8 @@ export function formatNumber(value: number, decimals: number): string {
  * @param value value in the base unit
  */
 export function quantityToInput(value: number, kind: QuantityKind, choice: UnitChoice): string {
+  if (kind === 'minutes') return minutesToInput(value);
+  if (kind === 'shutter') return shutterText(value);
   const unit = displayUnit(kind, choice);
   // A value typed in the unit it is stored in comes back as typed; a converted one is rounded.
   const shown = unit.fromBase(value);
@@ -167,6 +175,18 @@ export function quantityToInput(value: number, kind: QuantityKind, choice: UnitC
  * @example parseQuantity('68 F', 'temperature', { temperature: 'C', volume: 'ml' }) // { ok: true, value: 20 }
  */
 export function parseQuantity(text: string, kind: QuantityKind, choice: UnitChoice, path = ''): Result<number> {
+  if (kind === 'shutter' && text.trim() !== '') {
+    const seconds = parseShutter(text);
+    return seconds === null
+      ? failure({ path, message: `“${text.trim()}” is not an exposure time: type 1/125, 4 s or 2 min.` })
+      : success(seconds);
+  }
+  if (kind === 'minutes' && text.trim() !== '') {
+    const minutes = parseMinutes(text);
+    return minutes === null
+      ? failure({ path, message: `“${text.trim()}” is not a time: type 12, 7:30, 7 min 30 s, 450 s or 1 h.` })
+      : success(minutes);
+  }
   const match = /^\s*([-−+]?)\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*([^\d]*?)\s*$/u.exec(text);
   if (match === null) {
     return failure({

@@ -1,0 +1,60 @@
+import { describe, expect, test } from 'vitest';
+import { sampleBrew } from '../testing/sampleBrew';
+import { changedJug } from './changeJug';
+import type { BrewPart } from './part';
+
+const NOW = 1_700_000_000_000;
+const part = (substanceId: 'soda-anhydrous' | 'ascorbic-acid' | 'instant-coffee', actual: number): BrewPart => ({
+  key: substanceId,
+  name: substanceId,
+  unit: 'g',
+  target: actual,
+  actual,
+  how: 'scale',
+  lnSd: 0.01,
+  makeup: { kind: 'substance', substanceId },
+});
+/** Half a litre of the standard coffee, weighed. */
+const weighed = sampleBrew(NOW, {
+  parts: [part('soda-anhydrous', 27), part('ascorbic-acid', 8), part('instant-coffee', 20)],
+  films: 1,
+});
+
+describe('a jug that changes after it was mixed (worked by hand)', () => {
+  test('half a gram of bromide in 500 ml is a gram in a litre, and nothing else moves', () => {
+    for (const jug of [weighed, sampleBrew(NOW)]) {
+      const changed = changedJug(jug, { kind: 'added', atMs: NOW, substanceId: 'bromide', amount: 0.5 });
+      expect(changed).toMatchObject({ ok: true, value: { bromideGPerL: 1, volumeMl: 500 } });
+      expect(changed.ok && changed.value.developer).toEqual(weighed.developer);
+    }
+  });
+  test('topped up from 500 to 600 ml, everything stands at five sixths', () => {
+    for (const jug of [weighed, sampleBrew(NOW)]) {
+      const changed = changedJug(jug, { kind: 'water', atMs: NOW, ml: 100 });
+      const developer = changed.ok ? changed.value.developer : null;
+      expect(developer?.kind === 'improvised' ? developer.sodaGPerL : 0).toBeCloseTo(45, 6);
+      expect(developer?.kind === 'improvised' ? developer.agents[0]?.amountPerL : 0).toBeCloseTo(100 / 3, 6);
+    }
+  });
+  test('with half of it gone the strength stays, and half of the film that wore it goes along', () => {
+    const changed = changedJug(weighed, { kind: 'gone', atMs: NOW, ml: 250 });
+    expect(changed).toMatchObject({ ok: true, value: { volumeMl: 250, films: 0.5 } });
+    expect(changed.ok && changed.value.developer).toEqual(weighed.developer);
+    const back = changed.ok ? changedJug(changed.value, { kind: 'water', atMs: NOW, ml: 250 }) : changed;
+    expect(back.ok && back.value.developer?.kind === 'improvised' ? back.value.developer.sodaGPerL : 0).toBeCloseTo(
+      27,
+      6,
+    );
+  });
+  test('more coffee into a weighed jug makes it stronger by what went in', () => {
+    const changed = changedJug(weighed, { kind: 'added', atMs: NOW, substanceId: 'instant-coffee', amount: 10 });
+    const developer = changed.ok ? changed.value.developer : null;
+    expect(developer?.kind === 'improvised' ? developer.agents[0]?.amountPerL : 0).toBeCloseTo(60, 6);
+  });
+  test('what cannot be says why', () => {
+    const empty = changedJug(weighed, { kind: 'gone', atMs: NOW, ml: 500 });
+    expect(empty.ok ? '' : empty.problems[0]?.message).toMatch(/pour it away instead/);
+    const strange = changedJug(sampleBrew(NOW), { kind: 'added', atMs: NOW, substanceId: 'borax', amount: 5 });
+    expect(strange.ok ? '' : strange.problems[0]?.message).toMatch(/was not weighed here/);
+  });
+});

@@ -1,0 +1,152 @@
+import * as z from 'zod';
+import { organicAgentIds } from '../chemistry/organicAgents';
+import { substanceIds, substanceOf, type SubstanceId } from '../chemistry/substances';
+import { instantMs, limited } from '../schema/fields';
+import { failure, success, type Result } from '../schema/result';
+import { compositionOf, estimableDeveloper, phOf, type Developer } from './composition';
+import type { MadeBrew } from './finishMix';
+import { amountOf, type BrewPart } from './part';
+
+/** Something that was done to a jug after it was mixed. */
+export const jugChangeSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('added'),
+    atMs: instantMs,
+    substanceId: z.enum(substanceIds),
+    /** g, or ml of a liquid. */
+    amount: limited('amount', 'Amount'),
+  }),
+  z.strictObject({ kind: z.literal('water'), atMs: instantMs, ml: limited('jugVolumeMl', 'Water') }),
+  z.strictObject({ kind: z.literal('gone'), atMs: instantMs, ml: limited('jugVolumeMl', 'What is gone') }),
+]);
+
+export type JugChange = z.infer<typeof jugChangeSchema>;
+
+/** What a change works on: a brew without its identity. */
+export type ChangingJug = Pick<
+  MadeBrew,
+  'use' | 'developer' | 'bromideGPerL' | 'volumeMl' | 'parts' | 'ph' | 'mixingLnSd'
+> & { films: number };
+
+/** Spread of an amount that somebody added by hand, ln. Source: our estimate. */
+const ADDED_LN_SD = 0.03;
+
+/** A jug is not emptied by parts: what is left has to be worth a name, ml. Source: our choice. */
+const LEAST_LEFT_ML = 10;
+
+/**
+ * A jug after a change: contents, strength, pH and volume follow.
+ * @param jug as it stands
+ * @param change what was done
+ * @returns the jug as it stands then, or why that cannot be
+ * Source: amounts in a volume; what is gone takes its share of everything along, and of the films that wore it.
+ * @example a gram of bromide in 500 ml: changedJug(jug, { kind: 'added', substanceId: 'bromide', amount: 1, atMs }) // 2 g/l more
+ */
+export function changedJug<T extends ChangingJug>(jug: T, change: JugChange): Result<T> {
+  switch (change.kind) {
+    case 'gone': {
+      const volumeMl = jug.volumeMl - change.ml;
+      if (volumeMl < LEAST_LEFT_ML)
+        return failure({ path: 'ml', message: `The jug holds ${Math.round(jug.volumeMl)} ml: pour it away instead.` });
+      const share = volumeMl / jug.volumeMl;
+      const parts = jug.parts.map((part) => ({ ...part, target: part.target * share, actual: amountOf(part) * share }));
+      return success({ ...jug, volumeMl, parts, films: jug.films * share });
+    }
+    case 'water': {
+      const volumeMl = jug.volumeMl + change.ml;
+      if (jug.parts.length > 0) return success(reckoned({ ...jug, volumeMl }));
+      const share = jug.volumeMl / volumeMl;
+      return success({
+        ...jug,
+        volumeMl,
+        ph: null,
+        developer: jug.developer === null ? null : thinned(jug.developer, share),
+        bromideGPerL: jug.bromideGPerL * share,
+      });
+    }
+    case 'added':
+      return jug.parts.length > 0 ? success(reckoned(withPart(jug, change))) : addedUnweighed(jug, change);
+  }
+}
+
+function reckoned<T extends ChangingJug>(jug: T): T {
+  const composition = compositionOf(jug.parts, jug.volumeMl);
+  return {
+    ...jug,
+    developer: jug.use === 'film-developer' ? estimableDeveloper(composition) : null,
+    bromideGPerL: Number(composition.bromideGPerL.toFixed(4)),
+    ph: phOf(composition)?.ph ?? null,
+  };
+}
+
+function withPart<T extends ChangingJug>(jug: T, { substanceId, amount }: Extract<JugChange, { kind: 'added' }>): T {
+  const { name, unit } = substanceOf(substanceId);
+  const known = jug.parts.findIndex(({ makeup }) => makeup.kind === 'substance' && makeup.substanceId === substanceId);
+  const added: BrewPart = {
+    key: `added-${jug.parts.length}`,
+    name,
+    unit,
+    target: amount,
+    actual: amount,
+    how: 'typed',
+    lnSd: ADDED_LN_SD,
+    makeup: { kind: 'substance', substanceId },
+  };
+  const parts =
+    known < 0
+      ? [...jug.parts, added]
+      : jug.parts.map((part, index) =>
+          index === known ? { ...part, target: part.target + amount, actual: amountOf(part) + amount } : part,
+        );
+  return { ...jug, parts, volumeMl: jug.volumeMl + (unit === 'ml' ? amount : 0) };
+}
+
+/** A brew that nobody weighed here is known by its developer alone: only what that names can be added to. */
+function addedUnweighed<T extends ChangingJug>(
+  jug: T,
+  { substanceId, amount }: Extract<JugChange, { kind: 'added' }>,
+): Result<T> {
+  const perL = (amount * 1000) / jug.volumeMl;
+  if (substanceId === 'bromide') return success({ ...jug, bromideGPerL: jug.bromideGPerL + perL });
+  const { developer } = jug;
+  if (developer?.kind === 'improvised') {
+    if (substanceId === 'soda-anhydrous')
+      return success({ ...jug, developer: { ...developer, sodaGPerL: developer.sodaGPerL + perL } });
+    if (substanceId === 'ascorbic-acid')
+      return success({ ...jug, developer: { ...developer, ascorbicGPerL: developer.ascorbicGPerL + perL } });
+    const agentId = organicAgentIds.find((id) => (id as SubstanceId) === substanceId);
+    if (agentId !== undefined && developer.agents.some((agent) => agent.agentId === agentId))
+      return success({
+        ...jug,
+        developer: {
+          ...developer,
+          agents: developer.agents.map((agent) =>
+            agent.agentId === agentId ? { ...agent, amountPerL: agent.amountPerL + perL } : agent,
+          ),
+        },
+      });
+  }
+  return failure({
+    path: 'substanceId',
+    message: 'This jug was not weighed here, so only bromide and what its recipe names can be added to it.',
+  });
+}
+
+function thinned(developer: Developer, share: number): Developer {
+  switch (developer.kind) {
+    case 'concentrate': {
+      const { concentrate, water } = developer.parts;
+      return { ...developer, parts: { concentrate, water: (concentrate + water) / share - concentrate } };
+    }
+    case 'improvised':
+      return {
+        ...developer,
+        agents: developer.agents.map((agent) => ({ ...agent, amountPerL: agent.amountPerL * share })),
+        ascorbicGPerL: developer.ascorbicGPerL * share,
+        sodaGPerL: developer.sodaGPerL * share,
+        others: developer.others.map((other) => ({ ...other, amountPerL: other.amountPerL * share })),
+      };
+    default:
+      return developer;
+  }
+}

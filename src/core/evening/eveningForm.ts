@@ -1,0 +1,80 @@
+import * as z from 'zod';
+import { failure, success, type Problem, type Result } from '../schema/result';
+import { within } from '../schema/within';
+import { typed } from '../schema/typed';
+import type { EveningWish } from './evening';
+
+/** Reels by how long they dry before they take the next film, min. Source: common practice, no source. */
+export const reels = {
+  plastic: { name: 'Plastic, dried in air', dryMin: 45 },
+  warm: { name: 'Plastic, dried with warm air', dryMin: 5 },
+  steel: { name: 'Steel, takes film damp', dryMin: 1 },
+} as const;
+
+export type ReelId = keyof typeof reels;
+const reelIds = Object.keys(reels) as [ReelId, ...ReelId[]];
+
+/** An evening as typed. */
+export const eveningFormSchema = z.object({
+  /** Hour and minute, as `18:30`. */
+  from: z.string().max(20),
+  tanks: typed,
+  reel: z.enum(reelIds),
+  waterH: typed,
+  /** Rolls in the order in which they go; those left out stay on the bench. */
+  order: z.array(z.string().max(100)).max(40),
+});
+
+export type EveningForm = z.infer<typeof eveningFormSchema>;
+
+/**
+ * The order of an evening with one roll a place earlier.
+ * @param order ids in their order
+ * @param at index of the roll; 1 or more
+ */
+export function oneEarlier(order: readonly string[], at: number): string[] {
+  const moved = order[at];
+  if (moved === undefined || at < 1) return [...order];
+  const rest = order.filter((_, index) => index !== at);
+  return [...rest.slice(0, at - 1), moved, ...rest.slice(at - 1)];
+}
+
+/** How long other baths take to their temperature in a basin, and a film to be loaded, min. Source: common practice, no source. */
+const TEMPER_MIN = 30;
+const LOAD_MIN = 10;
+
+const numbers = {
+  tanks: within('Tanks', 1, 6).int('Tanks: give a whole number.'),
+  waterH: within('Water stands', 0, 24, 'h'),
+} as const;
+
+/**
+ * Reads an evening's form.
+ * @param form as typed
+ * @returns what the evening asks for but its rolls; else every problem with its field
+ * @example readEveningForm({ from: '18:30', tanks: 1, reel: 'plastic', waterH: 2, order: [] }) // fromMin 1110
+ */
+export function readEveningForm(form: EveningForm): Result<Omit<EveningWish, 'rolls'>> {
+  const problems: Problem[] = [];
+  const match = /^\s*(\d{1,2})[:.h ]?(\d{2})?\s*$/.exec(form.from);
+  const hour = Number(match?.[1] ?? Number.NaN);
+  const minute = Number(match?.[2] ?? 0);
+  if (match === null || hour > 23 || minute > 59)
+    problems.push({ path: 'from', message: 'Hands are free from: give a time such as 18:30.' });
+  const read = (field: keyof typeof numbers): number => {
+    const parsed = numbers[field].safeParse(form[field]);
+    if (!parsed.success) problems.push({ path: field, message: parsed.error.issues[0]?.message ?? '' });
+    return parsed.data ?? 1;
+  };
+  const tanks = read('tanks');
+  const waterMin = read('waterH') * 60;
+  if (problems.length > 0) return failure(...problems);
+  return success({
+    fromMin: hour * 60 + minute,
+    tanks,
+    reelDryMin: reels[form.reel].dryMin,
+    waterMin,
+    temperMin: TEMPER_MIN,
+    loadMin: LOAD_MIN,
+  });
+}

@@ -1,0 +1,96 @@
+import { contrastGrades, defects, evennessGrades, fogGrades, shadowGrades } from '../outcome/grades';
+import { developSeconds } from '../plan/developSeconds';
+import type { Brew, Roll, Run, Stock, Verdict } from '../records/records';
+import { liquids } from '../schedule/baths';
+import { runProgress, type TemperatureReading } from '../schedule/runState';
+import { formatDuration, formatMinutes } from '../units/duration';
+import { formatNumber } from '../units/quantity';
+
+/** What a lab note is written from. */
+export interface LabNoteOf {
+  run: Run;
+  roll: Roll;
+  stock: Stock;
+  brew: Brew | undefined;
+  verdict: Verdict | undefined;
+  /** Names of the pictures that lie beside it. */
+  pictures: readonly string[];
+}
+
+/**
+ * A run as a lab note: plain Markdown that any editor reads.
+ * @param of the run with its roll, and names of the pictures beside it
+ * @param when writes an instant, ms since the epoch, in the time zone of the reader
+ * @returns the text. What users typed is escaped, so that it stays text. Source: CommonMark 0.31.
+ */
+export function labNote(
+  { run, roll, stock, brew, verdict, pictures }: LabNoteOf,
+  when: (atMs: number) => string,
+): string {
+  const progress = runProgress(run.steps, run.events);
+  const { pinned } = run;
+  const facts = [
+    `Film: ${plain(stock.name)}`,
+    `Developer: ${plain(run.developerName)}`,
+    `Temperature: ${formatNumber(run.temperatureC, 1)} °C`,
+    ...(run.movementName === undefined ? [] : [`Movement: ${plain(run.movementName)}`]),
+    ...(run.volumeMl === undefined ? [] : [`Volume: ${Math.round(run.volumeMl)} ml`]),
+    ...(brew === undefined ? [] : [`Jug: ${plain(brew.name)} ${brew.code}, mixed ${when(brew.mixedMs)}`]),
+    `Time: ${formatDuration(developSeconds(pinned))}; four times in five between ${formatMinutes(pinned.lowMin)} and ${formatMinutes(pinned.highMin)}`,
+  ];
+  const baths = run.steps.map(({ name, liquid, durationS }, index) => {
+    const took = progress.tookS[index] ?? null;
+    return `| ${plain(name)} | ${liquid === undefined ? '' : liquids[liquid]} | ${formatDuration(durationS)} | ${took === null ? '' : formatDuration(took)} |`;
+  });
+  return [
+    `# ${plain(roll.label)}`,
+    progress.startedMs === null ? '' : `Begun ${when(progress.startedMs)}.`,
+    facts.map((fact) => `- ${fact}`).join('\n'),
+    ['| Bath | Liquid | Planned | Took |', '|---|---|---|---|', ...baths].join('\n'),
+    section(
+      'Thermometer',
+      progress.readings.map((reading) => `- ${readingWords(reading, run)}`),
+    ),
+    section(
+      'Notes',
+      progress.notes.map(({ text, atMs }) => `- ${when(atMs)}: ${plain(text)}`),
+    ),
+    verdict === undefined ? '' : `## Verdict\n\n${verdictWords(verdict)}`,
+    section(
+      'Pictures',
+      pictures.map((name) => `![${plain(name)}](<photos/${encodeURI(name)}>)`),
+    ),
+  ]
+    .filter((part) => part !== '')
+    .join('\n\n')
+    .concat('\n');
+}
+
+function section(title: string, lines: readonly string[]): string {
+  return lines.length === 0 ? '' : `## ${title}\n\n${lines.join('\n')}`;
+}
+
+/** A thermometer reading in words. */
+export function readingWords({ stepIndex, celsius, elapsedS }: TemperatureReading, run: Pick<Run, 'steps'>): string {
+  const of = stepIndex === null ? 'room' : (run.steps[stepIndex]?.name.toLowerCase() ?? 'bath');
+  return `${formatNumber(celsius, 1)} °C, ${of}${elapsedS === null ? '' : ` at ${formatDuration(Math.round(elapsedS))}`}`;
+}
+
+function verdictWords({ contrast, fog, shadows, evenness, defects: found, note }: Verdict): string {
+  const grade = contrastGrades[String(contrast) as keyof typeof contrastGrades];
+  const words = [
+    `Contrast ${grade.toLowerCase()}; fog ${fogGrades[fog].toLowerCase()}; shadows ${shadowGrades[shadows].toLowerCase()}; ${evennessGrades[evenness].toLowerCase()}.`,
+    ...(found.length === 0 ? [] : [`${found.map((id) => defects[id]).join(', ')}.`]),
+    ...(note === '' ? [] : [plain(note)]),
+  ];
+  return words.join(' ');
+}
+
+/** Text that a user typed, as text: no mark of it becomes markup, a link, a table or a line of its own. */
+function plain(text: string): string {
+  return text
+    .replace(/\s+/g, ' ')
+    .replace(/[\\`*_[\]<>|~&]/g, '\\$&')
+    .replace(/^(\d+)([.)])/, '$1\\$2')
+    .replace(/^[#+\-=]/, '\\$&');
+}

@@ -1,0 +1,93 @@
+import { LN_GRADIENT_PER_GRADE } from './grades';
+import { outlookGradient, type TankOutlook } from './tankOutlook';
+
+/** The time that a film would have needed, by its verdict. */
+export interface NeededTime {
+  timeMin: number;
+  /** As short and as long as the grade allows: it is told to half a grade. */
+  lowMin: number;
+  highMin: number;
+}
+
+/** Half the step of a verdict, grades. */
+const HALF_GRADE = 0.5;
+
+/** Longest time that a curve is followed to, as a multiple of its last sample. */
+const MOST_FACTOR = 3;
+
+/**
+ * The time that would have given the wanted contrast, from how the film came out.
+ * @param developedMin how long it developed, min at the planned conditions; above 0
+ * @param contrast the verdict's grade, −2 to 2
+ * @param outlook the predicted curve, as it was pinned
+ * @returns null where the curve does not reach the wanted gradient
+ * Source: a film that is quicker or slower than expected runs along the same curve in another time; a grade is a factor of e^0.18 of
+ * gradient (our estimate, as for verdicts).
+ * @example neededTime(12, 0, outlook) // 12 where the curve passes its target at 12 min
+ */
+export function neededTime(developedMin: number, contrast: number, outlook: TankOutlook): NeededTime | null {
+  const { curve, targetGradient } = outlook;
+  const wanted = timeOf(curve, targetGradient);
+  const at = (grade: number): number | null => {
+    const reached = timeOf(curve, targetGradient * Math.exp(LN_GRADIENT_PER_GRADE * grade));
+    return wanted === null || reached === null || reached <= 0 ? null : (wanted * developedMin) / reached;
+  };
+  const timeMin = at(contrast);
+  if (timeMin === null || wanted === null) return null;
+  const longest = (wanted * MOST_FACTOR * developedMin) / wanted;
+  return { timeMin, lowMin: at(contrast + HALF_GRADE) ?? timeMin, highMin: at(contrast - HALF_GRADE) ?? longest };
+}
+
+/** Time at which a rising curve first has a gradient; null where it never does. */
+function timeOf(curve: TankOutlook['curve'], gradient: number): number | null {
+  const next = curve.findIndex(({ net }) => net >= gradient);
+  if (next < 0) return null;
+  let low = curve[next - 1]?.timeMin ?? 0;
+  let high = curve[next]?.timeMin ?? 0;
+  for (let step = 0; step < 30; step++) {
+    const middle = (low + high) / 2;
+    if (outlookGradient(curve, middle) < gradient) low = middle;
+    else high = middle;
+  }
+  return high;
+}
+
+/** How a bench's bands held. */
+export interface BandsHeld {
+  runs: number;
+  inside: number;
+  /** Whether so few would be unlikely if the bands were right: less than once in twenty. */
+  tooFew: boolean;
+}
+
+/** Share of runs that a band is meant to hold. */
+const COVERAGE = 0.8;
+
+/** Chance below which it is told. Source: common practice in statistics. */
+const UNLIKELY = 0.05;
+
+/**
+ * How many of the needed times lay in their bands.
+ * @param runs needed time and band of each run, min
+ * @returns counts, and whether they are too few for chance. Source: binomial distribution.
+ */
+export function bandsHeld(runs: readonly { neededMin: number; lowMin: number; highMin: number }[]): BandsHeld {
+  const inside = runs.filter(isInside).length;
+  return { runs: runs.length, inside, tooFew: atMost(inside, runs.length, COVERAGE) < UNLIKELY };
+}
+
+/** Whether a needed time lay in its band, min. */
+export function isInside(run: { neededMin: number; lowMin: number; highMin: number }): boolean {
+  return run.neededMin >= run.lowMin && run.neededMin <= run.highMin;
+}
+
+/** Chance of at most so many of n, each with the share. */
+function atMost(count: number, n: number, share: number): number {
+  let term = (1 - share) ** n;
+  let sum = term;
+  for (let k = 1; k <= count; k++) {
+    term *= ((n - k + 1) / k) * (share / (1 - share));
+    sum += term;
+  }
+  return n === 0 ? 1 : sum;
+}

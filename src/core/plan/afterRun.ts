@@ -1,0 +1,84 @@
+import type { Run } from '../records/records';
+import type { WetStep } from '../schedule/wetSteps';
+
+/** Ways of drying, each with the hours it takes. Source: common practice, no source. */
+export const dryings = {
+  air: { name: 'Hanging in air', fromMin: 60, toMin: 120 },
+  cabinet: { name: 'In a warm cabinet', fromMin: 20, toMin: 20 },
+  night: { name: 'Overnight', fromMin: 480, toMin: 600 },
+} as const;
+
+export type DryingId = keyof typeof dryings;
+
+/**
+ * When a film is dry.
+ * @param hungMs instant at which it was hung, ms since the epoch
+ * @param way how it dries
+ * @returns earliest and latest instant, ms since the epoch
+ * @example dryAt(0, 'cabinet') // { fromMs: 1200000, toMs: 1200000 }
+ */
+export function dryAt(hungMs: number, way: DryingId): { fromMs: number; toMs: number } {
+  const { fromMin, toMin } = dryings[way];
+  return { fromMs: hungMs + fromMin * 60_000, toMs: hungMs + toMin * 60_000 };
+}
+
+/** Where a bath goes after the run. */
+export type GoesTo = 'back' | 'waste' | 'drain' | 'leaflet';
+
+/** What becomes of one liquid of a run, and why. */
+export interface Leftover {
+  liquid: NonNullable<WetStep['liquid']>;
+  goesTo: GoesTo;
+  why: string;
+}
+
+/**
+ * What goes back into which bottle, and what goes where, after a run.
+ * @param run the run
+ * @returns one line for each liquid, in the order of use. Source: common practice, no source; local rules go before it.
+ */
+export function leftovers(run: Pick<Run, 'steps' | 'setup'>): Leftover[] {
+  const liquids = new Set(run.steps.flatMap(({ liquid }) => (liquid === undefined ? [] : [liquid])));
+  return [...liquids].flatMap((liquid): Leftover[] => {
+    const said = says[liquid];
+    if (liquid === 'developer') return [developerLeft(run.setup?.developer.kind)];
+    return said === undefined ? [] : [{ liquid, ...said }];
+  });
+}
+
+const says: Partial<Record<NonNullable<WetStep['liquid']>, Omit<Leftover, 'liquid'>>> = {
+  acid: { goesTo: 'back', why: 'Back into its bottle until its colour or its count says that it is spent.' },
+  fixer: {
+    goesTo: 'back',
+    why: 'Back into its bottle, and the film counted. Spent fixer holds silver: keep it for the collection of chemicals, never the drain.',
+  },
+  alkaline: {
+    goesTo: 'waste',
+    why: 'It holds the black of the backing: let it settle, and keep the sludge out of the drain.',
+  },
+  aid: { goesTo: 'back', why: 'Back into its bottle for as many films as its leaflet says.' },
+  wetting: { goesTo: 'drain', why: 'Thrown away after the evening: it grows things when it is kept.' },
+};
+
+function developerLeft(kind: string | undefined): Leftover {
+  switch (kind) {
+    case 'one-bath':
+      return {
+        liquid: 'developer',
+        goesTo: 'back',
+        why: 'Back into its bottle: it is used again. It holds silver, so spent it goes to the collection of chemicals.',
+      };
+    case 'improvised':
+      return {
+        liquid: 'developer',
+        goesTo: 'waste',
+        why: 'Used up, or back into its jug if another film follows within the hour. Ask your local rules before it goes anywhere.',
+      };
+    default:
+      return {
+        liquid: 'developer',
+        goesTo: 'leaflet',
+        why: 'Used once, it goes into the waste bottle; one that is used again goes back, with the film counted, as its leaflet says.',
+      };
+  }
+}

@@ -1,0 +1,124 @@
+import { jugState } from '../brewing/keeping';
+import { TALLY_WARNS_AT, expectedClearing, fixerState } from '../fixing/clearing';
+import { filmEquivalents, filmFormats, type FilmFormatId } from '../films/filmFormats';
+import type { Brew, Run } from '../records/records';
+import type { RunProgress } from '../schedule/runState';
+
+/** One thing to be sure of before the first pour. */
+export type TankCheck =
+  | { id: 'volume'; state: 'good' | 'warn' | 'open'; volumeMl: number | null; wantedMl: number }
+  | { id: 'temperature'; state: 'good' | 'warn' | 'open'; stepIndex: number; celsius: number | null; plannedC: number }
+  | { id: 'brew'; state: 'good' | 'warn' | 'open'; left: number | null; spent: boolean }
+  | { id: 'stop' | 'fix'; state: 'good' | 'warn' | 'open'; jug: JugTally | null }
+  | { id: 'clock'; state: 'good' | 'warn' };
+
+/** How far a jug of stop or fixer is used. */
+export interface JugTally {
+  id: string;
+  name: string;
+  films: number;
+  /** Films that it takes in all; null where they are not counted. */
+  takes: number | null;
+  /** How many times as long as fresh it takes to clear; null without a test. */
+  clearingFactor: number | null;
+  state: 'good' | 'near' | 'spent';
+}
+
+/** A developer off by no more than this from its plan is as planned, °C. Source: our choice, what a kitchen thermometer shows. */
+const AS_PLANNED_C = 0.5;
+
+/**
+ * How far a jug is used.
+ * @param brew a stop or a fixer
+ * @param nowMs this moment, ms since the epoch
+ * @returns near from 80 % of its tally on; spent at its end, by age, or when clearing takes twice the fresh time
+ */
+export function jugTally(brew: Brew, nowMs: number): JugTally {
+  const { filmsLeft, spent } = jugState(brew, nowMs);
+  const clearing = fixerState(brew.clearings ?? []);
+  const takes = filmsLeft === null ? null : filmsLeft + brew.films;
+  const used = takes === null || takes === 0 ? 0 : brew.films / takes;
+  const isSpent = spent || clearing?.spent === true;
+  return {
+    id: brew.id,
+    name: brew.name,
+    films: brew.films,
+    takes,
+    clearingFactor: clearing?.factor ?? null,
+    state: isSpent ? 'spent' : used >= TALLY_WARNS_AT ? 'near' : 'good',
+  };
+}
+
+/**
+ * Everything to be sure of before the first pour, as far as the bench knows it.
+ * @param run the run, laid out
+ * @param progress its readings so far
+ * @param formatId format of the film
+ * @param brews jugs on the bench
+ * @param clockIsRight whether the computer's clock has not jumped since the page opened
+ * @param nowMs this moment, ms since the epoch
+ * @returns the checks in the order in which people make them
+ */
+export function tankChecks(
+  run: Run,
+  progress: Pick<RunProgress, 'readings'>,
+  formatId: FilmFormatId,
+  brews: readonly Brew[],
+  clockIsRight: boolean,
+  nowMs: number,
+): TankCheck[] {
+  const developAt = run.steps.findIndex(({ kind }) => kind === 'develop');
+  const reading = progress.readings.findLast(({ stepIndex }) => stepIndex === developAt)?.celsius ?? null;
+  const brew = brews.find(({ id }) => id === run.brewId);
+  const wantedMl = filmFormats[formatId].coverVolumeMl;
+  const volumeMl = brew?.volumeMl ?? run.volumeMl ?? null;
+  const checks: TankCheck[] = [
+    { id: 'volume', volumeMl, wantedMl, state: volumeMl === null ? 'open' : volumeMl < wantedMl ? 'warn' : 'good' },
+    {
+      id: 'temperature',
+      stepIndex: developAt,
+      celsius: reading,
+      plannedC: run.temperatureC,
+      state: reading === null ? 'open' : Math.abs(reading - run.temperatureC) > AS_PLANNED_C ? 'warn' : 'good',
+    },
+  ];
+  if (brew !== undefined) {
+    const { left, spent } = jugState({ ...brew, films: brew.films + filmEquivalents(formatId) }, nowMs);
+    const before = jugState(brew, nowMs).spent;
+    checks.push({ id: 'brew', left, spent: before, state: before || spent ? 'warn' : 'good' });
+  }
+  for (const id of ['stop', 'fix'] as const) {
+    if (!wantsJug(run, id)) continue;
+    const chosen = brews.find((one) => one.id === run.jugs?.[id]);
+    const jug = chosen === undefined ? null : jugTally(chosen, nowMs);
+    checks.push({ id, jug, state: jug === null ? 'open' : jug.state === 'good' ? 'good' : 'warn' });
+  }
+  checks.push({ id: 'clock', state: clockIsRight ? 'good' : 'warn' });
+  return checks;
+}
+
+/**
+ * Clearing time to expect of a fixer, from its first test and the films through it.
+ * @param fixer the jug
+ * @param nowMs this moment, ms since the epoch
+ * @returns s; null without a test or a tally
+ */
+export function clearingToExpect(fixer: Brew, nowMs: number): number | null {
+  const tested = fixerState(fixer.clearings ?? []);
+  const { takes } = jugTally(fixer, nowMs);
+  return tested === null || takes === null || takes === 0 ? null : expectedClearing(tested.freshS, fixer.films, takes);
+}
+
+/** Whether a run takes a bath from a jug of stop or of fixer. */
+export function wantsJug(run: Pick<Run, 'steps'>, which: 'stop' | 'fix'): boolean {
+  return run.steps.some(({ kind, liquid }) =>
+    which === 'fix' ? kind === 'fix' && liquid === 'fixer' : kind === 'stop' && liquid === 'acid',
+  );
+}
+
+/** Jugs that may serve as stop or as fixer, those that are not spent first, the newest of each. */
+export function jugsFor(brews: readonly Brew[], which: 'stop' | 'fix', nowMs: number): Brew[] {
+  const use = which === 'fix' ? 'fixer' : 'stop';
+  const spent = (brew: Brew): number => Number(jugTally(brew, nowMs).state === 'spent');
+  return brews.filter((brew) => brew.use === use).sort((a, b) => spent(a) - spent(b) || b.mixedMs - a.mixedMs);
+}
