@@ -4,6 +4,7 @@ import type { TableName } from '@/core/records/records';
 import type { Result } from '@/core/schema/result';
 import { tableNames } from '@/core/records/tables';
 import { forgetOlder } from './act';
+import { addRows } from './addRows';
 import { actTables, database } from './database';
 import { LineBuilder, writeLines } from './lines';
 import { forgetTrouble, guardedWrite } from './trouble';
@@ -46,37 +47,34 @@ export async function openBenchSource(): Promise<BenchSource> {
   };
 }
 
-/** Records that somebody hands over, and how to let them go on. */
+/** Some records of a table. */
 interface Handed {
   table: TableName;
   rows: unknown[];
-  taken: () => void;
-  refused: (error: unknown) => void;
 }
 
-/** Records on their way from a file into the bench; each waits until it is in, so that no file runs ahead of the database. */
+/** Batches that a file may run ahead of the database: enough that neither waits for the other, and few enough for memory. */
+const AHEAD = 40;
+
+/** Records on their way from a file into the bench. */
 class Passage {
   private readonly waiting: Handed[] = [];
-  private under: Handed | null = null;
-  private wake: (() => void) | null = null;
+  private listeners: (() => void)[] = [];
   private ended = false;
   private broken: unknown = null;
 
-  /** Hands records over; settles when they are in. */
-  readonly hand = (table: TableName, rows: unknown[]): Promise<void> =>
-    new Promise((taken, refused) => {
-      if (this.broken !== null) {
-        refused(this.broken);
-        return;
-      }
-      this.waiting.push({ table, rows, taken, refused });
-      this.wake?.();
-    });
+  /** Hands records over; settles when there is room for more. */
+  readonly hand = async (table: TableName, rows: unknown[]): Promise<void> => {
+    if (this.broken === null) this.waiting.push({ table, rows });
+    this.tell();
+    await this.until(() => this.waiting.length < AHEAD || this.broken !== null);
+    if (this.broken !== null) throw this.broken;
+  };
 
   /** Nothing more comes. */
   end(): void {
     this.ended = true;
-    this.wake?.();
+    this.tell();
   }
 
   get failed(): boolean {
@@ -86,16 +84,34 @@ class Passage {
   /** The bench takes nothing more: whoever hands records over is told. */
   fail(error: unknown): void {
     this.broken = error;
-    for (const one of [this.under, ...this.waiting.splice(0)]) one?.refused(error);
+    this.waiting.length = 0;
+    this.tell();
   }
 
-  /** The next records; null when nothing more comes. The ones before count as taken. */
+  /** Settles when there is plenty to take, or nothing more comes. */
+  plenty(): Promise<void> {
+    return this.until(() => this.ended || this.waiting.length >= AHEAD);
+  }
+
+  /** The next records if some are waiting. */
+  ready(): Handed | null {
+    const next = this.waiting.shift() ?? null;
+    if (next !== null) this.tell();
+    return next;
+  }
+
+  /** The next records; null when nothing more comes. */
   async next(): Promise<Handed | null> {
-    this.under?.taken();
-    this.under = null;
-    while (this.waiting.length === 0 && !this.ended) await new Promise<void>((resolve) => (this.wake = resolve));
-    this.under = this.waiting.shift() ?? null;
-    return this.under;
+    await this.until(() => this.ended || this.waiting.length > 0);
+    return this.ready();
+  }
+
+  private async until(there: () => boolean): Promise<void> {
+    while (!there()) await new Promise<void>((resolve) => this.listeners.push(resolve));
+  }
+
+  private tell(): void {
+    for (const listener of this.listeners.splice(0)) listener();
   }
 }
 
@@ -124,17 +140,27 @@ export async function importBench<T>(
     ownFault = !passage.failed;
   });
   try {
+    await passage.plenty();
     const result = await guardedWrite('import', () =>
       db.transaction('rw', actTables, async () => {
         if (!withoutCopy) await keepWhole(db, 'the import');
         await clearBench(db);
         const lines = new LineBuilder();
-        for (;;) {
-          const next = await Dexie.waitFor(passage.next());
+        // Anything that is asked waits for what was handed over before, and says if it was refused.
+        const stored = (): PromiseLike<unknown> => db.done.get('');
+        for (let batch = 1; ; batch++) {
+          let next = passage.ready();
+          if (next === null) {
+            await stored();
+            // Waiting costs requests that keep the transaction open.
+            next = await Dexie.waitFor(passage.next());
+          }
           if (next === null) break;
-          await db.table(next.table).bulkAdd(next.rows);
+          addRows(next.table, next.rows);
           lines.take(next.table, next.rows);
+          if (batch % AHEAD === 0) await stored();
         }
+        await stored();
         const answer = await Dexie.waitFor(reading);
         if (!answer.ok) throw new NotTaken();
         await writeLines(db, lines);

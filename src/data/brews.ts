@@ -1,4 +1,6 @@
 import type { Batch } from '@/core/brewing/batch';
+import { changedJug, type JugChange } from '@/core/brewing/changeJug';
+import type { Result } from '@/core/schema/result';
 import { brewCode, finishMix } from '@/core/brewing/finishMix';
 import { mixProgress, type MixEvent } from '@/core/brewing/mixRun';
 import { mixSteps } from '@/core/brewing/mixSteps';
@@ -90,6 +92,7 @@ export function bottleMix(mixId: string): Promise<string> {
     await writer.put('brews', brew);
     await writer.put('mixes', { ...mix, brewId: brew.id, updatedMs: stamps.createdMs });
     await markDraftsDone(writer.db, mixDraftPrefix(mixId));
+    // A brew without an estimate goes to the tank only when somebody chooses it, with a time of their own.
     if (mix.rollId !== null && brew.developer !== null) await giveToRoll(writer, brew, mix.rollId);
     return brew.id;
   });
@@ -124,6 +127,25 @@ export function countFilms(brewId: string, change: number): Promise<void> {
     const brew = await writer.db.brews.get(brewId);
     if (brew === undefined) return;
     await writer.put('brews', { ...brew, films: Math.max(0, brew.films + change), updatedMs: Date.now() });
+  });
+}
+
+/**
+ * Changes what stands in a jug, and writes down what was done.
+ * @returns the jug as it stands then, or why that cannot be; then nothing has changed
+ */
+export function changeJug(brewId: string, change: JugChange): Promise<Result<Brew>> {
+  return act(`brew:${brewId}`, async (writer): Promise<Result<Brew>> => {
+    const brew = await writer.db.brews.get(brewId);
+    if (brew === undefined) throw new Refusal('This jug was poured away meanwhile.');
+    const changed = changedJug(brew, change);
+    if (changed.ok)
+      await writer.put('brews', {
+        ...changed.value,
+        changes: [...(brew.changes ?? []), change],
+        updatedMs: change.atMs,
+      });
+    return changed;
   });
 }
 

@@ -5,6 +5,7 @@ import type {
   Brew,
   Draft,
   EvidenceRecord,
+  Habit,
   Mix,
   Photo,
   Plan,
@@ -73,6 +74,7 @@ const indexes: Record<number, Record<string, string | null>> = {
     rollLines: 'id, finished, [finished+updatedMs]',
     runLines: 'id, startedMs, rollId, updatedMs',
   },
+  7: { habits: 'id, kind' },
 };
 
 /** The bench's records in the browser. */
@@ -90,6 +92,7 @@ export class AetasDatabase extends Dexie {
   declare recipes: EntityTable<RecipeRecord, 'id'>;
   declare mixes: EntityTable<Mix, 'id'>;
   declare aside: EntityTable<Aside, 'id'>;
+  declare habits: EntityTable<Habit, 'id'>;
   declare acts: EntityTable<Act, 'id'>;
   declare kept: EntityTable<Kept, 'id'>;
   declare done: EntityTable<Done, 'id'>;

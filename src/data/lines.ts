@@ -1,8 +1,11 @@
+import { developedMin } from '@/core/learning/benchEvidence';
+import { neededTime, type NeededTime } from '@/core/outcome/neededTime';
 import { filmFormats } from '@/core/films/filmFormats';
 import { storagePresets } from '@/core/films/storagePresets';
 import type { EvidenceRecord, Plan, Roll, Run, Stock, Verdict } from '@/core/records/records';
 import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
 import { runProgress } from '@/core/schedule/runState';
+import { addRows } from './addRows';
 import type { AetasDatabase } from './database';
 
 /*
@@ -34,11 +37,15 @@ export interface RunLine {
   developer: string;
   temperatureC: number;
   plannedMin: number;
+  /** Whether it was the user's own, to the second. */
+  plannedOwn?: boolean;
   lowMin: number;
   highMin: number;
   developedS: number | null;
   phase: 'ready' | 'running' | 'finished';
   verdict: Pick<Verdict, 'id' | 'contrast' | 'fog' | 'note' | 'createdMs' | 'updatedMs'> | null;
+  /** The time that the film would have needed, by its verdict; null or missing where that is not known. */
+  needed?: NeededTime | null;
   /** What the verdict was found in; kept for judged runs, which estimates learn from. */
   setup: Run['setup'];
   /** What a search looks through, in small letters. */
@@ -51,10 +58,13 @@ function isTested(evidence: readonly EvidenceRecord[]): boolean {
 }
 
 /** What a verdict adds to the line of its run. */
-function judged(run: Run, verdict: Verdict | undefined): Pick<RunLine, 'verdict' | 'setup' | 'updatedMs'> {
-  if (verdict === undefined) return { verdict: null, setup: null, updatedMs: run.updatedMs };
+function judged(run: Run, verdict: Verdict | undefined): Pick<RunLine, 'verdict' | 'setup' | 'updatedMs' | 'needed'> {
+  if (verdict === undefined) return { verdict: null, setup: null, updatedMs: run.updatedMs, needed: null };
   const { id, contrast, fog, note, createdMs, updatedMs } = verdict;
+  const { outlook } = run.pinned;
+  const known = outlook !== undefined && !verdict.defects.includes('no-image');
   return {
+    needed: known ? neededTime(developedMin(run), contrast, outlook) : null,
     verdict: { id, contrast, fog, note, createdMs, updatedMs },
     setup: run.setup,
     updatedMs: Math.max(run.updatedMs, updatedMs),
@@ -98,6 +108,7 @@ export function runLineOf(run: Run, roll: Roll, stock: Stock, verdict: Verdict |
     developer: run.developerName,
     temperatureC: run.temperatureC,
     plannedMin: run.pinned.timeMin,
+    ...(run.pinned.own === true ? { plannedOwn: true } : {}),
     lowMin: run.pinned.lowMin,
     highMin: run.pinned.highMin,
     developedS,
@@ -216,8 +227,6 @@ export async function rebuildLines(db: Tables): Promise<void> {
 export async function writeLines(db: Pick<Tables, 'rollLines' | 'runLines'>, builder: LineBuilder): Promise<void> {
   const { rollLines, runLines } = builder.finish();
   await Promise.all([db.rollLines.clear(), db.runLines.clear()]);
-  for (let from = 0; from < rollLines.length; from += BATCH)
-    await db.rollLines.bulkAdd(rollLines.slice(from, from + BATCH));
-  for (let from = 0; from < runLines.length; from += BATCH)
-    await db.runLines.bulkAdd(runLines.slice(from, from + BATCH));
+  addRows('rollLines', rollLines);
+  addRows('runLines', runLines);
 }

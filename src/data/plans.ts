@@ -1,7 +1,11 @@
 import type { Plan, Pinned } from '@/core/records/records';
 import type { PlanChoices } from '@/core/plan/planForm';
+import type { PlanChange } from '@/core/diagnosis/causes';
+import { planFormInHand } from '@/core/plan/planInHand';
+import { takeAdvice } from '@/core/plan/takeAdvice';
 import { act, newStamps } from './act';
-import { markDraftsDone } from './drafts';
+import { database } from './database';
+import { keepDraft, markDraftsDone, readDraft } from './drafts';
 
 /** Key of the draft of a roll's plan. */
 export function planDraftKey(rollId: string): string {
@@ -26,9 +30,9 @@ export function unpinPlan(planId: string): Promise<void> {
   return act(`plan:${planId}`, (writer) => writer.change('plans', planId, { pinned: null, updatedMs: Date.now() }));
 }
 
-/** Changes the wet steps of a plan; the pinned time stays. */
-export function changeWetSteps(planId: string, wet: Plan['wet']): Promise<void> {
-  return act(`plan:${planId}`, (writer) => writer.change('plans', planId, { wet, updatedMs: Date.now() }));
+/** Changes the baths of a plan; the pinned time stays. */
+export function changeBaths(planId: string, process: Pick<Plan, 'baths' | 'pourIn'>): Promise<void> {
+  return act(`plan:${planId}`, (writer) => writer.change('plans', planId, { ...process, updatedMs: Date.now() }));
 }
 
 /** Takes a roll's plan apart: what was typed and what was pinned. For a plan whose page cannot be shown any more. */
@@ -44,4 +48,20 @@ export function takePlanApart(rollId: string): Promise<void> {
     },
     { undo: 'taking the plan apart' },
   );
+}
+
+/**
+ * Takes a piece of advice into the plan of a roll, as if it had been typed there.
+ * @returns whether there was such a roll
+ */
+export async function takeAdviceInto(rollId: string, change: PlanChange): Promise<boolean> {
+  const db = database();
+  const roll = await db.rolls.get(rollId);
+  const stock = roll === undefined ? undefined : await db.stocks.get(roll.stockId);
+  if (roll === undefined || stock === undefined) return false;
+  const [plan, draft] = await Promise.all([db.plans.where({ rollId }).first(), readDraft(planDraftKey(rollId))]);
+  const form = planFormInHand(roll, stock, plan, draft, Date.now());
+  const part = takeAdvice(form, change);
+  await keepDraft(planDraftKey(rollId), { ...form, ...part }, part);
+  return true;
 }

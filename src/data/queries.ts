@@ -2,6 +2,7 @@
 
 import { liveQuery } from 'dexie';
 import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
 import type {
   Aside,
   Brew,
@@ -120,6 +121,33 @@ export function useRun(runId: string): { run: Run; roll: Roll } | null | undefin
     const roll = run === undefined ? undefined : await db.rolls.get(run.rollId);
     return run === undefined || roll === undefined ? null : { run, roll };
   }, [runId]);
+}
+
+/** One run with everything that belongs to it. */
+export interface RunRecordData {
+  run: Run;
+  roll: Roll;
+  stock: Stock;
+  brew: Brew | undefined;
+  verdict: Verdict | undefined;
+}
+
+/** One run, to be read again; undefined while it loads, null when there is no such run. */
+export function useRunRecord(runId: string): RunRecordData | null | undefined {
+  return useLiveQuery(() => readRunRecord(runId), [runId]);
+}
+
+async function readRunRecord(runId: string): Promise<RunRecordData | null> {
+  const db = database();
+  const run = await db.runs.get(runId);
+  const roll = run === undefined ? undefined : await db.rolls.get(run.rollId);
+  const stock = roll === undefined ? undefined : await db.stocks.get(roll.stockId);
+  if (run === undefined || roll === undefined || stock === undefined) return null;
+  const [brew, verdict] = await Promise.all([
+    run.brewId === null ? undefined : db.brews.get(run.brewId),
+    db.verdicts.where({ runId }).first(),
+  ]);
+  return { run, roll, stock, brew, verdict };
 }
 
 /**
@@ -295,4 +323,21 @@ export function useRecordCounts(): Record<TableName, number> | undefined {
 /** What was set aside, newest first; undefined while it loads. */
 export function useAside(): Aside[] | undefined {
   return useLiveQuery(async () => (await database().aside.toArray()).sort((a, b) => b.createdMs - a.createdMs));
+}
+
+/** Names of the films on the bench, by the id of their stock. */
+export function useStockNames(): ReadonlyMap<string, string> {
+  const stocks = useLiveQuery(() => database().stocks.toArray());
+  return useMemo(
+    () => new Map((stocks ?? []).map(({ id, name }) => [id, name === '' ? 'A film without a name' : name])),
+    [stocks],
+  );
+}
+
+/** Some runs with what hangs on them, in the order asked for; undefined while they load. Those that are gone are left out. */
+export function useRunRecords(runIds: readonly string[]): RunRecordData[] | undefined {
+  return useLiveQuery(
+    async () => (await Promise.all(runIds.map(readRunRecord))).filter((found) => found !== null),
+    [runIds.join(' ')],
+  );
 }

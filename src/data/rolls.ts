@@ -5,6 +5,7 @@ import { stayAt } from '@/core/films/storageStay';
 import type { Roll, Stock } from '@/core/records/records';
 import { database } from './database';
 import { askToPersist } from './storageRoom';
+import { planDraftKey } from './plans';
 import { act, newStamps, type Writer } from './act';
 import { dropDraft, type TypedUpTo } from './drafts';
 
@@ -19,6 +20,8 @@ export function rollDraftKey(rollId: string): string {
  */
 export async function addRoll(form: RollForm): Promise<string> {
   const stamps = newStamps();
+  // Plans are heavy, and the bench shows without them; and nothing may be fetched within a transaction.
+  const sameAgain = await import('@/core/plan/sameAgain');
   await act('roll:new', async (writer) => {
     const stockId = await stockFor(writer, form);
     await writer.put('rolls', {
@@ -31,10 +34,32 @@ export async function addRoll(form: RollForm): Promise<string> {
       condition: soundCondition,
       frames: [],
     });
+    await beginPlan(writer, stamps.id, sameAgain);
     await dropDraft(rollDraftKey('new'));
   });
   void askToPersist();
   return stamps.id;
+}
+
+/** A new roll begins as its stock was done last, else with the baths that its owner usually takes. */
+async function beginPlan(
+  writer: Writer,
+  rollId: string,
+  { formLike, usualBaths }: typeof import('@/core/plan/sameAgain'),
+): Promise<void> {
+  const { db } = writer;
+  const roll = await db.rolls.get(rollId);
+  const stock = roll === undefined ? undefined : await db.stocks.get(roll.stockId);
+  if (roll === undefined || stock === undefined) return;
+  const others = (await db.rolls.where({ stockId: stock.id }).primaryKeys()).filter((id) => id !== rollId);
+  const plans = (await db.plans.where('rollId').anyOf(others).toArray()).filter(({ pinned }) => pinned !== null);
+  const plan = plans.sort((a, b) => (a.pinned?.atMs ?? 0) - (b.pinned?.atMs ?? 0)).at(-1);
+  const before = plan === undefined ? undefined : await db.rolls.get(plan.rollId);
+  const values =
+    plan !== undefined && before !== undefined
+      ? formLike({ plan, roll: before }, roll, stock)
+      : usualBaths(await db.habits.toArray());
+  if (values !== null) await db.drafts.put({ id: planDraftKey(rollId), values, updatedMs: Date.now() });
 }
 
 /**

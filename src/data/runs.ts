@@ -4,8 +4,8 @@ import { brewWear } from '@/core/plan/estimateRequestFor';
 import { developerName } from '@/core/plan/developerName';
 import type { RunEvent } from '@/core/schedule/runEvents';
 import { runProgress } from '@/core/schedule/runState';
-import { wetSteps } from '@/core/schedule/wetSteps';
-import { roundToPourable } from '@/core/units/duration';
+import { movementOf, runSteps } from '@/core/plan/runSteps';
+import { jugsFor, wantsJug } from '@/core/plan/tankChecks';
 import { act, newStamps, type Writer } from './act';
 
 /**
@@ -20,6 +20,7 @@ export async function layOutRun(plan: Plan): Promise<string> {
       .where({ rollId: plan.rollId })
       .filter((run) => run.events.length === 0)
       .first();
+    const steps = runSteps(plan, pinned);
     const run: Run = {
       ...(idle ?? newStamps()),
       rollId: plan.rollId,
@@ -29,12 +30,10 @@ export async function layOutRun(plan: Plan): Promise<string> {
       temperatureC: plan.temperatureC,
       pinned,
       setup: await setupOf(writer, plan),
-      steps: wetSteps(
-        Math.round(roundToPourable(pinned.timeMin) * 60),
-        plan.agitationId,
-        plan.wet,
-        plan.developer.kind === 'one-bath',
-      ),
+      movementName: movementOf(plan).name,
+      volumeMl: plan.volumeMl,
+      jugs: idle?.jugs ?? (await usualJugs(writer, steps)),
+      steps,
       events: [],
     };
     await writer.put('runs', run);
@@ -47,8 +46,10 @@ async function setupOf(writer: Writer, plan: Plan): Promise<Run['setup']> {
   const brew = plan.brewId === null ? undefined : await writer.db.brews.get(plan.brewId);
   // What was really weighed goes before what was planned.
   const { developer, bromideGPerL } =
-    brew?.developer == null ? plan : { developer: brew.developer, bromideGPerL: brew.bromideGPerL };
-  const { temperatureC, ambientC, agitationId, brewId, target } = plan;
+    brew === undefined
+      ? plan
+      : { developer: brew.developer ?? { kind: 'other' as const, name: brew.name }, bromideGPerL: brew.bromideGPerL };
+  const { temperatureC, ambientC, agitationId, movement, brewId, target } = plan;
   return {
     developer,
     bromideGPerL,
@@ -56,6 +57,7 @@ async function setupOf(writer: Writer, plan: Plan): Promise<Run['setup']> {
     temperatureC,
     ambientC,
     agitationId,
+    movement: movement?.movement,
     brewId,
     mixingLnSd: brew?.mixingLnSd ?? null,
     target,
@@ -77,23 +79,63 @@ export function recordEvents(runId: string, seen: number, events: readonly RunEv
     if (run === undefined || last === undefined || run.events.length !== seen) return false;
     const next: Run = { ...run, events: [...run.events, ...events], updatedMs: last.atMs };
     await writer.put('runs', next);
-    await countFilm(writer, run, next);
+    await countFilms(writer, run, next);
+    await keepClearings(writer, next, events);
     return true;
   });
 }
 
-/** A film counts as through its brew once the developer was poured in, and no longer when that is undone. */
-async function countFilm(writer: Writer, before: Run, after: Run): Promise<void> {
-  const change = Number(hasDeveloped(after)) - Number(hasDeveloped(before));
-  if (change === 0 || after.brewId === null) return;
-  const [brew, roll] = await Promise.all([writer.db.brews.get(after.brewId), writer.db.rolls.get(after.rollId)]);
-  if (brew === undefined || roll === undefined) return;
-  const films = Math.max(0, brew.films + change * filmEquivalents(roll.formatId));
-  await writer.put('brews', { ...brew, films, updatedMs: after.updatedMs });
+/** The jugs that stop and fixer come from at first: the newest that is not spent. */
+async function usualJugs(writer: Writer, steps: Run['steps']): Promise<NonNullable<Run['jugs']>> {
+  const brews = await writer.db.brews.toArray();
+  const usual = (which: 'stop' | 'fix'): string | null =>
+    wantsJug({ steps }, which) ? (jugsFor(brews, which, Date.now())[0]?.id ?? null) : null;
+  return { stop: usual('stop'), fix: usual('fix') };
 }
 
-function hasDeveloped(run: Run): boolean {
+/** Says which jug stop or fixer comes from; null for one that is not on the bench. */
+export function chooseJug(runId: string, which: 'stop' | 'fix', brewId: string | null): Promise<void> {
+  return act(`tank:${runId}`, async (writer) => {
+    const run = await writer.db.runs.get(runId);
+    if (run === undefined) return;
+    const next: Run = { ...run, jugs: { stop: null, fix: null, ...run.jugs, [which]: brewId }, updatedMs: Date.now() };
+    await writer.put('runs', next);
+  });
+}
+
+/** A film counts as through a jug once its bath was poured in, and no longer when that is undone. */
+async function countFilms(writer: Writer, before: Run, after: Run): Promise<void> {
+  const jugs = { develop: after.brewId, stop: after.jugs?.stop ?? null, fix: after.jugs?.fix ?? null };
+  for (const [kind, brewId] of Object.entries(jugs) as [keyof typeof jugs, string | null][]) {
+    const change = Number(hasBegun(after, kind)) - Number(hasBegun(before, kind));
+    if (change === 0 || brewId === null) continue;
+    const [brew, roll] = await Promise.all([writer.db.brews.get(brewId), writer.db.rolls.get(after.rollId)]);
+    if (brew === undefined || roll === undefined) continue;
+    const films = Math.max(0, brew.films + change * filmEquivalents(roll.formatId));
+    await writer.put('brews', { ...brew, films, updatedMs: after.updatedMs });
+  }
+}
+
+/** Whether the first bath of a kind went in. */
+function hasBegun(run: Run, kind: 'develop' | 'stop' | 'fix'): boolean {
   const progress = runProgress(run.steps, run.events);
   if (progress.phase === 'ready') return false;
-  return run.steps.slice(0, progress.stepIndex + 1).some((step) => step.kind === 'develop');
+  return run.steps.slice(0, progress.stepIndex + 1).some((step) => step.kind === kind);
 }
+
+/** A clearing test is a reading of the fixer that it was made in. */
+async function keepClearings(writer: Writer, run: Run, events: readonly RunEvent[]): Promise<void> {
+  const fixerId = run.jugs?.fix ?? null;
+  const tests = events.filter((event) => event.kind === 'clearing');
+  const fixer = fixerId === null || tests.length === 0 ? undefined : await writer.db.brews.get(fixerId);
+  if (fixer === undefined) return;
+  const readings = tests.map(({ seconds, atMs }) => ({ seconds, atMs, films: fixer.films }));
+  await writer.put('brews', {
+    ...fixer,
+    clearings: [...(fixer.clearings ?? []), ...readings].slice(-MOST_CLEARINGS),
+    updatedMs: run.updatedMs,
+  });
+}
+
+/** Clearing tests that a jug keeps. */
+const MOST_CLEARINGS = 500;

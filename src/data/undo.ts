@@ -1,6 +1,7 @@
 import type { Records } from '@/core/records/records';
 import { noRecords, tableNames } from '@/core/records/tables';
 import { act, forgetOlder } from './act';
+import { addRows } from './addRows';
 import { actTables, database, type Act, type AetasDatabase, type Kept } from './database';
 import { rebuildLines, refreshLines } from './lines';
 import { guardedWrite } from './trouble';
@@ -67,7 +68,7 @@ export async function undoAct(id?: number): Promise<void> {
         await clearBench(db);
         for (const key of kept) {
           const lump = await db.kept.get(key);
-          if (lump?.rows !== undefined) await db.table(lump.table).bulkPut(lump.rows);
+          if (lump?.rows !== undefined) addRows(lump.table, lump.rows);
         }
         await rebuildLines(db);
       } else await bringBack(db, done);

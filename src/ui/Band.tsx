@@ -1,11 +1,20 @@
-import { formatMinutes } from '@/core/units/duration';
+import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { rulerPercent, rulerScale } from './rulerScale';
 
+interface BandProps {
+  timeMin: number;
+  lowMin: number;
+  highMin: number;
+  /** A time of the user's own: a mark beneath the ruler. */
+  ownMin?: number | null;
+}
+
 /** The 80 % band of a time on a ruler drawn to scale. */
-export function Band({ timeMin, lowMin, highMin }: { timeMin: number; lowMin: number; highMin: number }) {
-  const scale = rulerScale(Math.min(lowMin, timeMin), Math.max(highMin, timeMin));
+export function Band({ timeMin, lowMin, highMin, ownMin = null }: BandProps) {
+  const ends = [lowMin, highMin, timeMin, ...(ownMin === null ? [] : [ownMin])];
+  const scale = rulerScale(Math.min(...ends), Math.max(...ends));
   const at = (minutes: number): string => `${rulerPercent(scale, minutes)}%`;
-  const words = `${formatMinutes(timeMin)} minutes; four times in five between ${formatMinutes(lowMin)} and ${formatMinutes(highMin)}.`;
+  const words = `${formatMinutes(timeMin)} minutes; four times in five between ${formatMinutes(lowMin)} and ${formatMinutes(highMin)}.${ownMin === null ? '' : ` My time: ${formatDuration(ownMin * 60)}.`}`;
   return (
     <div role="img" aria-label={words} className="relative mx-2 h-12">
       <div
@@ -14,6 +23,12 @@ export function Band({ timeMin, lowMin, highMin }: { timeMin: number; lowMin: nu
       />
       <div className="absolute inset-x-0 top-6 border-t border-ink" />
       <div className="absolute top-0 h-6 w-1 -translate-x-1/2 bg-ink" style={{ left: at(timeMin) }} />
+      {ownMin !== null && (
+        <div
+          className="absolute top-0 h-6 w-[3px] -translate-x-1/2 border-x-[3px] border-heat"
+          style={{ left: at(ownMin) }}
+        />
+      )}
       {scale.marks.map((mark) => (
         <div
           key={mark}

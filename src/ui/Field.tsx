@@ -6,6 +6,9 @@ interface FieldProps {
   /** What belongs here: range, unit, or how to tell. */
   hint?: string;
   error?: string;
+  /** In a line of text: the label before the control. */
+  inline?: boolean;
+  quietLabel?: boolean;
   children: ReactNode;
 }
 
@@ -15,7 +18,25 @@ export function describedBy(id: string, hint?: string, error?: string): string |
 }
 
 /** A label, its control, a hint, and what is wrong with it. */
-export function Field({ id, label, hint, error, children }: FieldProps) {
+export function Field({ id, label, hint, error, inline = false, quietLabel = false, children }: FieldProps) {
+  if (inline) {
+    return (
+      <div className="min-w-0">
+        <div className="flex items-center gap-x-1.5">
+          <label htmlFor={id} className={quietLabel ? 'sr-only' : 'text-[14px]'}>
+            {label}
+          </label>
+          {children}
+          {hint && (
+            <span id={`${id}-hint`} className="text-[13px] text-ink2">
+              {hint}
+            </span>
+          )}
+        </div>
+        <FieldError id={id} error={error} />
+      </div>
+    );
+  }
   return (
     <div className="min-w-0">
       <div className="flex flex-wrap items-baseline justify-between gap-x-3">

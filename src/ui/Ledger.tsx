@@ -14,36 +14,43 @@ export interface LedgerLine {
   time: string;
   /** Share of the doubt, 0 to 1. */
   share: number;
-  /** What shows when the row is opened. */
+  /** What shows when the row is opened; null for a row that has nothing to say yet. */
   detail: ReactNode;
+  /** The fields that move this row: beside its name, or in a line of their own beneath it. */
+  fields?: ReactNode;
+  fieldsBeside?: boolean;
+  /** What takes a line of its own beneath them. */
+  below?: ReactNode;
 }
 
 interface LedgerProps {
   lines: readonly LedgerLine[];
   total: { label: string; ratio: string; time: string };
+  /** A choice of the user’s own, which goes before the total. */
+  own?: { label: string; ratio: string; time: string } | null;
   /** The figures are from before: they stand in grey. */
   stale?: boolean;
 }
 
 /** Reasons in order, adding up like a till receipt. */
-export function Ledger({ lines, total, stale = false }: LedgerProps) {
+export function Ledger({ lines, total, own = null, stale = false }: LedgerProps) {
   const [open, setOpen] = useState<string | null>(null);
   const figure = (className: string): string => classes(className, stale && 'stale');
   return (
-    <table className="w-full border-collapse">
+    <table className="w-full table-fixed border-collapse">
       <caption className="sr-only">Ledger of the development time</caption>
       <thead>
         <tr className="text-left text-[13px] text-ink2">
           <th scope="col" className="py-1 font-normal">
             Reason
           </th>
-          <th scope="col" className="w-[54px] py-1 text-right font-normal sm:w-[64px]">
+          <th scope="col" className="w-[50px] py-1 text-right font-normal sm:w-[56px]">
             Ratio
           </th>
-          <th scope="col" className="w-[64px] py-1 text-right font-normal sm:w-[76px]">
+          <th scope="col" className="w-[60px] py-1 text-right font-normal sm:w-[64px]">
             Time
           </th>
-          <th scope="col" className="w-[56px] py-1 pl-3 font-normal sm:w-[96px] sm:pl-4">
+          <th scope="col" className="w-[48px] py-1 pl-3 font-normal sm:w-[76px]">
             Doubt
           </th>
         </tr>
@@ -54,35 +61,56 @@ export function Ledger({ lines, total, stale = false }: LedgerProps) {
           return (
             <Fragment key={line.id}>
               <tr className="border-t border-hair align-baseline">
-                <td className="py-1.5 pr-2">
-                  <button
-                    type="button"
-                    aria-expanded={isOpen}
-                    className="group flex min-h-6 gap-1.5 text-left"
-                    onClick={() => setOpen(isOpen ? null : line.id)}
-                  >
-                    <ChevronRight
-                      aria-hidden
-                      size={15}
-                      className={classes('mt-1 shrink-0 text-ink2', isOpen && 'rotate-90')}
-                    />
-                    <span>
-                      <span className="group-hover:underline">{line.label}</span>
-                      {line.note !== '' && (
-                        <span className="block text-[13px] leading-tight text-ink2">{line.note}</span>
-                      )}
-                    </span>
-                  </button>
+                <td className="py-1 pr-2">
+                  <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
+                    {line.detail === null ? (
+                      <span className="pl-[21px] text-ink2">{line.label}</span>
+                    ) : (
+                      <button
+                        type="button"
+                        aria-expanded={isOpen}
+                        className="group flex min-h-6 gap-1.5 text-left"
+                        onClick={() => setOpen(isOpen ? null : line.id)}
+                      >
+                        <ChevronRight
+                          aria-hidden
+                          size={15}
+                          className={classes('mt-1 shrink-0 text-ink2', isOpen && 'rotate-90')}
+                        />
+                        <span>
+                          <span className="group-hover:underline">{line.label}</span>
+                          {line.note !== '' && (
+                            <span className="block text-[13px] leading-tight text-ink2">{line.note}</span>
+                          )}
+                        </span>
+                      </button>
+                    )}
+                    {line.fieldsBeside === true && line.fields}
+                  </div>
                 </td>
-                <td className={figure('num py-1.5 text-right whitespace-nowrap')}>{line.ratio}</td>
-                <td className={figure('py-1.5 pl-1.5 text-right')}>{line.time}</td>
-                <td className={figure('py-1.5 pl-3 sm:pl-4')}>
+                <td className={figure('num py-1 text-right whitespace-nowrap')}>{line.ratio}</td>
+                <td className={figure('py-1 pl-1.5 text-right')}>{line.time}</td>
+                <td className={figure('py-1 pl-3 ')}>
                   <span className="sr-only">{Math.round(line.share * 100)} % of the doubt</span>
                   <span aria-hidden className="relative block h-[7px] bg-hair">
                     <span className="absolute inset-y-0 left-0 bg-ink2" style={{ width: `${line.share * 100}%` }} />
                   </span>
                 </td>
               </tr>
+              {line.below && (
+                <tr>
+                  <td colSpan={4} className="pb-2 pl-[21px]">
+                    {line.below}
+                  </td>
+                </tr>
+              )}
+              {line.fields && line.fieldsBeside !== true && (
+                <tr>
+                  <td colSpan={4} className="pb-1.5 pl-[21px]">
+                    <div className="flex flex-wrap items-start gap-x-4 gap-y-1.5">{line.fields}</div>
+                  </td>
+                </tr>
+              )}
               {isOpen && (
                 <tr>
                   <td colSpan={4} className="pb-3 pl-[21px] text-[14px]">
@@ -101,8 +129,18 @@ export function Ledger({ lines, total, stale = false }: LedgerProps) {
           </th>
           <td className={figure('num py-2 text-right whitespace-nowrap')}>{total.ratio}</td>
           <td className={figure('py-2 pl-1.5 text-right')}>{total.time}</td>
-          <td className="py-2 pl-3 text-[13px] leading-tight font-normal text-ink2 sm:pl-4">share of the doubt</td>
+          <td className="py-2 pl-3 text-[13px] leading-tight font-normal text-ink2 ">share of the doubt</td>
         </tr>
+        {own !== null && (
+          <tr className="border-t border-hair align-baseline font-[650]" data-testid="own-row">
+            <th scope="row" className="py-2 text-left">
+              {own.label}
+            </th>
+            <td className={figure('num py-2 text-right whitespace-nowrap')}>{own.ratio}</td>
+            <td className={figure('py-2 pl-1.5 text-right')}>{own.time}</td>
+            <td />
+          </tr>
+        )}
       </tfoot>
     </table>
   );

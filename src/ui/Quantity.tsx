@@ -10,6 +10,7 @@ import {
   type UnitChoice,
 } from '@/core/units/quantity';
 import { messageInUnits } from '@/core/units/messageInUnits';
+import { classes } from './classes';
 import { Field, describedBy } from './Field';
 
 interface QuantityProps {
@@ -26,6 +27,10 @@ interface QuantityProps {
   error?: string;
   /** An empty field is fine. */
   optional?: boolean;
+  /** In a line of text: the label before it, its range unsaid. */
+  inline?: boolean;
+  /** The label is for those who cannot see what stands around it. */
+  quietLabel?: boolean;
 }
 
 /** A number with its unit: comma or point, with or without a unit typed after it. */
@@ -40,6 +45,8 @@ export function Quantity({
   hint,
   error,
   optional = false,
+  inline = false,
+  quietLabel = false,
 }: QuantityProps) {
   const shown = typeof value === 'number' ? quantityToInput(value, kind, units) : value;
   const [typing, setTyping] = useState<string | null>(null);
@@ -47,17 +54,21 @@ export function Quantity({
   const unit = displayUnit(kind, units);
   const rangeHint = range && `${formatRange(range, kind, units)}${optional ? ', or empty' : ''}`;
   const fullHint = [hint, rangeHint].filter(Boolean).join(' · ') || undefined;
+  const shownHint = inline ? hint : fullHint;
   return (
-    <Field id={id} label={label} hint={fullHint} error={marked}>
-      <div className="relative">
+    <Field id={id} label={label} hint={shownHint} error={marked} inline={inline} quietLabel={quietLabel}>
+      <div className={inline ? 'relative w-[80px]' : 'relative'}>
         <input
           id={id}
-          className="box num pr-16 text-[17px] aria-invalid:border-2 aria-invalid:border-danger"
+          className={classes(
+            'box num aria-invalid:border-2 aria-invalid:border-danger',
+            inline ? 'min-h-[34px] py-1 pr-8 pl-2 text-[16px]' : 'pr-16 text-[17px]',
+          )}
           inputMode="decimal"
           autoComplete="off"
           value={typing ?? shown}
           aria-invalid={marked ? true : undefined}
-          aria-describedby={describedBy(id, fullHint, marked)}
+          aria-describedby={describedBy(id, shownHint, marked)}
           onChange={(event) => {
             const text = event.target.value;
             setTyping(text);
@@ -69,7 +80,10 @@ export function Quantity({
         {unit.symbol !== '' && (
           <span
             aria-hidden
-            className="pointer-events-none absolute inset-y-0 right-3 flex items-center text-[14px] text-ink2"
+            className={classes(
+              'pointer-events-none absolute inset-y-0 flex items-center text-ink2',
+              inline ? 'right-2 text-[13px]' : 'right-3 text-[14px]',
+            )}
           >
             {unit.symbol}
           </span>

@@ -27,6 +27,22 @@ export function rulerScale(lowMin: number, highMin: number): RulerScale {
 
 /** Where a time stands on the ruler, in per cent of its length; held within the ruler. */
 export function rulerPercent(scale: RulerScale, timeMin: number): number {
-  const share = (timeMin - scale.fromMin) / (scale.toMin - scale.fromMin);
-  return Math.min(100, Math.max(0, share * 100));
+  return percentBetween(scale.fromMin, scale.toMin, timeMin);
+}
+
+/**
+ * Where a value stands between two ends, in per cent; held within them.
+ * @example percentBetween(10, 20, 12.5) // 25
+ */
+export function percentBetween(from: number, to: number, value: number): number {
+  return Math.min(100, Math.max(0, ((value - from) / (to - from)) * 100));
+}
+
+/**
+ * Where a ratio stands on a ruler of ratios with 1 in its middle, in per cent.
+ * @param most ratio at the right end; its inverse stands at the left
+ * @example ratioPercent(1, 3) // 50
+ */
+export function ratioPercent(ratio: number, most: number): number {
+  return percentBetween(-Math.log(most), Math.log(most), Math.log(ratio));
 }

@@ -69,6 +69,7 @@ const core: Core = {
   learn: (...args) => call('learn', args) as ReturnType<Core['learn']>,
   study: (...args) => call('study', args) as ReturnType<Core['study']>,
   glance: (...args) => call('glance', args) as ReturnType<Core['glance']>,
+  learned: (...args) => call('learned', args) as ReturnType<Core['learned']>,
   benchTimes: (...args) => call('benchTimes', args) as ReturnType<Core['benchTimes']>,
   writeBenchFile: (...args) => call('writeBenchFile', args) as ReturnType<Core['writeBenchFile']>,
   readBenchFile: (...args) => call('readBenchFile', args) as ReturnType<Core['readBenchFile']>,

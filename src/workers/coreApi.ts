@@ -2,6 +2,8 @@ import { readBenchFile, writeBenchFile, type OnProgress, type RowSink, type RowS
 import type { EstimateRequest } from '@/core/estimate/request';
 import type { Piece } from '@/core/estimate/observations';
 import { glance, study, type Glance, type Study } from '@/core/estimate/study';
+import { fitEvidence } from '@/core/estimate/fit';
+import { learnedFactors, type LearnedFactor } from '@/core/learning/learnedFactors';
 import { nearestPieces } from '@/core/learning/benchEvidence';
 import { GrowingEvidence, learnPieces, type LearningChange } from '@/core/learning/learning';
 import { benchTimes, type RollInHand } from '@/core/plan/benchTimes';
@@ -28,15 +30,20 @@ export const coreApi = {
       evidence.takeOver(before);
     }
     evidence.take(change);
-    if (last) learning = learnPieces(evidence.pieces());
+    if (last) learning = learnPieces(evidence.pieces(), learning);
   },
-  study: (request: EstimateRequest, muted: readonly string[]): RollStudy => {
+  study: (request: EstimateRequest, muted: readonly string[], ownTimeMin: number | null = null): RollStudy => {
     const listed = nearestPieces(learning.pieces, request, LISTED);
-    return { ...study(request, learning.fitFor(request, muted), listed), listed };
+    return { ...study(request, learning.fitFor(request, muted), listed, ownTimeMin), listed };
   },
   /** The estimate and its curve alone, while a slider moves. */
-  glance: (request: EstimateRequest, muted: readonly string[]): Glance =>
-    glance(request, learning.fitFor(request, muted), nearestPieces(learning.pieces, request, LISTED)),
+  glance: (request: EstimateRequest, muted: readonly string[], ownTimeMin: number | null = null): Glance =>
+    glance(request, learning.fitFor(request, muted), nearestPieces(learning.pieces, request, LISTED), ownTimeMin),
+  /** What the bench has learned, thing by thing. */
+  learned: (): LearnedFactor[] =>
+    learning.pieces.length === 0
+      ? []
+      : learnedFactors(fitEvidence(learning.pieces, null, learning.latest()), learning.pieces),
   benchTimes: (rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number) =>
     benchTimes(rolls, jugs, nowMs, learning),
   writeBenchFile: (source: RowSource, exportedAt: string, atMs: number, total: number, onProgress: OnProgress) =>

@@ -1,4 +1,6 @@
-import { estimateWith } from '@/core/estimate/learned';
+import { fitWith } from '@/core/estimate/learned';
+import { glance } from '@/core/estimate/study';
+import { pinOf } from '@/core/plan/pinOf';
 import { benchEvidence } from '@/core/learning/benchEvidence';
 import { soundCondition } from '@/core/films/conditionFacts';
 import { filmEquivalents } from '@/core/films/filmFormats';
@@ -15,9 +17,10 @@ import { toStep } from '@/core/kit/readable';
 import { developerName } from '@/core/plan/developerName';
 import { initialPlanForm, readPlanForm, type PlanForm } from '@/core/plan/planForm';
 import type { RunEvent } from '@/core/schedule/runEvents';
-import { wetSteps, type WetStep } from '@/core/schedule/wetSteps';
-import { roundToPourable } from '@/core/units/duration';
-import { hutKit, hutPast, hutRecipes, hutRolls, hutStocks, type HutRoll } from './hut';
+import { USUAL_POUR_IN } from '@/core/schedule/baths';
+import { movementOf, runSteps } from '@/core/plan/runSteps';
+import type { WetStep } from '@/core/schedule/wetSteps';
+import { hutHabits, hutKit, hutPast, hutRecipes, hutRolls, hutStocks, type HutRoll } from './hut';
 
 const MINUTE_MS = 60_000;
 const DAY_MS = 24 * 60 * MINUTE_MS;
@@ -34,6 +37,14 @@ export function demoRecords(nowMs: number): Records {
   records.settings.push({ ...defaultSettings, kit: hutKit });
   for (const recipe of hutRecipes)
     records.recipes.push({ ...recipe, createdMs: nowMs - 90 * DAY_MS, updatedMs: nowMs - 90 * DAY_MS });
+  for (const [index, habit] of hutHabits.entries()) {
+    const stamps = { id: `habit-${index + 1}`, createdMs: nowMs - 60 * DAY_MS, updatedMs: nowMs - 60 * DAY_MS };
+    records.habits.push(
+      habit.kind === 'movement'
+        ? { ...stamps, ...habit }
+        : { ...stamps, ...habit, pourIn: USUAL_POUR_IN, usual: false },
+    );
+  }
   records.brews.push(hutFixer(nowMs));
   records.mixes.push(hutNettle(nowMs));
   for (const [id, stock] of Object.entries(hutStocks)) {
@@ -121,20 +132,14 @@ function planOf(
   if (!choices.ok)
     throw new Error(`The demo's plan for “${roll.label}” is not valid: ${choices.problems[0]?.message ?? ''}`);
   const pieces = benchEvidence(records, new Date(atMs).getFullYear());
-  const { timeMin, band, ledger } = estimateWith(estimateRequestFor(roll, stock, choices.value, null, atMs), pieces);
+  const request = estimateRequestFor(roll, stock, choices.value, null, atMs);
+  const evidenceIds = pieces.map(({ evidence }) => evidence.id);
   return {
     id: `plan-${hut.id}`,
     ...stamps,
     rollId: roll.id,
     ...choices.value,
-    pinned: {
-      atMs,
-      timeMin,
-      lowMin: band.lowMin,
-      highMin: band.highMin,
-      ledger,
-      evidenceIds: pieces.map(({ evidence }) => evidence.id),
-    },
+    pinned: pinOf(glance(request, fitWith(request, pieces), []), null, evidenceIds, atMs),
   };
 }
 
@@ -179,12 +184,7 @@ function weighed(plan: Plan, roll: Roll): MadeBrew {
 function runOf(plan: Plan, startMs: number, stamps: { createdMs: number; updatedMs: number }): Run {
   const { pinned } = plan;
   if (pinned === null) throw new Error('A run needs a pinned plan.');
-  const steps = wetSteps(
-    Math.round(roundToPourable(pinned.timeMin) * 60),
-    plan.agitationId,
-    plan.wet,
-    plan.developer.kind === 'one-bath',
-  );
+  const steps = runSteps(plan, pinned);
   return {
     id: `run-${plan.rollId}`,
     ...stamps,
@@ -195,6 +195,8 @@ function runOf(plan: Plan, startMs: number, stamps: { createdMs: number; updated
     developerName: developerName(plan.developer),
     temperatureC: plan.temperatureC,
     pinned,
+    movementName: movementOf(plan).name,
+    volumeMl: plan.volumeMl,
     setup: {
       developer: plan.developer,
       bromideGPerL: plan.bromideGPerL,

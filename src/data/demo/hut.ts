@@ -1,9 +1,13 @@
+import { DEVELOP, readyBaths, type Bath } from '@/core/schedule/baths';
+import { bursts, turns, type Movement } from '@/core/schedule/movement';
 import type { StockFamilyId } from '@/core/films/stockFamilies';
 import type { StoragePresetId } from '@/core/films/storagePresets';
 import { stayAt } from '@/core/films/storageStay';
 import type { UserHint } from '@/core/films/userHint';
 import type { EvidenceRecord, RecipeRecord, Roll } from '@/core/records/records';
 import { ordinaryKit, type Kit } from '@/core/kit/kit';
+import { bathFormsOf } from '@/core/schedule/bathForm';
+import { bathsOf } from '@/core/plan/wetProcess';
 import type { PlanForm } from '@/core/plan/planForm';
 import type { VerdictValues } from '@/core/outcome/verdict';
 
@@ -105,7 +109,9 @@ const aminophenol: Partial<PlanForm> = {
   concentrateFamilyId: 'p-aminophenol',
   concentrateParts: 1,
   waterParts: 50,
-  stopId: 'acid',
+  baths: bathFormsOf(
+    bathsOf({ preSoakId: 'one-minute', stopId: 'acid', fixMin: 5, washId: '5-10-20', wettingId: 'agent' }),
+  ),
 };
 const ownTime = (minutes: number): Partial<PlanForm> => ({
   knownTimeOn: true,
@@ -385,4 +391,29 @@ export const hutPast: readonly HutRoll[] = [
     { ...coffee, ...ownTime(14.5) },
     asWanted('The same again.'),
   ),
+];
+
+/** Ways that the hut keeps: how its warden moved the tank, and the baths that the rain butt allowed. */
+export const hutHabits: readonly (
+  { kind: 'movement'; name: string; movement: Movement } | { kind: 'baths'; name: string; baths: Bath[] }
+)[] = [
+  {
+    kind: 'movement',
+    name: 'Between two readings',
+    movement: bursts(turns(8), [120, 'end', turns(3)], { stillFromMin: 14 }),
+  },
+  {
+    kind: 'baths',
+    name: 'Rain butt',
+    baths: [
+      readyBaths['water-soak'],
+      DEVELOP,
+      readyBaths['still-water'],
+      readyBaths.fixer,
+      { ...readyBaths.change, name: 'Rain water, first', length: { kind: 'turns', turns: 6 } },
+      { ...readyBaths.change, name: 'Rain water, second', length: { kind: 'turns', turns: 12 } },
+      readyBaths['still-wash'],
+      readyBaths.wetting,
+    ],
+  },
 ];

@@ -4,7 +4,8 @@ import Link from 'next/link';
 import type { BenchTime } from '@/core/plan/benchTimes';
 import { nextAction } from '@/core/plan/nextAction';
 import { runProgress } from '@/core/schedule/runState';
-import { formatMinutes } from '@/core/units/duration';
+import { developSeconds } from '@/core/plan/developSeconds';
+import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { useBench, useLastJudged, type Bench, type RollDossier } from '@/data/queries';
 import { contrastGrades } from '@/core/outcome/grades';
 import { JugLine } from '@/features/brew/JugLine';
@@ -65,6 +66,9 @@ export function BenchView() {
         <div className="rule-row flex flex-wrap gap-x-6 gap-y-2">
           <Link href="/rolls/new" className="act-plain">
             Add a roll
+          </Link>
+          <Link href="/evening" className="act-plain">
+            Plan the evening
           </Link>
           {bench.finished > 0 && (
             <Link href="/rolls" className="act-plain">
@@ -157,7 +161,11 @@ function TimeInBrief({ time }: { time: BenchTime }) {
   return (
     <>
       <div className="num text-[18px]">
-        {time.poor ? 'no picture?' : wide && !time.pinned ? 'uncertain' : formatMinutes(time.timeMin)}
+        {time.poor && !time.own
+          ? 'no picture?'
+          : wide && !time.pinned && !time.own
+            ? 'uncertain'
+            : formatDuration(developSeconds(time))}
         {time.pinned && <span className="sr-only">, pinned</span>}
       </div>
       <div className="text-[13px] text-ink2">
@@ -192,8 +200,10 @@ function LastJudged() {
       <h2 id="latest-result">Latest result</h2>
       <p className="rule-row mt-2">
         <b className="wrap-anywhere">{last.roll}</b>, {last.film},{' '}
-        <span className="num">{formatMinutes(last.plannedMin)}</span> in {lowerFirst(last.developer)}: contrast{' '}
-        {grade.toLowerCase()}.
+        <span className="num">
+          {formatDuration(developSeconds({ timeMin: last.plannedMin, own: last.plannedOwn }))}
+        </span>{' '}
+        in {lowerFirst(last.developer)}: contrast {grade.toLowerCase()}.
       </p>
     </section>
   );

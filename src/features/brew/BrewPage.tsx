@@ -11,6 +11,7 @@ import { useBrew } from '@/data/queries';
 import { useNow } from '@/ui/useNow';
 import { useTitle } from '@/ui/useTitle';
 import { classes } from '@/ui/classes';
+import { ChangeJug } from './ChangeJug';
 import { Label } from './Label';
 import { MadeTable } from './MadeTable';
 import { NotHere } from '@/features/shell/NotHere';
@@ -63,6 +64,7 @@ function Jug({ brew }: { brew: Brew }) {
                   : 'It has no developing agent Aetas knows, or more of something than the model covers.'}
               </p>
             )}
+            <ChangeJug brew={brew} />
             <section aria-labelledby="left">
               <h2 id="left">Strength left</h2>
               {left !== null && (

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
-import { LEAST_VOLUME_SHARE, finishMix } from '@/core/brewing/finishMix';
+import { finishMix, leastVolumeMl } from '@/core/brewing/finishMix';
 import { closeness, mixProgress, standingLeftMs, type MixEvent, type MixProgress } from '@/core/brewing/mixRun';
 import { mixSteps, type MixStep } from '@/core/brewing/mixSteps';
 import type { Mix } from '@/core/records/records';
@@ -217,7 +217,7 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
     step.kind === 'measure'
       ? ([0, 100] as const)
       : ([
-          step.kind === 'top-up' ? (step.target ?? 0) * LEAST_VOLUME_SHARE : 0,
+          step.kind === 'top-up' ? leastVolumeMl(step.target ?? 0) : 0,
           Math.max(10, (step.target ?? 0) * 10),
         ] as const);
   const within = read?.ok === true && read.value >= limits[0] && read.value <= limits[1];

@@ -115,6 +115,11 @@ function Acts({ part: { inHand }, rollId }: { part: BenchPart; rollId: string | 
         >
           Weigh it out
         </button>
+        {sheet?.stopped != null && !undissolved && (
+          <button type="button" className="act" disabled={starting} onClick={weigh}>
+            Weigh it anyway
+          </button>
+        )}
         <button type="button" className="act" disabled={sheet === null} onClick={() => window.print()}>
           Print the sheet
         </button>
@@ -148,6 +153,7 @@ function blockedWords(sheet: Sheet | null, marked: number, asked: string | null,
     return marked === 1
       ? 'Correct the marked field to see the sheet.'
       : `${marked} fields are marked: correct them to see the sheet.`;
-  if (sheet.stopped !== null) return 'This would barely develop. Fix it first.';
+  if (sheet.stopped !== null)
+    return 'This would barely develop. Fix it first, or weigh it anyway and take a time of your own.';
   return undissolved ? 'Something does not dissolve: see the marked line.' : '';
 }

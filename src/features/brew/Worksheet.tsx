@@ -1,7 +1,8 @@
 'use client';
 
 import { developerFamilies, type DeveloperFamilyId } from '@/core/chemistry/developerFamilies';
-import type { LineForm } from '@/core/brewing/workbenchForm';
+import { inALitre, spokenAmount, type SaidOf } from '@/core/brewing/spokenAmount';
+import type { LineForm, WorkbenchForm } from '@/core/brewing/workbenchForm';
 import type { Kit } from '@/core/kit/kit';
 import type { WorkedRow } from '@/core/brewing/workbench';
 import { parseQuantity, quantityToInput, type QuantityKind, type UnitChoice } from '@/core/units/quantity';
@@ -53,6 +54,7 @@ export function Worksheet({ inHand: { form, change, errors, result, shown, mendi
             row={shown?.rows.find(({ part }) => part.key === line.key) ?? null}
             stale={mending}
             volumeMl={result?.volumeMl ?? null}
+            tabletMg={tabletsAtHand(form) ? Number(form.tabletMg) || null : null}
             kit={settings.kit}
             units={settings}
             errors={errors}
@@ -71,6 +73,8 @@ interface LineProps {
   /** The row is from before what is typed. */
   stale: boolean;
   volumeMl: number | null;
+  /** What one tablet holds, mg; null where no tablets are used. */
+  tabletMg: number | null;
   kit: Kit;
   units: UnitChoice;
   errors: Partial<Record<string, string>>;
@@ -78,7 +82,13 @@ interface LineProps {
   takeOut: () => void;
 }
 
-function Line({ line, row, stale, volumeMl, kit, units, errors, change, takeOut }: LineProps) {
+function tabletsAtHand({ ascorbicForm }: Pick<WorkbenchForm, 'ascorbicForm'>): boolean {
+  return ascorbicForm === 'tablets' || ascorbicForm === 'effervescent';
+}
+
+function Line({ line, row, stale, volumeMl, tabletMg, kit, units, errors, change, takeOut }: LineProps) {
+  const [saying, setSaying] = useState(false);
+  const plain = line.kind === 'substance' || line.kind === 'own';
   const error = (field: string): string | undefined => errors[`lines.${line.key}.${field}`];
   const notes = row === null || volumeMl === null ? [] : rowNotes(row, volumeMl, kit, units);
   const spoons = row?.spoons ?? null;
@@ -107,11 +117,15 @@ function Line({ line, row, stale, volumeMl, kit, units, errors, change, takeOut 
             <span className="text-[13px] text-ink2">{line.kind === 'concentrate' ? 'by dilution' : 'part of it'}</span>
           )}
         </td>
-        <td
-          className={classes('num py-2 text-right text-[20px] whitespace-nowrap', stale && 'stale')}
-          data-testid={`amount-${line.key}`}
-        >
-          {row === null ? '–' : rowAmountWords(row, units)}
+        <td className="py-2 text-right whitespace-nowrap">
+          <span className={classes('num text-[20px]', stale && 'stale')} data-testid={`amount-${line.key}`}>
+            {row === null ? '–' : rowAmountWords(row, units)}
+          </span>
+          {plain && volumeMl !== null && !saying && (
+            <button type="button" className="act-plain ml-2 text-[13px]" onClick={() => setSaying(true)}>
+              type<span className="sr-only"> the amount of {line.name} in this jug</span>
+            </button>
+          )}
         </td>
         <td
           className={classes(
@@ -133,6 +147,20 @@ function Line({ line, row, stale, volumeMl, kit, units, errors, change, takeOut 
           </button>
         </td>
       </tr>
+      {saying && volumeMl !== null && (
+        <tr>
+          <td colSpan={5} className="pb-2">
+            <InJug
+              line={line}
+              volumeMl={volumeMl}
+              kit={kit}
+              tabletMg={tabletMg}
+              onPerL={(perL) => change({ perL })}
+              onClose={() => setSaying(false)}
+            />
+          </td>
+        </tr>
+      )}
       {(notes.length > 0 ||
         line.kind === 'concentrate' ||
         line.kind === 'packet' ||
@@ -231,6 +259,53 @@ function ConcentrateLine({
         units={units}
       />
       <FieldError id={`dilution-${line.key}-parts`} error={error} />
+    </div>
+  );
+}
+
+interface InJugProps extends Pick<LineProps, 'line' | 'kit' | 'tabletMg'> {
+  volumeMl: number;
+  onPerL: (perL: number) => void;
+  onClose: () => void;
+}
+
+/** What goes into this jug, as people say it: grams, spoons, tablets. The litre follows. */
+function InJug({ line, volumeMl, kit, tabletMg, onPerL, onClose }: InJugProps) {
+  const [text, setText] = useState('');
+  const id = `in-jug-${line.key}`;
+  const said: SaidOf = {
+    substanceId: line.substanceId === '' ? null : (line.substanceId as SaidOf['substanceId']),
+    unit: line.unit,
+    kit,
+    tabletMg,
+  };
+  const read = text.trim() === '' ? null : spokenAmount(text, said);
+  const error = read?.ok === false ? read.problems[0]?.message : undefined;
+  return (
+    <div className="flex flex-wrap items-center justify-end gap-x-3 gap-y-1 text-[14px]">
+      <label htmlFor={id}>{line.name} in this jug</label>
+      <input
+        id={id}
+        autoFocus
+        autoComplete="off"
+        className="box w-[210px] aria-invalid:border-2 aria-invalid:border-danger"
+        placeholder={line.unit === 'ml' ? '440 ml' : '18 tsp, 1½ tbsp, 9.6 g'}
+        aria-invalid={error === undefined ? undefined : true}
+        aria-describedby={error === undefined ? undefined : `${id}-error`}
+        value={text}
+        onChange={(event) => {
+          setText(event.target.value);
+          const next = spokenAmount(event.target.value, said);
+          if (next.ok) onPerL(inALitre(next.value, volumeMl));
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' || event.key === 'Escape') onClose();
+        }}
+      />
+      <button type="button" className="act-plain" onClick={onClose}>
+        Done
+      </button>
+      <FieldError id={id} error={error} />
     </div>
   );
 }

@@ -6,7 +6,9 @@ import { fitsUsualReel } from '@/core/films/filmFormats';
 import { lightsOutCard, tankKinds, type TankKind } from '@/core/loading/lightsOut';
 import { useDossier } from '@/data/queries';
 import { Segments } from '@/ui/Segments';
+import { BenchDrawing } from './BenchDrawing';
 import { DarkRun } from './DarkRun';
+import { ReelDrawing } from './ReelDrawing';
 
 const tankOptions = (Object.keys(tankKinds) as TankKind[]).map((value) => ({ value, name: tankKinds[value] }));
 
@@ -49,14 +51,8 @@ export function LightsOut({ rollId }: { rollId: string }) {
         </div>
       )}
       <h2 className="mt-5">In reach, from left to right</h2>
-      <ol className="mt-2 flex flex-wrap gap-x-2 gap-y-1">
-        {card.inReach.map((thing, index) => (
-          <li key={thing} className="border border-edge px-2.5 py-1">
-            <span className="num mr-1.5 text-ink2">{index + 1}</span>
-            {thing}
-          </li>
-        ))}
-      </ol>
+      <BenchDrawing things={card.inReach} />
+      {fitsUsualReel(roll.formatId) && <ReelDrawing tank={tank} />}
       <h2 className="mt-5">With the light off</h2>
       <ol className="mt-1">
         {card.steps.map(({ act, feel, snag }, index) => (

@@ -11,6 +11,9 @@ import { Choice } from '@/ui/Choice';
 import { FieldError } from '@/ui/Field';
 import { MENDING } from '@/ui/mending';
 import { Quantity } from '@/ui/Quantity';
+import { nearestShutter, shutterText } from '@/core/units/shutter';
+import { meterSetting } from '@/core/exposure/oldCamera';
+import { OldCamera, restText } from './OldCamera';
 
 const filterOptions = (Object.keys(filters) as FilterId[]).map((value) => ({
   value,
@@ -21,7 +24,19 @@ const familyOptions = stockFamilyIds.map((value) => ({ value, name: stockFamilie
 
 /** A time in words: seconds under a minute, minutes beyond. */
 function timeWords(seconds: number): string {
+  if (seconds < 0.6) return `${shutterText(seconds)} s`;
   return seconds < 60 ? `${formatNumber(seconds, seconds < 10 ? 1 : 0)} s` : `${formatDuration(seconds)} min`;
+}
+
+/** The engraved speed next to a time, and what is left over. */
+function Nearest({ seconds }: { seconds: number }) {
+  const { speedS, restStops } = nearestShutter(seconds);
+  const rest = Math.abs(restStops) < 0.05 ? '' : `, ${restText(restStops)}`;
+  return (
+    <p className="mt-2 text-[15px]" data-testid="nearest">
+      Nearest on a shutter: {shutterText(speedS)} s{rest}.
+    </p>
+  );
 }
 
 /** The exposure calculator: from the meter to the shutter, on its own. */
@@ -46,8 +61,8 @@ export function ExposureView() {
           <Quantity
             id="meteredS"
             label="The meter says"
-            hint="seconds"
-            kind="count"
+            hint="1/125, 4 s, 2 min"
+            kind="shutter"
             units={units}
             value={form.meteredS}
             onChange={(meteredS) => change({ meteredS })}
@@ -133,12 +148,19 @@ export function ExposureView() {
           )}
         </div>
       </div>
-      <div aria-live="polite" className="min-w-0">
+      <div aria-live="polite" className="min-w-0 lg:row-span-2">
         {answer.ok ? (
           <>
             <p className="num text-[64px] leading-none tracking-[-.03em]" data-testid="expose">
               {timeWords(answer.value.exposeS)}
             </p>
+            {answer.value.exposeS < 1.5 && <Nearest seconds={answer.value.exposeS} />}
+            {filters[form.filterId].stops > 0 && typeof form.filmIndex === 'number' && answer.value.exposeS <= 1 && (
+              <p className="mt-1 text-[15px]">
+                Or set the meter to ISO {formatNumber(meterSetting(form.filmIndex, filters[form.filterId].stops), 0)}{' '}
+                and take what it says.
+              </p>
+            )}
             <table className="mt-5 w-full">
               <caption className="sr-only">From the meter to the shutter</caption>
               <tbody>
@@ -170,6 +192,9 @@ export function ExposureView() {
         ) : (
           <p className="text-ink2">{MENDING}</p>
         )}
+      </div>
+      <div className="min-w-0 lg:col-start-1">
+        <OldCamera form={form} change={change} exposeS={answer.ok ? answer.value.exposeS : null} units={units} />
       </div>
     </div>
   );

@@ -1,6 +1,7 @@
 'use client';
 
 import { startTransition, useEffect, useState } from 'react';
+import { searchWords } from '@/core/units/synonyms';
 import type { Lines } from '@/data/queries';
 
 /**
@@ -15,11 +16,13 @@ export function useLines<Line>(follow: (onLines: (lines: Lines<Line>) => void) =
 }
 
 /**
- * Lines that hold every word of a search.
+ * Lines that hold every word of a search, or another word for the same.
  * @param lines lines with their searchable words in small letters
  * @param wanted the search as typed
  */
 export function matching<Line extends { words: string }>(lines: readonly Line[], wanted: string): readonly Line[] {
-  const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
-  return words.length === 0 ? lines : lines.filter((line) => words.every((word) => line.words.includes(word)));
+  const words = searchWords(wanted);
+  return words.length === 0
+    ? lines
+    : lines.filter((line) => words.every((any) => any.some((word) => line.words.includes(word))));
 }

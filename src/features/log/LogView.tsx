@@ -5,9 +5,12 @@ import { ArrowDown, ArrowUp } from 'lucide-react';
 import Link from 'next/link';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { contrastGrades, fogGrades } from '@/core/outcome/grades';
+import { MOST_COMPARED } from '@/core/learning/compareRuns';
+import { developSeconds } from '@/core/plan/developSeconds';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import type { RunLine } from '@/data/lines';
 import { followLog } from '@/data/queries';
+import { download } from '@/features/files/download';
 import { matching, useLines } from '@/features/lists/useLines';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { classes } from '@/ui/classes';
@@ -49,6 +52,8 @@ export function LogView() {
   const found = useLines(followLog);
   const [wanted, setWanted] = useState('');
   const searched = useDeferredValue(wanted);
+  /** Runs that are ticked to be compared; null while nobody compares. */
+  const [picked, setPicked] = useState<readonly string[] | null>(null);
   const [sort, setSort] = useState<{ by: Column; down: boolean }>({ by: 'when', down: true });
   const lines = found?.lines;
   const sorted = useMemo(() => {
@@ -77,7 +82,42 @@ export function LogView() {
   return (
     <>
       <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
-        <h1>Log</h1>
+        <div className="flex flex-wrap items-baseline gap-x-6">
+          <h1>Log</h1>
+          <Link href="/log/learned" className="act-plain">
+            What Aetas has learned
+          </Link>
+          {picked === null ? (
+            <button type="button" className="act-plain" onClick={() => setPicked([])}>
+              Compare runs
+            </button>
+          ) : picked.length < 2 ? (
+            <span className="text-ink2">
+              Tick two to {MOST_COMPARED} runs.{' '}
+              <button type="button" className="act-plain" onClick={() => setPicked(null)}>
+                Not now
+              </button>
+            </span>
+          ) : (
+            <Link
+              href={`/log/compare?${picked.map((id) => `run=${encodeURIComponent(id)}`).join('&')}`}
+              className="act-plain"
+            >
+              Compare these {picked.length}
+            </Link>
+          )}
+          <button
+            type="button"
+            className="act-plain"
+            onClick={() =>
+              void import('@/features/files/runsCsv').then(({ runsCsv }) =>
+                download(runsCsv(shown), 'aetas-runs.csv', 'text/csv'),
+              )
+            }
+          >
+            Save these as CSV
+          </button>
+        </div>
         <div className="w-full sm:w-80">
           <label htmlFor="search" className="sr-only">
             Search the log
@@ -115,13 +155,35 @@ export function LogView() {
         ))}
       </div>
       <VirtualRows rows={shown} rowPx={64} height="min(70vh, 760px)" keyOf={({ id }) => id} label="Runs">
-        {(line) => <LogRow line={line} />}
+        {(line) => (
+          <LogRow
+            line={line}
+            picked={picked?.includes(line.id)}
+            onPick={
+              picked === null
+                ? undefined
+                : () =>
+                    setPicked(
+                      picked.includes(line.id)
+                        ? picked.filter((id) => id !== line.id)
+                        : [...picked, line.id].slice(-MOST_COMPARED),
+                    )
+            }
+          />
+        )}
       </VirtualRows>
     </>
   );
 }
 
-function LogRow({ line }: { line: RunLine }) {
+interface LogRowProps {
+  line: RunLine;
+  picked: boolean | undefined;
+  /** Missing while nobody compares. */
+  onPick: (() => void) | undefined;
+}
+
+function LogRow({ line, picked, onPick }: LogRowProps) {
   const day = format(line.startedMs, 'd MMM yyyy');
   const words = verdictWords(line);
   const verdict = (
@@ -134,8 +196,21 @@ function LogRow({ line }: { line: RunLine }) {
   );
   return (
     <div className={classes(GRID, 'border-t border-hair py-2.5')}>
-      <span className="hidden whitespace-nowrap sm:block">{day}</span>
+      <span className="hidden whitespace-nowrap sm:block">
+        <Link prefetch={false} href={`/log/${encodeURIComponent(line.id)}`} className="text-ink">
+          {day}
+        </Link>
+      </span>
       <span className="min-w-0 wrap-anywhere">
+        {onPick !== undefined && (
+          <input
+            type="checkbox"
+            className="mr-2 size-5 align-[-3px]"
+            aria-label={`Compare ${line.roll}, ${day}`}
+            checked={picked === true}
+            onChange={onPick}
+          />
+        )}
         <Link
           prefetch={false}
           href={`/rolls/${encodeURIComponent(line.rollId)}`}
@@ -154,7 +229,9 @@ function LogRow({ line }: { line: RunLine }) {
       </span>
       <span className="hidden min-w-0 wrap-anywhere sm:block">{line.developer}</span>
       <span>
-        <span className="num text-[17px]">{formatMinutes(line.plannedMin)}</span>
+        <span className="num text-[17px]">
+          {formatDuration(developSeconds({ timeMin: line.plannedMin, own: line.plannedOwn }))}
+        </span>
         <span className="block text-[13px] whitespace-nowrap text-ink2">
           {formatMinutes(line.lowMin)}–{formatMinutes(line.highMin)}
         </span>

@@ -18,6 +18,7 @@ const words: Record<Counted, readonly [one: string, several: string]> = {
   recipes: ['recipe', 'recipes'],
   mixes: ['mix', 'mixes'],
   aside: ['record set aside', 'records set aside'],
+  habits: ['way of your own', 'ways of your own'],
 };
 
 function listed(counts: Readonly<Record<Counted, number>>): string[] {

@@ -17,6 +17,9 @@ export function NoteBox({ runId, onKeep, onClose }: NoteBoxProps) {
   return (
     <form
       className="border-t border-hair px-4 py-3 sm:px-10"
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') onClose();
+      }}
       onSubmit={(event) => {
         event.preventDefault();
         if (text.trim() === '') return;

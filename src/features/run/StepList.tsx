@@ -4,7 +4,16 @@ import { formatDuration } from '@/core/units/duration';
 import { classes } from '@/ui/classes';
 
 /** All steps: those past with the time they took, the one at hand, those to come. */
-export function StepList({ steps, progress }: { steps: readonly WetStep[]; progress: RunProgress }) {
+export function StepList({
+  steps,
+  progress,
+  inHand,
+}: {
+  steps: readonly WetStep[];
+  progress: RunProgress;
+  /** The step at hand as it is now. */
+  inHand: WetStep;
+}) {
   return (
     <ol aria-label="Steps">
       {steps.map((step, index) => {
@@ -15,7 +24,7 @@ export function StepList({ steps, progress }: { steps: readonly WetStep[]; progr
             key={index}
             aria-current={atHand ? 'step' : undefined}
             className={classes(
-              'flex justify-between gap-4 border-b border-hair py-2 text-[17px]',
+              'flex justify-between gap-4 border-b border-hair py-1 text-[16px]',
               tookS !== null && !atHand && 'text-ink2 line-through',
               atHand && 'font-bold',
             )}
@@ -24,7 +33,7 @@ export function StepList({ steps, progress }: { steps: readonly WetStep[]; progr
               {step.name}
               {tookS !== null && !atHand && <span className="sr-only">, done</span>}
             </span>
-            <span>{formatDuration(tookS !== null && !atHand ? tookS : step.durationS)}</span>
+            <span>{formatDuration(tookS !== null && !atHand ? tookS : (atHand ? inHand : step).durationS)}</span>
           </li>
         );
       })}

@@ -23,6 +23,7 @@ export interface TankRun {
 /** Follows a run and records into it. While the storage refuses, the run goes on in memory and is stored when it can be. */
 export function useTankRun(run: Run): TankRun {
   const [pending, setPending] = useState<readonly RunEvent[]>([]);
+  const [own, setOwn] = useState<readonly RunEvent[]>(run.events);
   const [unstored, setUnstored] = useState<string | null>(null);
   const pendingRef = useRef<readonly RunEvent[]>([]);
   const busyRef = useRef<Promise<boolean> | null>(null);
@@ -42,7 +43,10 @@ export function useTankRun(run: Run): TankRun {
         const batch = pendingRef.current;
         taken = await recordEvents(run.id, storedRef.current.length, batch);
         // Another tab was faster: what it stored shows in a moment, and this press counts for nothing.
-        if (taken) storedRef.current = [...storedRef.current, ...batch];
+        if (taken) {
+          storedRef.current = [...storedRef.current, ...batch];
+          setOwn(storedRef.current);
+        }
         keep(pendingRef.current.slice(batch.length));
       }
       return taken;
@@ -61,7 +65,8 @@ export function useTankRun(run: Run): TankRun {
       });
     return busyRef.current;
   }, [run.id]);
-  const events = unique(run.events, pending);
+  // What this tab stored is known before the page is told of it: the clock never steps back for a moment.
+  const events = unique(own.length > run.events.length ? own : run.events, pending);
   const record = useCallback(
     async (event: RunEvent): Promise<boolean> => {
       if (isSamePress(unique(storedRef.current, pendingRef.current), event)) return false;

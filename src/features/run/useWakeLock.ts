@@ -2,29 +2,43 @@
 
 import { useEffect, useState } from 'react';
 
-/** Keeps the screen awake while wanted, and takes the lock again when the page comes back into view. */
+/** How soon a lock that the browser took back is asked for again, ms. */
+const AGAIN_MS = 5000;
+
+/** Keeps the screen awake while wanted, and takes the lock again whenever it was lost. True while the lock is really held. */
 export function useWakeLock(wanted: boolean): boolean {
   const [awake, setAwake] = useState(false);
   useEffect(() => {
     if (!wanted || !('wakeLock' in navigator)) return;
     let sentinel: WakeLockSentinel | null = null;
     let gone = false;
+    let asking = false;
     const take = async (): Promise<void> => {
-      if (document.visibilityState !== 'visible') return;
+      if (gone || asking || document.visibilityState !== 'visible' || (sentinel !== null && !sentinel.released)) return;
+      asking = true;
       try {
-        sentinel = await navigator.wakeLock.request('screen');
-        if (gone) await sentinel.release();
-        else setAwake(true);
+        const held = await navigator.wakeLock.request('screen');
+        if (gone) return void held.release();
+        sentinel = held;
+        setAwake(!held.released);
+        held.addEventListener('release', () => {
+          if (!gone) setAwake(false);
+        });
       } catch {
         setAwake(false);
+      } finally {
+        asking = false;
       }
     };
     void take();
-    document.addEventListener('visibilitychange', take);
+    const again = setInterval(() => void take(), AGAIN_MS);
+    const seen = (): void => void take();
+    document.addEventListener('visibilitychange', seen);
     return () => {
       gone = true;
       setAwake(false);
-      document.removeEventListener('visibilitychange', take);
+      clearInterval(again);
+      document.removeEventListener('visibilitychange', seen);
       void sentinel?.release();
     };
   }, [wanted]);

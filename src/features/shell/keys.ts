@@ -5,6 +5,6 @@ export const keys = [
   { key: 'l', does: 'Next light: Day, Dim, Safe' },
   { key: '/', does: 'Search the rolls' },
   { key: 's', does: 'Do the next step of the roll in view' },
-  { key: 'Space', does: 'At the tank: the next bath is in' },
+  { key: 'Space', does: 'At the tank: the next bath is in; held for a second, pour out early' },
   { key: '?', does: 'Show these keys' },
 ] as const;

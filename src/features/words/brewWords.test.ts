@@ -139,7 +139,9 @@ describe('water in sentences', () => {
     expect(waterWords(sheetFor('fixer-plain').water, 20, metric)[1]).toMatch(/^Dissolving cools the jug by 1\d\.\d °C/);
     expect(waterWords(sheetFor('coffee-standard').water, 20, us)[1]).toMatch(/^Dissolving warms the jug by 5\.\d °F/);
     expect(waterWords(sheetFor('tea').water, 20, metric)[0]).toMatch(/boiling water/);
-    expect(waterWords(sheetFor('wine').water, 20, metric)[0]).toMatch(/^Start with 38 ml/);
+    expect(waterWords(sheetFor('wine').water, 20, metric)[0]).toMatch(
+      /^The liquids are the water here: bring them to \d+\.\d °C first/,
+    );
   });
   test('waiting, as people say it', () => {
     expect([waitWords(0.4), waitWords(45.2), waitWords(200)]).toEqual(['no time', '45 min', '3.3 h']);
@@ -166,7 +168,9 @@ describe('steps', () => {
     expect(stepAmountWords(stand, batch, metric)).toBe('8 min');
     expect(stepAmountWords(topUp, batch, metric)).toBe('to 300 ml');
     expect(stepAmountWords(measure, batch, us)).toBe('68.0 °F');
-    expect(toleranceWords(bromide, batch, metric)).toBe('0.20 g to 0.40 g is close enough');
+    expect(toleranceWords(bromide, batch, metric)).toBe(
+      '0.25 g to 0.35 g is as near as your scale goes: ± 17 %, and the band takes it in',
+    );
     expect(stepSpoonWords(soda, batch, ordinaryKit)).toBe('');
   });
   test('by spoons where spoons measure', () => {

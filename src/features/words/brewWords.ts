@@ -6,7 +6,7 @@ import { amountDigits, type BrewPart } from '@/core/brewing/part';
 import type { Spoonful } from '@/core/brewing/spoons';
 import type { Stopped, WorkedRow } from '@/core/brewing/workbench';
 import type { WaterPlan } from '@/core/brewing/batch';
-import type { WorkedWater } from '@/core/brewing/waterPlan';
+import { PACKET_WATER_C, type WorkedWater } from '@/core/brewing/waterPlan';
 import type { SubstanceId } from '@/core/chemistry/substances';
 import type { ThermometerTrouble } from '@/core/kit/readable';
 import type { Kit } from '@/core/kit/kit';
@@ -146,24 +146,30 @@ export function waterWords(
   const volume = (ml: number): string => formatQuantity(ml, 'volume', units);
   const degrees = (c: number): string => formatQuantity(c, 'temperature', units);
   const first =
-    plan.firstMl === 0
-      ? 'No water goes in first: the liquids replace it.'
-      : plan.firstC === null
-        ? `Steep in ${volume(plan.firstMl)} of boiling water, and let it cool.`
-        : `Start with ${volume(plan.firstMl)} at ${degrees(plan.firstC)}${plan.hotMl === null || plan.coldMl === null ? '' : `: ${volume(plan.hotMl)} hot and ${coldWords(plan, units)} cold`}.`;
+    plan.liquidC !== undefined
+      ? `The liquids are the water here: bring them to ${degrees(plan.liquidC)} first.`
+      : plan.firstMl === 0
+        ? 'No water goes in first: the liquids replace it.'
+        : plan.firstC === null
+          ? `Steep in ${volume(plan.firstMl)} of boiling water, and let it cool.`
+          : `Start with ${volume(plan.firstMl)} at ${degrees(plan.firstC)}${plan.hotMl === null || plan.coldMl === null ? '' : `: ${volume(plan.hotMl)} hot and ${coldWords(plan, units)} cold`}.`;
   const moves =
     Math.abs(dissolvingC) < 0.1
       ? ''
       : `Dissolving ${dissolvingC > 0 ? 'warms' : 'cools'} the jug by ${degreesOf(Math.abs(dissolvingC), units)}${dissolvedC === null ? '' : `, so that it stands at ${degrees(dissolvedC)} before the last water`}.`;
   const last =
     plan.lastMl > 0
-      ? `Top up with ${volume(plan.lastMl)} at ${degrees(plan.lastC)}, last${plan.firstC === null ? '.' : `: it ends at ${degrees(targetC)}.`}`
+      ? `Top up with ${volume(plan.lastMl)} at ${degrees(plan.lastC)}, last${plan.firstC === null && plan.liquidC === undefined ? '.' : `: it ends at ${degrees(plan.coolsFromC ?? targetC)}.`}`
       : '';
+  const cools =
+    plan.coolsFromC === undefined || plan.coolsFromC <= targetC
+      ? ''
+      : `Powder from a packet dissolves warm, at ${degrees(PACKET_WATER_C)} or what the packet says. Cool the jug to ${degrees(targetC)} afterwards.`;
   const unknown =
     heatUnknown.length > 0
       ? `What ${heatUnknown.join(' and ').toLowerCase()} does to the temperature is not included.`
       : '';
-  return [first, moves, last, unknown].filter((text) => text !== '');
+  return [first, moves, last, cools, unknown].filter((text) => text !== '');
 }
 
 /** The cold part of the first water, so that the two add up as they are shown. */

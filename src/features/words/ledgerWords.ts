@@ -1,5 +1,6 @@
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
+import { movementName } from '@/core/schedule/movementName';
 import { differences } from '@/core/brewing/finishMix';
 import type { Brew } from '@/core/records/records';
 import { differenceWords } from './brewWords';
@@ -17,6 +18,20 @@ export const sourceWords: Record<LedgerRow['source'], string> = {
   practice: 'common practice, no source',
   estimate: 'our estimate',
   user: 'your own figure',
+};
+
+/** What each row is about, before there are figures. */
+export const rowNames: Record<LedgerRow['id'], string> = {
+  base: 'Film and developer',
+  dilution: 'Dilution',
+  strength: 'Strength of the brew',
+  wear: 'Age and use of the brew',
+  temperature: 'Temperature',
+  agitation: 'Movement',
+  bromide: 'Bromide',
+  age: 'Age and fog',
+  strategy: 'Strategy',
+  target: 'Target',
 };
 
 /** A ledger row in words. */
@@ -113,8 +128,12 @@ export function rowWords(
       };
     case 'agitation':
       return {
-        label: agitationSchools[request.agitationId].name,
-        note: 'against once a minute',
+        label:
+          request.movement === undefined ? agitationSchools[request.agitationId].name : movementName(request.movement),
+        note:
+          request.movement === undefined
+            ? 'against once a minute'
+            : 'your own; by the share of time in motion, against once a minute',
         explanation:
           'More agitation brings fresh developer to the film. The spread is between different hands; a stand time is much less certain.',
       };
@@ -166,7 +185,14 @@ export function rangeWords(range: { value: number; low: number; high: number }, 
   return low === high ? value : `${value} (${low}–${high})`;
 }
 
-function baseLabel({ film, developer }: EstimateRequest): string {
+/** A film in a developer, by class. */
+export function baseLabel({
+  film,
+  developer,
+}: {
+  film: Pick<EstimateRequest['film'], 'familyId'>;
+  developer: EstimateRequest['developer'];
+}): string {
   const stock = stockFamilies[film.familyId].name;
   switch (developer.kind) {
     case 'concentrate':
@@ -175,6 +201,8 @@ function baseLabel({ film, developer }: EstimateRequest): string {
       return `${stock}, in the standard coffee brew`;
     case 'one-bath':
       return 'One-bath developer-fixer, fresh';
+    case 'other':
+      return `${stock}, in ${developer.name}`;
   }
 }
 

@@ -48,5 +48,7 @@ export function toleranceWords(step: MixStep, batch: Batch, units: UnitChoice): 
   const ends = [step.tolerance.low, step.tolerance.high].map((end) =>
     amountWords(end, step.unit ?? 'g', decimals, units),
   );
-  return `${ends.join(' to ')} is close enough`;
+  if (step.coarseShare === null) return `${ends.join(' to ')} is close enough`;
+  const instrument = step.unit === 'ml' ? 'cylinder' : step.unit === 'tablets' ? 'half tablet' : 'scale';
+  return `${ends.join(' to ')} is as near as your ${instrument} goes: ± ${Math.round(step.coarseShare * 100)} %, and the band takes it in`;
 }

@@ -1,25 +1,31 @@
 'use client';
 
+import { format } from 'date-fns';
 import dynamic from 'next/dynamic';
 import type { Brew, Plan, Roll } from '@/core/records/records';
+import type { StockFamilyId } from '@/core/films/stockFamilies';
+import { isGuess } from '@/core/estimate/isGuess';
 import { planFacts } from '@/core/plan/planFacts';
-import type { PlanChoices } from '@/core/plan/planForm';
+import { initialPlanForm, type PlanChoices } from '@/core/plan/planForm';
 import { cautionsFor } from '@/core/safety/cautions';
 import { formatMinutes } from '@/core/units/duration';
 import type { UnitChoice } from '@/core/units/quantity';
+import { pinOf } from '@/core/plan/pinOf';
 import { pinPlan, unpinPlan } from '@/data/plans';
 import type { RollDossier } from '@/data/queries';
 import { CautionList } from '@/ui/CautionList';
 import { classes } from '@/ui/classes';
-import { MENDING } from '@/ui/mending';
 import { EmptyChart } from '@/ui/EmptyChart';
+import { Outlook } from '@/features/roll/plan/Outlook';
+import { ownOutlookWords, ownTimeCaution } from '@/features/roll/plan/ownTimeWords';
 import { PinNote } from '@/features/roll/plan/PinNote';
-import { PlanChoicesForm } from './PlanChoices';
-import { PlanLedger } from './PlanLedger';
-import { Strategies, StrategyCurves } from './Strategies';
-import { TimeHead } from '@/features/roll/plan/TimeHead';
 import { useTrial } from '@/features/roll/plan/trial';
 import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import { DeveloperChoice } from './DeveloperChoice';
+import { PlanLedger } from './PlanLedger';
+import { PredictedStrips } from './PredictedStrips';
+import { StrategyCurves } from './StrategyCurves';
+import { TimeStrip } from './TimeStrip';
 import { WhatIf } from './WhatIf';
 
 const GradientChart = dynamic(() => import('./GradientChart'), {
@@ -36,58 +42,110 @@ interface ChooseProps {
   units: UnitChoice;
 }
 
-/** One time, its band, its reasons, and everything that can change them. */
+/** What it is developed in, how warm, how moved, and the time that comes of it: with its reasons, its band, and what it would give. */
 export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) {
   const { study, shown, state } = plan;
   const grey = classes(state === 'mending' && 'stale');
+  /** Nothing is drawn from a guess. */
+  const guess = study !== null && isGuess(study.estimate);
+  const pinnedPlan: Plan | undefined = dossier.plan?.pinned ? dossier.plan : undefined;
   return (
-    <div className="grid gap-x-12 gap-y-8 pt-3 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
-      <div className="min-w-0">
-        {study !== null && shown !== null ? (
-          <>
-            <LiveTime plan={plan} shown={shown} units={units} />
-            <div className="mt-4">
-              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, shown)]} />
-            </div>
-            <PinRow dossier={dossier} plan={plan} choices={shown} rolls={rolls} units={units} />
-            <Strategies plan={plan} />
-          </>
-        ) : (
-          <p aria-live="polite" className="text-ink2">
-            {state === 'mending' ? MENDING : 'Calculating.'}
-          </p>
-        )}
-      </div>
-      <div className="min-w-0 space-y-7">
-        <div>
-          <div className={grey}>
-            <LiveChart plan={plan} />
+    <div className="pt-3">
+      <div className="grid gap-x-11 gap-y-8 lg:grid-cols-[minmax(0,620px)_minmax(0,1fr)]">
+        <div className="min-w-0">
+          <SameAs plan={plan} dossier={dossier} />
+          <DeveloperChoice plan={plan} jugs={jugs} units={units} />
+          <div className="mt-3">
+            <LiveLedger plan={plan} familyId={dossier.stock.familyId} units={units} />
           </div>
-          <WhatIf plan={plan} units={units} />
         </div>
-        <PlanChoicesForm plan={plan} jugs={jugs} units={units} />
-        {study !== null && shown !== null && (
-          <div className={grey}>
-            <StrategyCurves plan={plan} />
-          </div>
-        )}
+        <div className="min-w-0 space-y-5">
+          {guess && shown !== null ? (
+            <>
+              <section aria-labelledby="unknown">
+                <h2 id="unknown">What it would give</h2>
+                <p className="mt-1 max-w-[56ch]">
+                  Nobody knows yet how fast this develops, so there is no curve and no strategy to compare. A drop on
+                  the leader beside a developer that you know tells most; a clip of the roll tells more.
+                </p>
+                <a href="#test" className="act-plain mt-2 inline-block">
+                  Test first
+                </a>
+              </section>
+              {pinnedPlan?.pinned && <PinNote pinned={pinnedPlan.pinned} study={study} units={units} rolls={rolls} />}
+              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, shown)]} />
+            </>
+          ) : study !== null && shown !== null ? (
+            <>
+              <Outlook estimate={study.estimate} stale={state === 'mending'} />
+              {pinnedPlan?.pinned && <PinNote pinned={pinnedPlan.pinned} study={study} units={units} rolls={rolls} />}
+              <PredictedStrips plan={plan} />
+              <OwnOutlook plan={plan} />
+              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, shown)]} />
+              <BestTest plan={plan} />
+            </>
+          ) : (
+            <EmptyChart chart="strategies" />
+          )}
+          {!guess && (
+            <div>
+              <div className={grey}>
+                <LiveChart plan={plan} />
+              </div>
+              <WhatIf plan={plan} units={units} />
+            </div>
+          )}
+          {study !== null && shown !== null && !guess && (
+            <div className={grey}>
+              <StrategyCurves plan={plan} />
+            </div>
+          )}
+        </div>
       </div>
+      <TimeStrip
+        plan={plan}
+        units={units}
+        pinned={pinnedPlan !== undefined}
+        onPin={() => pin(dossier, plan)}
+        onUnpin={() => {
+          if (pinnedPlan !== undefined) void unpinPlan(pinnedPlan.id);
+        }}
+      />
     </div>
   );
 }
 
-/** The time with its ledger, as it stands or as it is tried out. */
-function LiveTime({ plan, shown, units }: { plan: PlanInHand; shown: PlanChoices; units: UnitChoice }) {
-  const found = useTrial(plan.trials)?.found;
-  const study = found?.glance ?? plan.study;
-  const choices = found?.choices ?? shown;
-  if (study === null) return null;
+/** Pins what was chosen, with the time as it stands: the user's own, else the estimate. */
+function pin(dossier: RollDossier, { study, shown }: PlanInHand): void {
+  if (study === null || shown === null) return;
+  const evidenceIds = study.effects.map(({ pieceId }) => pieceId);
+  void pinPlan(dossier.roll.id, shown, pinOf(study, shown.ownTimeMin, evidenceIds, Date.now()));
+}
+
+/** Whose plan this one began with, and the way to begin afresh. */
+function SameAs({ plan: { form, change }, dossier: { roll, stock } }: { plan: PlanInHand; dossier: RollDossier }) {
+  if (form.sameAs === null) return null;
+  const { label, atMs } = form.sameAs;
   return (
-    <div className="contain-content">
-      <TimeHead study={study} choices={choices} state={plan.state} units={units} />
-      <div className="mt-3">
-        <PlanLedger study={study} plan={plan} units={units} />
-      </div>
+    <p className="mb-3" data-testid="same-as">
+      Same as <b>{label}</b>, {format(atMs, 'd MMM')}.{' '}
+      <button
+        type="button"
+        className="act-plain"
+        onClick={() => change(initialPlanForm({ familyId: stock.familyId, ...roll }))}
+      >
+        Start afresh
+      </button>
+    </p>
+  );
+}
+
+/** The ledger, as it stands or as it is tried out. */
+function LiveLedger({ plan, familyId, units }: { plan: PlanInHand; familyId: StockFamilyId; units: UnitChoice }) {
+  const study = useTrial(plan.trials)?.found?.glance ?? plan.study;
+  return (
+    <div className="contain-layout">
+      <PlanLedger study={study} plan={plan} familyId={familyId} units={units} />
     </div>
   );
 }
@@ -98,6 +156,33 @@ function LiveChart({ plan }: { plan: PlanInHand }) {
   return study === null ? <EmptyChart chart="gradient" /> : <GradientChart study={study} />;
 }
 
+/** What a time of one’s own would give, and a word where it lies outside of the band. */
+function OwnOutlook({ plan }: { plan: PlanInHand }) {
+  const { study, state } = plan;
+  if (study?.own == null) return null;
+  const caution = ownTimeCaution(study.own);
+  return (
+    <div className={classes('text-[14px]', state === 'mending' && 'stale')} role="status">
+      <p>
+        <b>My time.</b> {ownOutlookWords(study.own, study.estimate.gradient.target)}
+      </p>
+      {caution !== null && <p className="mt-1 border-l-4 border-heat pl-3">{caution}</p>}
+    </div>
+  );
+}
+
+/** The test that would narrow the band most, in one line. */
+function BestTest({ plan: { study, state } }: { plan: PlanInHand }) {
+  const best =
+    study?.next.enough === true ? undefined : study?.next.tests.find(({ id }) => id === 'clip' || id === 'drop');
+  if (best === undefined) return null;
+  return (
+    <a href="#test" className={classes('block text-[14px]', state === 'mending' && 'stale')}>
+      Test first: it would leave {formatMinutes(best.lowMin)} to {formatMinutes(best.highMin)}
+    </a>
+  );
+}
+
 /** Cautions that follow from the choices, beside those that follow from the estimate. */
 function chooseCautions({ stock, roll }: RollDossier, choices: PlanChoices) {
   const { concentrate, oneBath, thickStand } = planFacts(
@@ -105,51 +190,4 @@ function chooseCautions({ stock, roll }: RollDossier, choices: PlanChoices) {
     choices,
   );
   return cautionsFor({ concentrate, oneBath, thickStand }, 'choose');
-}
-
-/** What is pinned now, and the act that pins the time as it stands. */
-function PinRow({ dossier, plan, choices, rolls, units }: Omit<ChooseProps, 'jugs'> & { choices: PlanChoices }) {
-  const { study, state } = plan;
-  if (study === null) return null;
-  const pinnedPlan: Plan | undefined = dossier.plan?.pinned ? dossier.plan : undefined;
-  const { timeMin, band, ledger } = study.estimate;
-  const pin = (): void => {
-    const evidenceIds = study.effects.map(({ pieceId }) => pieceId);
-    void pinPlan(dossier.roll.id, choices, {
-      atMs: Date.now(),
-      timeMin,
-      lowMin: band.lowMin,
-      highMin: band.highMin,
-      ledger,
-      evidenceIds,
-    });
-  };
-  const time = formatMinutes(timeMin);
-  const bestTest = study.next.enough ? undefined : study.next.tests.find(({ id }) => id === 'clip' || id === 'drop');
-  return (
-    <div className="mt-5 space-y-4">
-      {pinnedPlan?.pinned && <PinNote pinned={pinnedPlan.pinned} study={study} units={units} rolls={rolls} />}
-      <div className="flex flex-wrap items-center gap-4">
-        <button
-          type="button"
-          className={classes('act', !pinnedPlan && 'act-primary')}
-          disabled={state !== 'current'}
-          onClick={pin}
-          data-next-step={pinnedPlan ? undefined : true}
-        >
-          {pinnedPlan ? `Use ${time} instead` : `Use ${time} and mix`}
-        </button>
-        {pinnedPlan && (
-          <button type="button" className="act-plain" onClick={() => void unpinPlan(pinnedPlan.id)}>
-            Unpin
-          </button>
-        )}
-        {bestTest !== undefined && (
-          <a href="#test" className={classes('text-[14px]', state === 'mending' && 'stale')}>
-            Test first: it would leave {formatMinutes(bestTest.lowMin)} to {formatMinutes(bestTest.highMin)}
-          </a>
-        )}
-      </div>
-    </div>
-  );
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
+import type { OwnTimeOutlook } from '@/core/estimate/ownTime';
 import type { Strategies } from '@/core/estimate/strategies';
 import { strategyIds, type StrategyId } from '@/core/estimate/strategyIds';
 import { LOG_EXPOSURE_PER_STOP } from '@/core/units/stops';
@@ -16,7 +17,16 @@ const NAME_LINE_PX = 16;
 const dashes: Record<StrategyId, number[]> = { hold: [], extend: [9, 5], stand: [2, 4] };
 
 /** Predicted characteristic curves of the three strategies against the fresh film, fog and all. */
-export default function CurvesChart({ strategies, chosen }: { strategies: Strategies; chosen: StrategyId }) {
+export default function CurvesChart({
+  strategies,
+  chosen,
+  own,
+}: {
+  strategies: Strategies;
+  chosen: StrategyId;
+  /** What a time of the user's own would give; null without one. */
+  own: OwnTimeOutlook | null;
+}) {
   const { logH, freshDensities, outlooks } = strategies;
   const stops = useMemo(() => logH.map((value) => value / LOG_EXPOSURE_PER_STOP), [logH]);
   const lines = useCallback(
@@ -30,9 +40,10 @@ export default function CurvesChart({ strategies, chosen }: { strategies: Strate
           borderDash: dashes[id],
           borderWidth: id === chosen ? 3 : 1.6,
         })),
+        ...(own === null ? [] : [{ points: points(own.densities), borderColor: inks.heat, borderWidth: 2.4 }]),
       ];
     },
-    [stops, freshDensities, outlooks, chosen],
+    [stops, freshDensities, outlooks, chosen, own],
   );
   const marks = useCallback(
     (paper: Paper, inks: Inks): void =>
@@ -43,8 +54,9 @@ export default function CurvesChart({ strategies, chosen }: { strategies: Strate
           colour: inks.chem,
           density: densities.at(-1) ?? 0,
         })),
+        ...(own === null ? [] : [{ name: 'my time', colour: inks.heat, density: own.densities.at(-1) ?? 0 }]),
       ]),
-    [freshDensities, outlooks],
+    [freshDensities, outlooks, own],
   );
   const x = useMemo(
     () => ({ title: 'stops above the fresh film’s speed point', min: stops[0], max: stops.at(-1) ?? 11 }),

@@ -1,6 +1,7 @@
 'use client';
 
 import { memo, useCallback, useMemo, useState } from 'react';
+import type { OwnTimeOutlook } from '@/core/estimate/ownTime';
 import type { Glance } from '@/core/estimate/study';
 import { formatMinutes } from '@/core/units/duration';
 import { GRAPH_FONT, roundUp, type Inks } from '@/ui/graphPaper';
@@ -12,7 +13,7 @@ const ARM_PX = 5;
 
 /** Net gradient against time, with its band, the target, the time, and what was read. */
 export default function GradientChart({ study }: { study: Glance }) {
-  const { curve, estimate, marks: readings } = study;
+  const { curve, estimate, marks: readings, own } = study;
   const { timeMin, gradient } = estimate;
   const lines = useCallback(
     (inks: Inks): PaperLine[] => {
@@ -30,9 +31,10 @@ export default function GradientChart({ study }: { study: Glance }) {
       paper.ctx.font = GRAPH_FONT;
       drawTarget(paper, inks, gradient.target);
       drawTime(paper, inks, timeMin, gradient.net);
+      if (own !== null) drawOwn(paper, inks, own, timeMin);
       for (const reading of readings) drawReading(paper, inks, reading);
     },
-    [timeMin, gradient, readings],
+    [timeMin, gradient, readings, own],
   );
   const x = useMemo(
     () => ({
@@ -105,6 +107,27 @@ function drawTarget({ ctx, left, right, y }: Paper, inks: Inks, target: number):
   ctx.stroke();
   ctx.setLineDash([]);
   ctx.fillText(`target ${target.toFixed(2)}`, left + 8, y(target) - 7);
+}
+
+/** The user's own time: an upright of another colour, named. */
+function drawOwn(
+  { ctx, bottom, x, y }: Paper,
+  inks: Inks,
+  { timeMin, netGradient }: OwnTimeOutlook,
+  estimateMin: number,
+): void {
+  ctx.strokeStyle = inks.heat;
+  ctx.fillStyle = inks.heat;
+  ctx.lineWidth = 2;
+  ctx.beginPath();
+  ctx.moveTo(x(timeMin), bottom);
+  ctx.lineTo(x(timeMin), y(netGradient));
+  ctx.stroke();
+  // Its name stands on the side that the estimate's own line leaves free.
+  const left = timeMin < estimateMin;
+  ctx.textAlign = left ? 'right' : 'left';
+  ctx.fillText('my time', x(timeMin) + (left ? -6 : 6), bottom - 22);
+  ctx.textAlign = 'left';
 }
 
 function drawTime({ ctx, bottom, x, y }: Paper, inks: Inks, timeMin: number, net: number): void {

@@ -1,58 +1,118 @@
 'use client';
 
+import type { StockFamilyId } from '@/core/films/stockFamilies';
 import type { LedgerRow } from '@/core/estimate/result';
+import { isGuess } from '@/core/estimate/isGuess';
+import { ledgerRowIds } from '@/core/estimate/parameters';
 import type { Glance } from '@/core/estimate/study';
-import { formatMinutes } from '@/core/units/duration';
+import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { formatNumber, type UnitChoice } from '@/core/units/quantity';
-import { Ledger, type LedgerLine } from '@/ui/Ledger';
-import { LedgerRowFields } from './LedgerRowFields';
-import { rowWords, sourceWords } from '@/features/words/ledgerWords';
 import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import { baseLabel, rowNames, rowWords, sourceWords } from '@/features/words/ledgerWords';
+import { Ledger, type LedgerLine } from '@/ui/Ledger';
+import { OwnMovement } from './MovementChoice';
+import { decidedRows, rowFields } from './RowFields';
 
 /** Rows that follow from the roll or the jug are left out when they neither move the time nor bring doubt worth a mark. */
 const SILENT_RATIO = 0.0005;
 const SILENT_SHARE = 0.02;
 
-/** Rows that a user decides stay, so that they can be opened and changed. */
-const DECIDED: readonly LedgerRow['id'][] = ['base', 'temperature', 'agitation', 'strategy', 'target'];
+interface PlanLedgerProps {
+  /** Null before the first estimate. */
+  study: Glance | null;
+  plan: PlanInHand;
+  /** Stock family of the roll. */
+  familyId: StockFamilyId;
+  units: UnitChoice;
+}
 
-/** The ledger of an estimate, in words. A row opens to its reason, its source and the fields that change it; the product stays exact. */
-export function PlanLedger({ study, plan, units }: { study: Glance; plan: PlanInHand; units: UnitChoice }) {
-  const { request, estimate } = study;
-  const lines = estimate.ledger
-    .filter(
-      (row) =>
-        DECIDED.includes(row.id) || Math.abs((row.ratio ?? 1) - 1) > SILENT_RATIO || row.varianceShare > SILENT_SHARE,
-    )
-    .map((row): LedgerLine => {
-      const words = rowWords(row, request, estimate, units, plan.jug);
-      return {
-        id: row.id,
-        label: words.label,
-        note: words.note,
-        ratio: row.ratio === null ? '' : `× ${formatNumber(row.ratio, 2)}`,
-        time: formatMinutes(row.timeMin),
-        share: row.varianceShare,
-        detail: (
-          <>
-            <p>
-              {words.explanation} <span className="text-ink2">Source: {sourceWords[row.source]}.</span>
-            </p>
-            <LedgerRowFields rowId={row.id} plan={plan} units={units} />
-          </>
-        ),
-      };
-    });
-  const base = estimate.ledger[0]?.timeMin ?? estimate.timeMin;
+/** Rows whose words do not wait for an estimate, so that no field moves when it comes: the rest stands in their explanation. */
+const STEADY: readonly LedgerRow['id'][] = ['base', 'dilution', 'strength'];
+
+/** Rows that are said by their fields. */
+const BESIDE: readonly LedgerRow['id'][] = ['temperature', 'agitation', 'bromide', 'target'];
+
+/**
+ * The ledger of an estimate, in words, with the fields that move it in its rows. A row opens to its reason and its source; the
+ * product stays exact. Before the first estimate the fields stand alone.
+ */
+export function PlanLedger({ study, plan, familyId, units }: PlanLedgerProps) {
+  const decided = decidedRows(plan.form);
+  const rows = new Map(study?.estimate.ledger.map((row) => [row.id, row]));
+  const lines = ledgerRowIds.flatMap((id): LedgerLine[] => {
+    const row = rows.get(id);
+    if (!decided.includes(id) && (row === undefined || isSilent(row))) return [];
+    return [
+      {
+        id,
+        fields: rowFields(id, plan, units),
+        fieldsBeside: BESIDE.includes(id),
+        below: id === 'agitation' && plan.form.movement !== null ? <OwnMovement plan={plan} units={units} /> : null,
+        ...figuresOf(id, row, { study, plan, familyId, units }),
+      },
+    ];
+  });
+  // A guess has reasons, and no total.
+  const timeMin = study === null || isGuess(study.estimate) ? null : study.estimate.timeMin;
+  const base = study?.estimate.ledger[0]?.timeMin ?? timeMin;
+  const own = study?.own ?? null;
   return (
     <Ledger
       lines={lines}
       stale={plan.state === 'mending'}
       total={{
-        label: 'Develop for',
-        ratio: `× ${formatNumber(estimate.timeMin / base, 2)}`,
-        time: formatMinutes(estimate.timeMin),
+        label: study !== null && timeMin === null ? 'No estimate yet' : 'Develop for',
+        ratio: timeMin === null || base === null ? '' : `× ${formatNumber(timeMin / base, 2)}`,
+        time: timeMin === null ? '' : formatMinutes(timeMin),
       }}
+      own={
+        own === null
+          ? null
+          : {
+              label: 'My choice',
+              ratio: timeMin === null ? '' : `× ${formatNumber(own.ratio, 2)}`,
+              time: formatDuration(Math.round(own.timeMin * 60)),
+            }
+      }
     />
   );
+}
+
+function isSilent({ ratio, varianceShare }: LedgerRow): boolean {
+  return Math.abs((ratio ?? 1) - 1) <= SILENT_RATIO && varianceShare <= SILENT_SHARE;
+}
+
+function figuresOf(
+  id: LedgerRow['id'],
+  row: LedgerRow | undefined,
+  { study, plan, familyId, units }: PlanLedgerProps,
+): Omit<LedgerLine, 'id' | 'fields'> {
+  const words =
+    row === undefined || study === null ? null : rowWords(row, study.request, study.estimate, units, plan.jug);
+  // A row without fields is known by its words alone.
+  const steady = (STEADY.includes(id) || BESIDE.includes(id)) && rowFields(id, plan, units) !== null;
+  const developer = plan.shown?.developer;
+  const name =
+    id === 'base' && developer !== undefined && !plan.form.knownTimeOn
+      ? baseLabel({ film: { familyId }, developer })
+      : rowNames[id];
+  return {
+    label: steady || words === null ? name : words.label,
+    note: steady || words === null ? '' : words.note,
+    ratio: row === undefined || row.ratio === null ? '' : `× ${formatNumber(row.ratio, 2)}`,
+    time: row === undefined || study === null || isGuess(study.estimate) ? '' : formatMinutes(row.timeMin),
+    share: row?.varianceShare ?? 0,
+    detail: (
+      <p>
+        {words === null || row === undefined ? (
+          'Calculating.'
+        ) : (
+          <>
+            {steady && `${words.label}${words.note === '' ? '' : `, ${words.note}`}. `}
+            {words.explanation} <span className="text-ink2">Source: {sourceWords[row.source]}.</span>
+          </>
+        )}
+      </p>
+    ),
+  };
 }

@@ -1,5 +1,6 @@
 import type { StrategyId } from '@/core/estimate/strategyIds';
 import type { StrategyOutlook, StrategyReason } from '@/core/estimate/strategies';
+import { LN_GRADIENT_PER_GRADE } from '@/core/outcome/grades';
 import { formatNumber } from '@/core/units/quantity';
 
 /** The strategies, and what each does. */
@@ -19,6 +20,16 @@ export const strategyReasons: Record<StrategyReason, string> = {
     'the exposures are unknown or mixed. Dense areas exhaust the dilute developer while thin areas keep developing.',
   'win-back': 'the exposures are known and the fog is moderate, so longer development regains contrast.',
 };
+
+/** How contrasty a film would look beside what is wanted. */
+export function lookWords(netGradient: number, target: number): string {
+  const grades = Math.log(Math.max(0.02, netGradient) / target) / LN_GRADIENT_PER_GRADE;
+  if (grades < -4) return 'next to nothing';
+  if (grades < -2) return 'very soft';
+  if (grades < -0.5) return 'soft';
+  if (grades > 2) return 'very hard';
+  return grades > 0.5 ? 'hard' : 'as wanted';
+}
 
 /** What separates the two darkest usable tones, and where they lie. */
 export function shadowWords(shadows: StrategyOutlook['shadows']): string {

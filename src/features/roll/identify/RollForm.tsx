@@ -22,6 +22,7 @@ import { Choice } from '@/ui/Choice';
 import { Field, describedBy } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { CassetteCode } from './CassetteCode';
+import { FamilyClues } from './FamilyClues';
 
 /** An empty roll form. */
 const emptyRoll: RollValues = {
@@ -128,6 +129,12 @@ export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = f
       error={shown[id]}
     />
   );
+  const takeFamily = (familyId: StockFamilyId): void =>
+    change(
+      form.iso === stockFamilies[form.familyId].usualIso
+        ? { familyId, iso: stockFamilies[familyId].usualIso }
+        : { familyId },
+    );
   return (
     <form className="max-w-[860px] space-y-7" {...handlers} noValidate>
       <Group title="The roll">
@@ -148,16 +155,11 @@ export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = f
           label="Stock family"
           options={familyOptions}
           value={form.familyId}
-          onChange={(familyId: StockFamilyId) =>
-            change(
-              form.iso === stockFamilies[form.familyId].usualIso
-                ? { familyId, iso: stockFamilies[familyId].usualIso }
-                : { familyId },
-            )
-          }
+          onChange={takeFamily}
           error={shown.familyId}
         />
         {number('iso', 'Speed', 'iso', false, [0.1, 25600])}
+        <FamilyClues onFamily={takeFamily} />
         <OwnNumbers form={form} change={change} shown={shown} units={units} />
         <CassetteCode iso={form.iso} onSpeed={(iso) => change({ iso })} />
       </Group>

@@ -10,17 +10,39 @@ import { verdictDraftKey, writeVerdict } from '@/data/verdicts';
 import { useDraft } from '@/features/keeping/useDraft';
 import { useFaults } from '@/features/keeping/useFaults';
 import { Field } from '@/ui/Field';
+import { StripChoice } from '@/features/scene/StripChoice';
+import { patchGrey } from '@/core/densitometry/patchGrey';
+import { negativeGreys, positiveGreys } from '@/core/densitometry/scene';
+import { GOOD, filmLike, type Likeness } from '@/core/outcome/likeness';
+import { setLight, useLight } from '@/ui/light';
 import { Segments } from '@/ui/Segments';
+import { Tick } from '@/ui/Tick';
 
 const optionsOf = <T extends string>(table: Record<T, string>) =>
   (Object.keys(table) as T[]).map((value) => ({ value, name: table[value] }));
-const contrastOptions = ['-2', '-1', '0', '1', '2'].map((value) => ({
+/** A strip that shows one grade, against a good negative: as scanned, or as the negative itself. */
+const scanned = (part: Partial<Likeness>) => {
+  const film = filmLike({ ...GOOD, ...part });
+  return { greys: positiveGreys(film.densityAt, film.baseFogD) };
+};
+const onTable = (part: Partial<Likeness>) => {
+  const film = filmLike({ ...GOOD, ...part });
+  return { greys: negativeGreys(film.densityAt), rim: patchGrey(film.baseFogD) };
+};
+const contrastOptions = (['-2', '-1', '0', '1', '2'] as const).map((value) => ({
   value,
-  name: contrastGrades[value as keyof typeof contrastGrades],
+  name: contrastGrades[value],
+  ...scanned({ contrast: Number(value) }),
 }));
-const fogOptions = optionsOf(fogGrades);
-const shadowOptions = optionsOf(shadowGrades);
+const fogOptions = optionsOf(fogGrades).map((option) => ({ ...option, ...onTable({ fog: option.value }) }));
+const shadowOptions = optionsOf(shadowGrades).map((option) => ({ ...option, ...scanned({ shadows: option.value }) }));
 const evennessOptions = optionsOf(evennessGrades);
+
+/** A film without any image has a tick of its own, at the top. */
+const listedDefects = (Object.keys(defects) as DefectId[]).filter((id) => id !== 'no-image');
+
+/** What a film without an image is called in the other columns: the questions end there. */
+const NO_IMAGE: TypedVerdict = { contrast: -2, fog: 'clear', shadows: 'lost', evenness: 'even' };
 
 /** A verdict is given, never preset: until then its grades are open. */
 const typedVerdictSchema = verdictValuesSchema.partial();
@@ -56,62 +78,94 @@ function VerdictForm({ run, verdict }: { run: Run; verdict: Verdict | undefined 
   const { shown, form: handlers } = useFaults(errors, () => {
     if (read.success) void writeVerdict(run, read.data).catch(() => undefined);
   });
+  const light = useLight();
   if (typed === null) return <p aria-busy="true">Opening the verdict.</p>;
   const found = form.defects ?? [];
+  const blank = found.includes('no-image');
   return (
     <form className="max-w-[860px] space-y-5 pt-3" {...handlers}>
-      <Segments
-        id="contrast"
-        label="Contrast"
-        options={contrastOptions}
-        value={form.contrast === undefined ? null : String(form.contrast)}
-        onChange={(value) => change({ contrast: Number(value) as VerdictValues['contrast'] })}
-        error={shown.contrast}
+      <Tick
+        id="noImage"
+        label="No image at all"
+        checked={blank}
+        onChange={(none) =>
+          change(
+            none
+              ? { ...NO_IMAGE, defects: [...found.filter((id) => id !== 'no-image'), 'no-image'] }
+              : { defects: found.filter((id) => id !== 'no-image') },
+          )
+        }
       />
-      <Segments
-        id="fog"
-        label="Fog between the frames"
-        options={fogOptions}
-        value={form.fog ?? null}
-        onChange={(fog) => change({ fog })}
-        error={shown.fog}
-      />
-      <div className="grid gap-5 sm:grid-cols-2">
-        <Segments
-          id="shadows"
-          label="Shadows"
-          options={shadowOptions}
-          value={form.shadows ?? null}
-          onChange={(shadows) => change({ shadows })}
-          error={shown.shadows}
-        />
-        <Segments
-          id="evenness"
-          label="Evenness"
-          options={evennessOptions}
-          value={form.evenness ?? null}
-          onChange={(evenness) => change({ evenness })}
-          error={shown.evenness}
-        />
-      </div>
-      <fieldset>
-        <legend className="font-[620]">Defects</legend>
-        <div className="mt-1 grid grid-cols-2 gap-x-4 sm:grid-cols-4">
-          {(Object.keys(defects) as DefectId[]).map((id) => (
-            <label key={id} className="flex min-h-9 cursor-pointer items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-5"
-                checked={found.includes(id)}
-                onChange={(event) =>
-                  change({ defects: event.target.checked ? [...found, id] : found.filter((other) => other !== id) })
-                }
-              />
-              {defects[id]}
-            </label>
-          ))}
-        </div>
-      </fieldset>
+      {!blank && light !== 'day' && (
+        <p className="text-[14px] text-ink2">
+          {light === 'safe' ? 'A red screen cannot show greys' : 'A dim screen shows greys darker than they are'}:
+          compare in Day light.{' '}
+          <button type="button" className="act-plain" onClick={() => setLight('day')}>
+            Day light
+          </button>
+        </p>
+      )}
+      {!blank && (
+        <>
+          <StripChoice
+            id="contrast"
+            label="Contrast"
+            hint="scanned: tap the one that looks like yours"
+            options={contrastOptions}
+            value={form.contrast === undefined ? null : (String(form.contrast) as keyof typeof contrastGrades)}
+            onChange={(value) => change({ contrast: Number(value) as VerdictValues['contrast'] })}
+            error={shown.contrast}
+          />
+          <StripChoice
+            id="fog"
+            label="Fog between the frames"
+            hint="the negative on a light table"
+            options={fogOptions}
+            value={form.fog ?? null}
+            onChange={(fog) => change({ fog })}
+            error={shown.fog}
+          />
+          <div className="max-w-[560px]">
+            <StripChoice
+              id="shadows"
+              label="Shadows"
+              hint="scanned: the dark wall and the doorway"
+              options={shadowOptions}
+              value={form.shadows ?? null}
+              onChange={(shadows) => change({ shadows })}
+              error={shown.shadows}
+            />
+          </div>
+          <div className="max-w-[420px]">
+            <Segments
+              id="evenness"
+              label="Evenness"
+              options={evennessOptions}
+              value={form.evenness ?? null}
+              onChange={(evenness) => change({ evenness })}
+              error={shown.evenness}
+            />
+          </div>
+          <fieldset>
+            <legend className="font-[620]">Defects</legend>
+            <div className="mt-1 grid grid-cols-2 gap-x-4 sm:grid-cols-4">
+              {listedDefects.map((id) => (
+                <label key={id} className="flex min-h-9 cursor-pointer items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-5"
+                    checked={found.includes(id)}
+                    onChange={(event) =>
+                      change({ defects: event.target.checked ? [...found, id] : found.filter((other) => other !== id) })
+                    }
+                  />
+                  {defects[id]}
+                </label>
+              ))}
+            </div>
+          </fieldset>
+        </>
+      )}
       <Field id="verdict-note" label="Note" hint="what you would do differently" error={shown.note}>
         <textarea
           id="verdict-note"

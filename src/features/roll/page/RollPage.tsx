@@ -14,6 +14,9 @@ import { JudgeStage } from '@/features/roll/judge/JudgeStage';
 import { MixStage } from '@/features/roll/mix/MixStage';
 import { RunStage } from '@/features/roll/run/RunStage';
 import { NotHere } from '@/features/shell/NotHere';
+import { Diagnosis } from '@/features/diagnosis/Diagnosis';
+import { wentWrong } from '@/core/diagnosis/diagnose';
+import { Outcome } from './Outcome';
 import { Stage } from './Stage';
 import { TestStage } from '@/features/roll/test/TestStage';
 import { rollLine } from '@/features/words/rollWords';
@@ -36,7 +39,7 @@ export function RollPage({ rollId }: { rollId: string }) {
       key={rollId}
       dossier={dossier}
       draft={draft.values}
-      jugs={brews.filter(({ developer }) => developer !== null)}
+      jugs={brews.filter(({ developer, use }) => developer !== null || use === 'film-developer')}
     />
   );
 }
@@ -76,6 +79,10 @@ function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknow
         <p className="text-[13px] text-ink2">{rollLine(roll, stock, thisYear)}</p>
       </div>
       <Ribbon standing={standing} hrefOf={(id) => `#${id}`} />
+      {standing.atHand === null && <Outcome dossier={dossier} />}
+      {standing.atHand === null && dossier.verdict !== undefined && wentWrong(dossier.verdict) && (
+        <Diagnosis verdict={dossier.verdict} roll={roll} />
+      )}
       <div className="mt-3 border-t border-hair">
         {stageIds.map((id) => (
           <Stage
@@ -108,8 +115,10 @@ function useOpenStages(atHand: StageId | null): {
   const [before, setBefore] = useState(atHand);
   if (before !== atHand) {
     setBefore(atHand);
-    // Hints are typed one after the other: the stage that the first of them completes stays open.
-    setChosen({ identify: chosen.identify ?? before === 'identify' });
+    // The stage that is done folds; what the user opened meanwhile stays. Hints are typed one after the other, so the stage that
+    // the first of them completes stays open.
+    const left = Object.fromEntries(Object.entries(chosen).filter(([id]) => id !== before));
+    setChosen({ ...left, identify: chosen.identify ?? before === 'identify' });
   }
   useEffect(() => {
     const follow = (): void => {

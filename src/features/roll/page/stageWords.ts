@@ -4,6 +4,7 @@ import { exposureStates } from '@/core/records/records';
 import { contrastGrades, fogGrades } from '@/core/outcome/grades';
 import { stages, type StageId } from '@/core/plan/rollStages';
 import { runProgress } from '@/core/schedule/runState';
+import { developSeconds } from '@/core/plan/developSeconds';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { developerName } from '@/core/plan/developerName';
@@ -47,7 +48,7 @@ export function stageSummary(
             .join(' · ');
     case 'choose':
       return plan?.pinned
-        ? `${formatMinutes(plan.pinned.timeMin)} (${formatMinutes(plan.pinned.lowMin)}–${formatMinutes(plan.pinned.highMin)}) in ${developerName(plan.developer)} at ${formatQuantity(plan.temperatureC, 'temperature', units)}`
+        ? `${formatDuration(developSeconds(plan.pinned))}${plan.pinned.own === true ? ', my own time' : ''} (${formatMinutes(plan.pinned.lowMin)}–${formatMinutes(plan.pinned.highMin)}) in ${developerName(plan.developer)} at ${formatQuantity(plan.temperatureC, 'temperature', units)}`
         : 'No time pinned yet';
     case 'test':
       return dossier.evidence.length > 0

@@ -2,7 +2,8 @@
 
 import { pinShift } from '@/core/plan/pinShift';
 import type { Pinned, Roll } from '@/core/records/records';
-import { formatMinutes } from '@/core/units/duration';
+import { developSeconds } from '@/core/plan/developSeconds';
+import { formatDuration, formatMinutes } from '@/core/units/duration';
 import type { UnitChoice } from '@/core/units/quantity';
 import type { RollStudy } from '@/workers/coreApi';
 import { percentWords, shiftReasonWords } from '@/features/words/evidenceWords';
@@ -19,6 +20,13 @@ export function PinNote({
   units: UnitChoice;
   rolls: readonly Pick<Roll, 'id' | 'label'>[];
 }) {
+  if (pinned.own === true) {
+    return (
+      <p>
+        Pinned at <b className="num">{formatDuration(developSeconds(pinned))}</b>, your own time.
+      </p>
+    );
+  }
   const shift = pinShift(pinned, study.estimate, study.effects);
   if (shift === null) {
     return (

@@ -86,9 +86,13 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
   }, [choices, jugs, roll, stock, nowMs]);
   const { request } = asked;
   const learned = useLearned();
+  const ownTimeMin = choices?.ownTimeMin ?? null;
   const { tryOut, trials } = useTryOut({ roll, stock, jugs, nowMs, latestRef, replace });
-  const { study, failed } = useStudy(request, form.muted, learned);
-  const key = useMemo(() => studyKey(request, form.muted, learned), [request, form.muted, learned]);
+  const { study, failed } = useStudy(request, form.muted, ownTimeMin, learned);
+  const key = useMemo(
+    () => studyKey(request, form.muted, ownTimeMin, learned),
+    [request, form.muted, ownTimeMin, learned],
+  );
   const chooseStrategy = useCallback(
     (id: PlanForm['strategyId']) => replace(withStrategy(latestRef.current, id, jugs)),
     [replace, jugs],
@@ -155,7 +159,7 @@ function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pi
       const { request } = tryRequest(() => estimateRequestFor(roll, stock, read.value, brew, nowMs));
       if (request === null) return;
       void coreWorker()
-        .glance(request, form.muted)
+        .glance(request, form.muted, read.value.ownTimeMin)
         .then((glance) => {
           if (latestRef.current === form && trials.current() !== null)
             trials.set({ form, found: { choices: read.value, glance } });
@@ -190,24 +194,30 @@ function failureWords(error: unknown): string {
 }
 
 /** What a study is about; null while there is nothing to ask. */
-function studyKey(request: EstimateRequest | null, muted: readonly string[], learned: Learned | null): string | null {
-  return request === null || learned === null ? null : JSON.stringify([request, muted, learned.revision]);
+function studyKey(
+  request: EstimateRequest | null,
+  muted: readonly string[],
+  ownTimeMin: number | null,
+  learned: Learned | null,
+): string | null {
+  return request === null || learned === null ? null : JSON.stringify([request, muted, ownTimeMin, learned.revision]);
 }
 
 function useStudy(
   request: EstimateRequest | null,
   muted: readonly string[],
+  ownTimeMin: number | null,
   learned: Learned | null,
 ): { study: (RollStudy & { key: string }) | null; failed: string | null } {
   const [failure, setFailure] = useState<{ key: string; words: string } | null>(null);
   const [answer, setAnswer] = useState<(RollStudy & { key: string }) | null>(null);
-  const key = useMemo(() => studyKey(request, muted, learned), [request, muted, learned]);
+  const key = useMemo(() => studyKey(request, muted, ownTimeMin, learned), [request, muted, ownTimeMin, learned]);
   useEffect(() => {
     if (key === null) return;
     let stale = false;
-    const [asked, off] = JSON.parse(key) as [EstimateRequest, string[], number];
+    const [asked, off, own] = JSON.parse(key) as [EstimateRequest, string[], number | null, number];
     void coreWorker()
-      .study(asked, off)
+      .study(asked, off, own)
       .then((study) => {
         // What hangs on a study may be drawn in pieces, so that typing is never held up.
         if (!stale) startTransition(() => setAnswer({ ...study, key }));

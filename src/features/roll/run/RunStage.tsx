@@ -2,30 +2,27 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { stopSchoolIds, stopSchools } from '@/core/fixing/stopSchools';
-import { washSchoolIds, washSchools } from '@/core/fixing/washSchools';
-import { wettingBathIds, wettingBaths } from '@/core/fixing/wettingBaths';
 import { planFacts } from '@/core/plan/planFacts';
+import { stepsByKey } from '@/core/plan/runSteps';
 import { cautionsFor } from '@/core/safety/cautions';
-import { preSoakIds, preSoaks } from '@/core/schedule/preSoaks';
 import { runProgress } from '@/core/schedule/runState';
-import { wetSteps } from '@/core/schedule/wetSteps';
-import { formatDuration, roundToPourable } from '@/core/units/duration';
 import type { UnitChoice } from '@/core/units/quantity';
-import { changeWetSteps } from '@/data/plans';
+import { changeBaths } from '@/data/plans';
 import type { RollDossier } from '@/data/queries';
 import { layOutRun } from '@/data/runs';
+import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
 import { CautionList } from '@/ui/CautionList';
 import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import { BathList } from './BathList';
+import { WaysOfDoing } from './WaysOfDoing';
 
-const preSoakOptions = preSoakIds.map((value) => ({ value, name: preSoaks[value].name }));
-const stopOptions = stopSchoolIds.map((value) => ({ value, name: stopSchools[value].name }));
-const washOptions = washSchoolIds.map((value) => ({ value, name: washSchools[value].name }));
-const wettingOptions = wettingBathIds.map((value) => ({ value, name: wettingBaths[value].name }));
+const clockOptions = [
+  { value: 'full', name: 'when the tank is full' },
+  { value: 'first-drop', name: 'with the first drop' },
+] as const;
 
-/** The wet steps around development, and the way to the tank. */
+/** The baths around development, and the way to the tank. */
 export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan: PlanInHand; units: UnitChoice }) {
   const router = useRouter();
   const { roll, stock, run } = dossier;
@@ -34,19 +31,19 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
   const { pinned } = pinnedPlan;
   const running = run !== undefined && runProgress(run.steps, run.events).phase === 'running';
   const { form, change, errors, choices } = plan;
-  const wet = choices?.wet ?? pinnedPlan.wet;
-  const steps = wetSteps(
-    roundToPourable(pinned.timeMin) * 60,
-    pinnedPlan.agitationId,
-    wet,
-    pinnedPlan.developer.kind === 'one-bath',
-  );
+  const process = choices ?? pinnedPlan;
+  const { baths, pourIn } = process;
+  const steps = stepsByKey(form.baths, { ...pinnedPlan, pourIn }, pinned);
+  const oneBath = pinnedPlan.developer.kind === 'one-bath';
   const cautions = cautionsFor(
-    planFacts({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition }, { ...pinnedPlan, wet }),
+    planFacts(
+      { familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition },
+      { ...pinnedPlan, baths },
+    ),
   );
   const start = async (): Promise<void> => {
-    await changeWetSteps(pinnedPlan.id, wet);
-    router.push(`/runs/${encodeURIComponent(await layOutRun({ ...pinnedPlan, wet }))}`);
+    await changeBaths(pinnedPlan.id, { baths, pourIn });
+    router.push(`/runs/${encodeURIComponent(await layOutRun({ ...pinnedPlan, baths, pourIn }))}`);
   };
   if (running) {
     return (
@@ -61,19 +58,43 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
     );
   }
   return (
-    <div className="grid gap-x-12 gap-y-6 pt-3 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
-      <div>
-        <ol aria-label="Wet steps">
-          {steps.map((step, index) => (
-            <li key={index} className="rule-row flex items-baseline justify-between gap-6">
-              <span>
-                {step.name}
-                {step.instruction !== '' && <span className="block text-[13px] text-ink2">{step.instruction}</span>}
-              </span>
-              <span className="num text-[18px]">{formatDuration(step.durationS)}</span>
-            </li>
-          ))}
-        </ol>
+    <div className="grid gap-x-12 gap-y-6 pt-3 lg:grid-cols-[minmax(0,640px)_minmax(0,1fr)]">
+      <div className="min-w-0">
+        <BathList
+          baths={form.baths}
+          onChange={(next) => change({ baths: next })}
+          errors={errors}
+          units={units}
+          steps={steps}
+          oneBath={oneBath}
+        />
+        {errors.baths !== undefined && (
+          <p role="alert" className="mt-2 border-l-4 border-danger pl-2 text-danger">
+            {errors.baths}
+          </p>
+        )}
+        <div className="mt-4 flex flex-wrap items-start gap-x-4 gap-y-2">
+          <Choice
+            id="pourClock"
+            label="The clock starts"
+            value={form.pourClock}
+            options={clockOptions}
+            onChange={(pourClock) => change({ pourClock })}
+            inline
+          />
+          {form.pourClock === 'first-drop' && (
+            <Quantity
+              id="pourS"
+              label="Pouring in takes"
+              kind="seconds"
+              units={units}
+              value={form.pourS}
+              onChange={(pourS) => change({ pourS })}
+              error={errors.pourS}
+              inline
+            />
+          )}
+        </div>
         <div className="mt-4 flex flex-wrap items-center gap-4">
           <button
             type="button"
@@ -87,49 +108,22 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
           <Link href={`/rolls/${encodeURIComponent(roll.id)}/dark`} className="act">
             Lights-out card
           </Link>
+          <Link href="/practice" className="act">
+            Practise first
+          </Link>
+          <Link href="/evening" className="act">
+            Plan the evening
+          </Link>
         </div>
       </div>
-      <div className="space-y-6">
-        <div className="grid gap-x-5 gap-y-4 sm:grid-cols-2">
-          <Choice
-            id="preSoakId"
-            label="Before"
-            value={form.preSoakId}
-            options={preSoakOptions}
-            onChange={(preSoakId) => change({ preSoakId })}
-          />
-          <Choice
-            id="stopId"
-            label="After the developer"
-            value={form.stopId}
-            options={stopOptions}
-            onChange={(stopId) => change({ stopId })}
-          />
-          <Quantity
-            id="fixMin"
-            label="Fix"
-            kind="minutes"
-            units={units}
-            range={[0.5, 30]}
-            value={form.fixMin}
-            onChange={(fixMin) => change({ fixMin })}
-            error={errors.fixMin}
-          />
-          <Choice
-            id="washId"
-            label="Wash"
-            value={form.washId}
-            options={washOptions}
-            onChange={(washId) => change({ washId })}
-          />
-          <Choice
-            id="wettingId"
-            label="Last bath"
-            value={form.wettingId}
-            options={wettingOptions}
-            onChange={(wettingId) => change({ wettingId })}
-          />
-        </div>
+      <div className="min-w-0 space-y-6">
+        <WaysOfDoing
+          forms={form.baths}
+          baths={choices?.baths ?? null}
+          pourIn={choices?.pourIn ?? null}
+          onChange={(next) => change({ baths: next })}
+          onPourIn={({ clock, seconds }) => change({ pourClock: clock, pourS: seconds })}
+        />
         <p className="text-[13px] text-ink2">
           The fixing time is common practice for this class of film. Better: clear a scrap of the leader in your fixer,
           and fix for twice that time.

@@ -1,0 +1,151 @@
+'use client';
+
+import { format } from 'date-fns';
+import { useState } from 'react';
+import * as z from 'zod';
+import { typed } from '@/core/schema/typed';
+import { useDraft } from '@/features/keeping/useDraft';
+import type { JugChange } from '@/core/brewing/changeJug';
+import { substanceIds, substanceOf, type SubstanceId } from '@/core/chemistry/substances';
+import type { Brew } from '@/core/records/records';
+import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
+import { changeJug } from '@/data/brews';
+import { useSettings } from '@/data/queries';
+import { Choice } from '@/ui/Choice';
+import { Quantity } from '@/ui/Quantity';
+
+const options = substanceIds.map((value) => ({ value, name: substanceOf(value).name }));
+
+const changeFormSchema = z.object({
+  substanceId: z.enum(substanceIds),
+  amount: typed,
+  waterMl: typed,
+  goneMl: typed,
+});
+type ChangeForm = z.infer<typeof changeFormSchema>;
+const emptyChange: ChangeForm = { substanceId: 'bromide', amount: '', waterMl: '', goneMl: '' };
+
+/** Adds to a jug, takes from it, tops it up; and what was done so far. */
+export function ChangeJug({ brew }: { brew: Brew }) {
+  const units = useSettings();
+  const draft = useDraft(`jug:${brew.id}`, changeFormSchema, (kept) => kept ?? emptyChange);
+  const [problem, setProblem] = useState<string | null>(null);
+  const { form, change } = draft;
+  if (form === null) return null;
+  const { substanceId, amount, waterMl, goneMl } = form;
+  const { unit } = substanceOf(substanceId);
+  const done = (act: JugChange, emptied: Partial<ChangeForm>): void =>
+    void changeJug(brew.id, act)
+      .then((answer) => {
+        setProblem(answer.ok ? null : (answer.problems[0]?.message ?? null));
+        if (answer.ok) change(emptied);
+      })
+      .catch(() => undefined);
+  const positive = (value: number | string): value is number => typeof value === 'number' && value > 0;
+  return (
+    <section aria-labelledby="change">
+      <h2 id="change">Change what is in it</h2>
+      <div className="mt-2 space-y-2.5">
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+          <Choice
+            id="addWhat"
+            label="Add"
+            value={substanceId}
+            options={options}
+            onChange={(next: SubstanceId) => change({ substanceId: next })}
+            inline
+          />
+          <Quantity
+            id="addAmount"
+            label="Amount added"
+            quietLabel
+            kind={unit === 'ml' ? 'volume' : 'mass'}
+            units={units}
+            value={amount}
+            onChange={(next) => change({ amount: next })}
+            inline
+          />
+          <button
+            type="button"
+            className="act-plain"
+            disabled={!positive(amount)}
+            onClick={() => {
+              if (positive(amount)) done({ kind: 'added', atMs: Date.now(), substanceId, amount }, { amount: '' });
+            }}
+          >
+            It is in and dissolved
+          </button>
+        </div>
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+          <Quantity
+            id="waterMl"
+            label="Topped up with water"
+            kind="volume"
+            units={units}
+            value={waterMl}
+            onChange={(next) => change({ waterMl: next })}
+            inline
+          />
+          <button
+            type="button"
+            className="act-plain"
+            disabled={!positive(waterMl)}
+            onClick={() => {
+              if (positive(waterMl)) done({ kind: 'water', atMs: Date.now(), ml: waterMl }, { waterMl: '' });
+            }}
+          >
+            The water is in the jug
+          </button>
+        </div>
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+          <Quantity
+            id="goneMl"
+            label="Poured away or lost"
+            kind="volume"
+            units={units}
+            value={goneMl}
+            onChange={(next) => change({ goneMl: next })}
+            inline
+          />
+          <button
+            type="button"
+            className="act-plain"
+            disabled={!positive(goneMl)}
+            onClick={() => {
+              if (positive(goneMl)) done({ kind: 'gone', atMs: Date.now(), ml: goneMl }, { goneMl: '' });
+            }}
+          >
+            It is gone
+          </button>
+        </div>
+        {problem !== null && (
+          <p role="alert" className="border-l-4 border-danger pl-2 text-[14px] text-danger">
+            {problem}
+          </p>
+        )}
+      </div>
+      {brew.changes !== undefined && (
+        <ul aria-label="Changes since it was mixed" className="mt-3 text-[14px]">
+          {brew.changes.map((change) => (
+            <li key={change.atMs} className="rule-row py-1.5">
+              {format(change.atMs, 'd MMM HH:mm')} {changeText(change, units)}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function changeText(change: JugChange, units: UnitChoice): string {
+  switch (change.kind) {
+    case 'added': {
+      const { name, unit } = substanceOf(change.substanceId);
+      return `${name}, ${formatNumber(change.amount, change.amount < 10 ? 2 : 1)} ${unit} added`;
+    }
+    case 'water':
+      return `${formatQuantity(change.ml, 'volume', units)} of water added`;
+    case 'gone':
+      return `${formatQuantity(change.ml, 'volume', units)} gone`;
+  }
+}

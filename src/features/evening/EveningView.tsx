@@ -1,0 +1,242 @@
+'use client';
+
+import { startOfDay } from 'date-fns';
+import Link from 'next/link';
+import { planEvening, type Evening, type EveningItem } from '@/core/evening/evening';
+import {
+  eveningFormSchema,
+  oneEarlier,
+  readEveningForm,
+  reels,
+  type EveningForm,
+  type ReelId,
+} from '@/core/evening/eveningForm';
+import { eveningRoll } from '@/core/evening/eveningWish';
+import { useSettings, useSettledBench, type Bench } from '@/data/queries';
+import { download } from '@/features/files/download';
+import { useDraft } from '@/features/keeping/useDraft';
+import { Choice } from '@/ui/Choice';
+import { Empty, TinPicture } from '@/ui/Empty';
+import { Field } from '@/ui/Field';
+import { Quantity } from '@/ui/Quantity';
+import { useNow } from '@/ui/useNow';
+import { EveningStrip } from './EveningStrip';
+import { clockTime, problemWords, shiftWords } from './eveningWords';
+
+const reelOptions = (Object.keys(reels) as ReelId[]).map((value) => ({ value, name: reels[value].name }));
+
+/** Rolls, tanks and jugs of one evening on one clock. */
+export function EveningView() {
+  const nowMs = useNow(30_000);
+  const bench = useSettledBench();
+  const { form, change } = useDraft<EveningForm>(
+    'evening',
+    eveningFormSchema,
+    (kept) => kept ?? { from: '19:00', tanks: 1, reel: 'plastic', waterH: 2, order: [] },
+  );
+  if (bench === undefined || form === null) return <p aria-busy="true">Opening the evening.</p>;
+  return <EveningPlan bench={bench} form={form} change={change} nowMs={nowMs} />;
+}
+
+interface EveningPlanProps {
+  bench: Bench;
+  form: EveningForm;
+  change: (part: Partial<EveningForm>) => void;
+  nowMs: number;
+}
+
+function EveningPlan({ bench, form, change, nowMs }: EveningPlanProps) {
+  const units = useSettings();
+  const zeroMs = startOfDay(nowMs).getTime();
+  const nowMin = (nowMs - zeroMs) / 60_000;
+  const ready = bench.dossiers.flatMap((dossier) => eveningRoll(dossier, zeroMs) ?? []);
+  const chosen = form.order.flatMap((id) => ready.find((roll) => roll.id === id) ?? []);
+  const read = readEveningForm(form);
+  const errors = read.ok ? {} : Object.fromEntries(read.problems.map(({ path, message }) => [path, message]));
+  const evening = read.ok && chosen.length > 0 ? planEvening({ ...read.value, rolls: chosen }) : null;
+  if (ready.length === 0)
+    return (
+      <>
+        <h1>The evening</h1>
+        <Empty
+          picture={<TinPicture />}
+          sentence="An evening is laid out from rolls whose time is chosen. Choose a time for one, and it waits here."
+          action={
+            <Link href="/" className="act act-primary" data-next-step>
+              Go to the bench
+            </Link>
+          }
+        />
+      </>
+    );
+  return (
+    <>
+      <h1>{evening === null ? 'Which rolls tonight?' : `The last film hangs at ${clockTime(evening.endsMin)}.`}</h1>
+      <div className="mt-4 grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,420px)]">
+        <div className="grid max-w-[680px] content-start gap-4 sm:grid-cols-2">
+          <div className="flex items-end gap-2">
+            <Field id="from" label="Hands are free from" error={errors.from}>
+              <input
+                id="from"
+                className="box num aria-invalid:border-2 aria-invalid:border-danger"
+                inputMode="numeric"
+                autoComplete="off"
+                aria-invalid={errors.from === undefined ? undefined : true}
+                value={form.from}
+                onChange={(event) => change({ from: event.target.value })}
+              />
+            </Field>
+            <button type="button" className="act shrink-0" onClick={() => change({ from: clockTime(nowMin) })}>
+              From now
+            </button>
+          </div>
+          <Quantity
+            id="tanks"
+            label="Tanks"
+            kind="count"
+            units={units}
+            value={form.tanks}
+            onChange={(tanks) => change({ tanks })}
+            error={errors.tanks}
+          />
+          <Choice
+            id="reel"
+            label="Reels"
+            value={form.reel}
+            options={reelOptions}
+            onChange={(reel) => change({ reel })}
+          />
+          <Quantity
+            id="waterH"
+            label="Water stands for"
+            kind="hours"
+            units={units}
+            value={form.waterH}
+            onChange={(waterH) => change({ waterH })}
+            error={errors.waterH}
+          />
+        </div>
+        <RollOrder ready={ready} order={form.order} onOrder={(order) => change({ order })} />
+      </div>
+      {evening !== null && (
+        <section aria-labelledby="strip" className="mt-6">
+          <h2 id="strip" className="sr-only">
+            The evening, drawn to scale
+          </h2>
+          <EveningStrip
+            evening={evening}
+            nowMin={nowMin}
+            lanes={[
+              { lane: 'kitchen', name: 'Kitchen' },
+              ...chosen.map(({ id, label }) => ({ lane: `roll:${id}` as const, name: label })),
+            ]}
+          />
+          <Moved evening={evening} />
+          <Times evening={evening} names={new Map(chosen.map(({ id, label }) => [`roll:${id}`, label]))} />
+          <button
+            type="button"
+            className="act mt-4"
+            onClick={() => {
+              const ahead = evening.items.filter((item) => item.ahead);
+              void import('./calendar').then(({ calendarOf }) =>
+                download(calendarOf(ahead, zeroMs), 'aetas-evening.ics', 'text/calendar'),
+              );
+            }}
+          >
+            Save the hours before as a calendar
+          </button>
+        </section>
+      )}
+    </>
+  );
+}
+
+interface RollOrderProps {
+  ready: readonly { id: string; label: string; begunMin: number | null }[];
+  order: readonly string[];
+  onOrder: (order: string[]) => void;
+}
+
+/** Which rolls go tonight, and in which order. */
+function RollOrder({ ready, order, onOrder }: RollOrderProps) {
+  const chosen = order.filter((id) => ready.some((roll) => roll.id === id));
+  const sorted = [...ready].sort((a, b) => place(chosen, a.id) - place(chosen, b.id));
+  return (
+    <fieldset>
+      <legend className="font-[620]">Rolls, in the order of the evening</legend>
+      <ul className="mt-1">
+        {sorted.map(({ id, label, begunMin }) => {
+          const at = chosen.indexOf(id);
+          return (
+            <li key={id} className="flex items-center gap-3 border-t border-hair py-1">
+              <label className="flex min-h-9 min-w-0 flex-1 cursor-pointer items-center gap-2.5">
+                <input
+                  type="checkbox"
+                  className="size-5"
+                  checked={at >= 0}
+                  onChange={(event) =>
+                    onOrder(event.target.checked ? [...chosen, id] : chosen.filter((other) => other !== id))
+                  }
+                />
+                <span className="truncate">{label}</span>
+                {begunMin !== null && <span className="text-ink2">in the tank</span>}
+              </label>
+              {at > 0 && (
+                <button
+                  type="button"
+                  className="act-plain"
+                  aria-label={`${label}: earlier`}
+                  onClick={() => onOrder(oneEarlier(chosen, at))}
+                >
+                  earlier
+                </button>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </fieldset>
+  );
+}
+
+function place(chosen: readonly string[], id: string): number {
+  const at = chosen.indexOf(id);
+  return at < 0 ? chosen.length : at;
+}
+
+/** What the plan moved by itself, and what it could not mend. */
+function Moved({ evening: { shifts, problems } }: { evening: Evening }) {
+  if (shifts.length + problems.length === 0) return null;
+  return (
+    <ul className="mt-4 max-w-[78ch] space-y-1" aria-label="What was moved">
+      {problems.map((problem) => (
+        <li key={problem.what} className="border-l-4 border-danger pl-2 text-danger">
+          {problemWords(problem)}
+        </li>
+      ))}
+      {shifts.map((shift) => (
+        <li key={`${shift.what} ${shift.why}`} className="border-l-4 border-edge pl-2">
+          {shiftWords(shift)}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The same as a list of times, for reading and for print. */
+function Times({ evening, names }: { evening: Evening; names: ReadonlyMap<EveningItem['lane'], string> }) {
+  return (
+    <table className="mt-5 w-full max-w-[720px] text-left">
+      <caption className="text-left font-[620]">Minute by minute</caption>
+      <tbody>
+        {evening.items.map((item) => (
+          <tr key={item.id} className="border-t border-hair">
+            <td className="num w-[76px] py-1">{clockTime(item.startMin)}</td>
+            <td className="py-1">{item.what}</td>
+            <td className="py-1 text-ink2">{names.get(item.lane) ?? ''}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

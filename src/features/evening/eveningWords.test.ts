@@ -1,0 +1,52 @@
+import { describe, expect, test } from 'vitest';
+import { oneEarlier, readEveningForm, type EveningForm } from '@/core/evening/eveningForm';
+import { eveningRoll } from '@/core/evening/eveningWish';
+import type { Plan, Roll } from '@/core/records/records';
+import { clockTime, problemWords, shiftWords } from './eveningWords';
+
+const form: EveningForm = { from: '18:30', tanks: 1, reel: 'plastic', waterH: 2, order: [] };
+
+describe('an evening as typed', () => {
+  test.each([
+    ['18:30', 1110],
+    ['7', 420],
+    ['19.05', 1145],
+    ['0:00', 0],
+  ])('hands free from %s', (from, fromMin) =>
+    expect(readEveningForm({ ...form, from })).toMatchObject({ ok: true, value: { fromMin, waterMin: 120 } }),
+  );
+  test.each([
+    [{ from: '25:00' }, 'from'],
+    [{ from: 'seven' }, 'from'],
+    [{ tanks: 0 }, 'tanks'],
+    [{ tanks: 1.5 }, 'tanks'],
+    [{ waterH: '' }, 'waterH'],
+  ])('%j is told at its field', (part, path) =>
+    expect(readEveningForm({ ...form, ...part })).toMatchObject({ ok: false, problems: [{ path }] }),
+  );
+  test('a roll goes one place earlier, and the first stays', () => {
+    expect(oneEarlier(['a', 'b', 'c'], 2)).toEqual(['a', 'c', 'b']);
+    expect(oneEarlier(['a', 'b'], 0)).toEqual(['a', 'b']);
+    expect(oneEarlier(['a', 'b'], 9)).toEqual(['a', 'b']);
+  });
+  test('a roll without a pinned time does not come', () => {
+    const roll = { id: 'x', label: 'x', formatId: '120' } as Roll;
+    expect(eveningRoll({ roll, plan: undefined, brew: undefined, run: undefined }, 0)).toBeNull();
+    expect(eveningRoll({ roll, plan: { pinned: null } as Plan, brew: undefined, run: undefined }, 0)).toBeNull();
+  });
+});
+
+describe('an evening in words', () => {
+  test('the clock on the wall, also before and after midnight', () =>
+    expect([1110, -30, 1445].map(clockTime)).toEqual(['18:30', '23:30', '00:05']));
+  test('what was moved, and why', () => {
+    expect(shiftWords({ what: 'Tin', byMin: 0.5, why: 'pours' })).toBe(
+      'Tin waits 30 s, so that no two baths are poured within half a minute.',
+    );
+    expect(shiftWords({ what: 'Tin', byMin: 40, why: 'tank' })).toMatch(/^Tin waits 40 min, until a tank is free/);
+  });
+  test('what moving does not mend', () => {
+    expect(problemWords({ what: 'Tin', why: 'spent', left: 0.31 })).toMatch(/spent by then \(31 %/);
+    expect(problemWords({ what: 'Tin', why: 'weak', left: 0.6 })).toMatch(/down to 60 %/);
+  });
+});

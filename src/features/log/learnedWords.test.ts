@@ -1,0 +1,38 @@
+import { describe, expect, test } from 'vitest';
+import type { LearnedFactor } from '@/core/learning/learnedFactors';
+import { factorName, factorWords, heldWords } from './learnedWords';
+
+const factor = (part: Partial<LearnedFactor>): LearnedFactor => ({
+  kind: 'stock',
+  key: 'larkholm',
+  factor: 1.2,
+  low: 1.05,
+  high: 1.4,
+  priorLow: 0.8,
+  priorHigh: 1.25,
+  pieces: 3,
+  ...part,
+});
+const stocks = new Map([['larkholm', 'Larkholm Pan 200']]);
+
+describe('what was learned, in words', () => {
+  test('how the bands held', () => {
+    expect(heldWords({ runs: 10, inside: 8, tooFew: false })).toBe('8 of your last 10 fell inside their bands.');
+    expect(heldWords({ runs: 10, inside: 3, tooFew: true })).toMatch(/^Only 3 of .* too narrow\.$/);
+  });
+  test.each<[Partial<LearnedFactor>, string]>([
+    [{}, 'Larkholm Pan 200'],
+    [{ key: 'gone' }, 'A film'],
+    [{ kind: 'developer', key: 'instant-coffee' }, 'Instant coffee'],
+    [{ kind: 'developer', key: 'p-aminophenol' }, 'p-Aminophenol concentrate'],
+    [{ kind: 'developer', key: 'other heather tea' }, 'heather tea'],
+    [{ kind: 'pair', key: 'larkholm|instant-coffee' }, 'Larkholm Pan 200 in instant coffee'],
+    [{ kind: 'school', key: 'own {}' }, 'Your own movement'],
+  ])('%j is %s', (part, name) => expect(factorName(factor(part), stocks)).toBe(name));
+  test('a factor with its band; an eye in grades', () => {
+    expect(factorWords(factor({}))).toBe('× 1.20 (1.05–1.40), 3 pieces');
+    expect(factorWords(factor({ kind: 'eye', factor: -0.3, low: -0.8, high: 0.2, pieces: 1 }))).toMatch(
+      /0\.3 grades softer than it is .* from 1 piece\./,
+    );
+  });
+});

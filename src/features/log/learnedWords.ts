@@ -1,0 +1,51 @@
+import { developerFamilies } from '@/core/chemistry/developerFamilies';
+import { organicAgents } from '@/core/chemistry/organicAgents';
+import type { LearnedFactor } from '@/core/learning/learnedFactors';
+import type { BandsHeld } from '@/core/outcome/neededTime';
+import { agitationSchools } from '@/core/schedule/agitationSchools';
+import { formatNumber } from '@/core/units/quantity';
+
+/** Whether the bands of the last runs held. */
+export function heldWords({ runs, inside, tooFew }: BandsHeld): string {
+  if (runs === 0) return 'What Aetas has learned';
+  const said = `${inside} of your last ${runs} fell inside their bands.`;
+  return tooFew ? `Only ${said} Take every band here as too narrow.` : said;
+}
+
+/** What a factor belongs to, by its name. */
+export function factorName({ kind, key }: LearnedFactor, stocks: ReadonlyMap<string, string>): string {
+  switch (kind) {
+    case 'stock':
+      return stocks.get(key) ?? 'A film';
+    case 'developer':
+      return developer(key);
+    case 'pair': {
+      const [stock = '', ...rest] = key.split('|');
+      return `${stocks.get(stock) ?? 'A film'} in ${developer(rest.join('|')).toLowerCase()}`;
+    }
+    case 'school':
+      return key in agitationSchools
+        ? agitationSchools[key as keyof typeof agitationSchools].name
+        : 'Your own movement';
+    case 'eye':
+      return 'Your eye';
+  }
+}
+
+function developer(key: string): string {
+  if (key in developerFamilies) return developerFamilies[key as keyof typeof developerFamilies].name;
+  if (key === 'one-bath') return 'One-bath';
+  if (key.startsWith('other ')) return key.slice('other '.length);
+  const agents = key
+    .split('+')
+    .map((id) => (id in organicAgents ? organicAgents[id as keyof typeof organicAgents].name : id));
+  return agents.join(' and ');
+}
+
+/** A factor in words. */
+export function factorWords({ kind, factor, low, high, pieces }: LearnedFactor): string {
+  const from = `${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`;
+  if (kind === 'eye')
+    return `Your eye calls a film ${formatNumber(Math.abs(factor), 1)} grades ${factor >= 0 ? 'harder' : 'softer'} than it is (${formatNumber(low, 1)} to ${formatNumber(high, 1)}), from ${from}.`;
+  return `× ${formatNumber(factor, 2)} (${formatNumber(low, 2)}–${formatNumber(high, 2)}), ${from}`;
+}

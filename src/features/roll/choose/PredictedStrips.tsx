@@ -1,0 +1,152 @@
+'use client';
+
+import { useId } from 'react';
+import { curveBetween, negativeGreys, positiveGreys } from '@/core/densitometry/scene';
+import { patchGrey } from '@/core/densitometry/patchGrey';
+import { developerName } from '@/core/plan/developerName';
+import { formatDuration, formatMinutes } from '@/core/units/duration';
+import { formatNumber } from '@/core/units/quantity';
+import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import { ScenePicture } from '@/features/scene/ScenePicture';
+import { classes } from '@/ui/classes';
+import { useLight } from '@/ui/light';
+import { Term } from '@/ui/Term';
+import { Tick } from '@/ui/Tick';
+import { lookWords, shadowWords, strategyReasons, strategyWords } from './strategyWords';
+
+/** How the film would look after each strategy, after one's own time, and at the ends of the band: as a negative, and as scanned. */
+export function PredictedStrips({ plan }: { plan: PlanInHand }) {
+  const { study, form, state, chooseStrategy, change } = plan;
+  const group = useId();
+  const light = useLight();
+  if (study === null) return null;
+  const { outlooks, recommended, reason, logH } = study.strategies;
+  const { target } = study.estimate.gradient;
+  const stale = state === 'mending' && 'stale';
+  const stand = outlooks.find(({ id }) => id === 'stand');
+  return (
+    <section aria-labelledby="strategies">
+      <div className="flex flex-wrap items-baseline gap-x-3">
+        <h2 id="strategies">How it would look</h2>
+        <span className="text-[13px] text-ink2">negative, and as scanned</span>
+      </div>
+      <p className="mt-1 max-w-[62ch]">
+        <b>{strategyWords[recommended].name}</b> is recommended: {strategyReasons[reason]}
+      </p>
+      {light === 'safe' && (
+        <p className="mt-1 text-[14px] text-ink2">A red screen cannot show greys: compare in Day light.</p>
+      )}
+      <div className="mt-2">
+        {outlooks.map((outlook) => {
+          const chosen = outlook.id === form.strategyId;
+          return (
+            <label
+              key={outlook.id}
+              className={classes(
+                'grid cursor-pointer grid-cols-2 gap-x-3 gap-y-1 border-t border-hair px-2 py-2 sm:grid-cols-[132px_1fr_1fr]',
+                chosen && 'bg-sheet outline-2 -outline-offset-1 outline-ink',
+              )}
+            >
+              <span className="col-span-2 flex gap-2.5 sm:col-span-1">
+                <input
+                  type="radio"
+                  name={group}
+                  className="mt-1 size-[18px] shrink-0"
+                  checked={chosen}
+                  onChange={() => chooseStrategy(outlook.id)}
+                />
+                <span className={classes('min-w-0 leading-tight', stale)}>
+                  <span className="num text-[17px]">{strategyWords[outlook.id].name}</span>
+                  <span className="num block">{formatMinutes(outlook.timeMin)}</span>
+                  <span className="block text-[13px] text-ink2">
+                    {formatMinutes(outlook.lowMin)}–{formatMinutes(outlook.highMin)}
+                  </span>
+                  <span className="block text-[13px] text-ink2">{lookWords(outlook.netGradient, target)}</span>
+                  {outlook.id === recommended && <span className="block text-[13px] font-[620]">recommended</span>}
+                </span>
+              </span>
+              <Strip logH={logH} densities={outlook.densities} baseFogD={outlook.baseFogD} className={stale} />
+              <Figures
+                className={stale}
+                words={`gradient ${formatNumber(outlook.netGradient, 2)} · base + fog ${formatNumber(outlook.baseFogD, 2)} · shadow separation ${shadowWords(outlook.shadows)}`}
+              />
+            </label>
+          );
+        })}
+        {study.own !== null && (
+          <div
+            className="grid grid-cols-2 gap-x-3 gap-y-1 border-t border-hair px-2 py-2 sm:grid-cols-[132px_1fr_1fr]"
+            data-testid="own-outlook"
+          >
+            <span className={classes('col-span-2 leading-tight sm:col-span-1 sm:pl-[28px]', stale)}>
+              <span className="num text-[17px]">My time</span>
+              <span className="num block">{formatDuration(Math.round(study.own.timeMin * 60))}</span>
+              <span className="block text-[13px] text-ink2">{lookWords(study.own.netGradient, target)}</span>
+            </span>
+            <Strip logH={logH} densities={study.own.densities} baseFogD={study.own.baseFogD} className={stale} />
+            <Figures
+              className={stale}
+              words={`gradient ${formatNumber(study.own.netGradient, 2)} · base + fog ${formatNumber(study.own.baseFogD, 2)} · shadow separation ${shadowWords(study.own.shadows)}`}
+            />
+          </div>
+        )}
+        <div className="grid grid-cols-2 gap-x-3 border-y border-hair px-2 py-2 sm:grid-cols-[132px_1fr_1fr]">
+          <span className={classes('col-span-2 leading-tight sm:col-span-1 sm:pl-[28px]', stale)}>
+            <span className="num text-[17px]">Band</span>
+            <span className="block text-[13px] text-ink2">as soft and as hard as it may turn out, scanned</span>
+          </span>
+          {([study.ends.softer, study.ends.harder] as const).map((end, index) => (
+            <ScenePicture
+              key={index}
+              className={classes(stale)}
+              label={index === 0 ? 'The softer end of the band, scanned' : 'The harder end of the band, scanned'}
+              greys={positiveGreys(curveBetween(logH, end.densities), end.baseFogD)}
+            />
+          ))}
+        </div>
+      </div>
+      <p className="mt-1 text-[13px] text-ink2">
+        One scene, exposed at the film’s index: <Term id="average-gradient">net gradient</Term>,{' '}
+        <Term id="base-fog">base + fog</Term> and <Term id="shadow-separation">shadow separation</Term> as predicted.
+      </p>
+      {form.strategyId === 'extend' && (
+        <Tick
+          id="liftCap"
+          label="Allow more than +15 % per stop, +50 % in total"
+          checked={form.liftCap}
+          onChange={(liftCap) => change({ liftCap })}
+        />
+      )}
+      {stand !== undefined && form.strategyId !== 'stand' && form.developerKind !== 'one-bath' && (
+        <p className="mt-2 text-[13px] text-ink2">
+          Stand is calculated with {developerName(stand.developer)}; choosing it dilutes the developer, and switching
+          back restores your recipe.
+        </p>
+      )}
+    </section>
+  );
+}
+
+interface StripProps {
+  logH: readonly number[];
+  densities: readonly number[];
+  baseFogD: number;
+  className: string | false;
+}
+
+/** One film, as a negative with its rim and as scanned. */
+function Strip({ logH, densities, baseFogD, className }: StripProps) {
+  const curve = curveBetween(logH, densities);
+  return (
+    <>
+      <ScenePicture className={classes(className)} greys={negativeGreys(curve)} rim={patchGrey(baseFogD)} />
+      <ScenePicture className={classes(className)} greys={positiveGreys(curve, baseFogD)} />
+    </>
+  );
+}
+
+function Figures({ words, className }: { words: string; className: string | false }) {
+  return (
+    <span className={classes('col-span-2 text-[13px] leading-tight text-ink2 sm:col-start-2', className)}>{words}</span>
+  );
+}

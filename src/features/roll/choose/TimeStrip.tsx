@@ -1,0 +1,164 @@
+'use client';
+
+import { formatDuration, formatMinutes } from '@/core/units/duration';
+import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
+import { developerName } from '@/core/plan/developerName';
+import { lowerFirst } from '@/core/units/lowerFirst';
+import { isGuess } from '@/core/estimate/isGuess';
+import { developSeconds } from '@/core/plan/developSeconds';
+import type { Glance } from '@/core/estimate/study';
+import type { PlanChoices } from '@/core/plan/planForm';
+import { ownTimeWords } from '@/features/roll/plan/ownTimeWords';
+import { useTrial } from '@/features/roll/plan/trial';
+import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import { Band } from '@/ui/Band';
+import { classes } from '@/ui/classes';
+import { MENDING } from '@/ui/mending';
+import { Quantity } from '@/ui/Quantity';
+
+interface StripProps {
+  plan: PlanInHand;
+  units: UnitChoice;
+  /** Whether a time is pinned already. */
+  pinned: boolean;
+  /** Pins the time as it stands. */
+  onPin: () => void;
+  onUnpin: () => void;
+}
+
+/** The time, its band and the next act: in view while anything that moves them is changed. */
+export function TimeStrip({ plan, units, pinned, onPin, onUnpin }: StripProps) {
+  const { form, change, errors, state } = plan;
+  const found = useTrial(plan.trials)?.found;
+  const study: Glance | null = found?.glance ?? plan.study;
+  const choices = found?.choices ?? plan.shown;
+  const ready = study !== null && choices !== null;
+  const time = ready ? timeWords(study, choices) : '';
+  /** Where Aetas has no time, the user's own is the only one. */
+  const noEstimate = form.developerKind === 'other' || (form.developerKind === 'jug' && plan.jug?.developer === null);
+  return (
+    <div className="sticky bottom-0 z-10 mt-6 border-t-2 border-ink bg-sheet">
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-1 px-3 py-2">
+        {ready ? (
+          <StripTime study={study} choices={choices} time={time} plan={plan} units={units} />
+        ) : (
+          <p aria-live="polite" className="min-h-[64px] flex-1 self-center text-ink2">
+            {state === 'mending' ? MENDING : 'Calculating.'}
+          </p>
+        )}
+        <div className="ml-auto flex w-full flex-wrap items-center justify-end gap-x-3 gap-y-2 sm:w-auto">
+          {form.ownTimeOn || noEstimate ? (
+            <div className="flex items-center gap-2">
+              <Quantity
+                id="ownTimeMin"
+                label="My time"
+                kind="minutes"
+                units={units}
+                value={form.ownTimeMin}
+                onChange={(ownTimeMin) => change({ ownTimeMin })}
+                error={errors.ownTimeMin}
+                inline
+              />
+              {!noEstimate && (
+                <button type="button" className="act-plain text-[14px]" onClick={() => change({ ownTimeOn: false })}>
+                  Use the estimate
+                </button>
+              )}
+            </div>
+          ) : (
+            <button type="button" className="act" onClick={() => change({ ownTimeOn: true })}>
+              My time
+            </button>
+          )}
+          <button
+            type="button"
+            className={classes('act', !pinned && 'act-primary')}
+            disabled={state !== 'current'}
+            onClick={onPin}
+            data-next-step={pinned ? undefined : true}
+          >
+            {pinned ? `Use ${time} instead` : `Use ${time} and mix`}
+          </button>
+          {pinned && (
+            <button type="button" className="act-plain" onClick={onUnpin}>
+              Unpin
+            </button>
+          )}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** The time that goes to the tank, as it reads. */
+function timeWords(study: Glance, choices: PlanChoices): string {
+  const own = choices.ownTimeMin;
+  const pinnedAt = own === null ? { timeMin: study.estimate.timeMin } : { timeMin: own, own: true };
+  return formatDuration(developSeconds(pinnedAt));
+}
+
+function StripTime({
+  study,
+  choices,
+  time,
+  plan,
+  units,
+}: {
+  study: Glance;
+  choices: PlanChoices;
+  time: string;
+  plan: PlanInHand;
+  units: UnitChoice;
+}) {
+  const { timeMin, band } = study.estimate;
+  const { own } = study;
+  const guess = isGuess(study.estimate);
+  const mending = plan.state === 'mending';
+  return (
+    <div
+      aria-live="polite"
+      className={classes(
+        'flex min-w-0 basis-full flex-wrap items-center gap-x-4 gap-y-0 sm:gap-x-6 lg:flex-1 lg:basis-0 lg:flex-nowrap',
+        plan.state === 'following' && 'opacity-80',
+      )}
+    >
+      <span
+        aria-hidden={mending}
+        className={classes('num text-[44px] leading-none tracking-[-.03em] sm:text-[60px]', mending && 'stale')}
+        data-testid="time"
+      >
+        {time}
+      </span>
+      {!guess && (
+        <div
+          aria-hidden={mending}
+          className={classes('order-last w-full lg:order-none lg:w-[300px] lg:shrink-0', mending && 'stale')}
+        >
+          <Band timeMin={timeMin} lowMin={band.lowMin} highMin={band.highMin} ownMin={own?.timeMin ?? null} />
+        </div>
+      )}
+      <div className="relative min-w-0 flex-1 text-[14px] leading-snug">
+        {mending && <p className="absolute inset-x-0 top-0 min-w-[220px]">{MENDING}</p>}
+        <div className={classes(mending && 'invisible')}>
+          {guess && own !== null ? (
+            <span data-testid="own-time">my time; there is no estimate for this yet, so no band either.</span>
+          ) : own === null ? (
+            <span className="hidden sm:inline">
+              at {formatQuantity(study.request.temperatureC, 'temperature', units)} in{' '}
+              {lowerFirst(developerName(choices.developer))}
+            </span>
+          ) : (
+            <span data-testid="own-time">
+              my time; the estimate is {formatMinutes(timeMin)}. {ownTimeWords(own)}.
+            </span>
+          )}
+          {!guess && (
+            <div className="text-ink2" data-testid="band">
+              four times in five between {formatMinutes(band.lowMin)} and {formatMinutes(band.highMin)}
+            </div>
+          )}
+        </div>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,6 @@
+/** Says a text aloud where the browser can, in place of what is being said. */
+export function say(text: string): void {
+  if (!('speechSynthesis' in window)) return;
+  window.speechSynthesis.cancel();
+  window.speechSynthesis.speak(new SpeechSynthesisUtterance(text));
+}
