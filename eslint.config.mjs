@@ -25,13 +25,13 @@ const coreOrder = [
     'thermal',
     'films',
     'kinetics',
-    'fixing',
     'schedule',
+    'fixing',
     'exposure',
     'densitometry',
   ],
-  ...['outcome', 'kit', 'devices', 'safety', 'estimate', 'brewing', 'loading'],
-  ...['evidence', 'records', 'learning', 'plan', 'formats'],
+  ...['outcome', 'kit', 'devices', 'safety', 'estimate', 'diagnosis', 'brewing', 'loading'],
+  ...['evidence', 'records', 'learning', 'plan', 'practice', 'evening', 'formats'],
 ];
 
 /** What `core/inference` may not know: it is a least-squares kit, and film is no business of its. */

@@ -39,10 +39,14 @@ export async function typeAndGo(page: Page, field: Locator, text: string): Promi
 }
 
 /** Types a roll by hand and puts it on the bench. */
-export async function addRoll(page: Page, label = 'Shoebox, hill fog'): Promise<void> {
+export async function addRoll(
+  page: Page,
+  label = 'Shoebox, hill fog',
+  format: string | RegExp = '120 (roll film)',
+): Promise<void> {
   await page.goto('/rolls/new');
   await page.getByLabel('Name of the roll').fill(label);
-  await choose(page, 'Format', '120 (roll film)');
+  await choose(page, 'Format', format);
   await page.getByLabel('Film', { exact: true }).fill('Larkholm Pan 200');
   await page.getByLabel('Speed', { exact: true }).fill('200');
   await page.getByLabel('Expiry year').fill('1971');
@@ -80,4 +84,18 @@ export async function recordsOf(page: Page, bench: 'aetas' | 'aetas-demo'): Prom
       }),
     [bench, OWN_TABLES] as const,
   );
+}
+
+/** The primary button of a tank whose bath is not over yet. */
+export const EARLY = /^Hold to (pour out|hang it) early$/;
+
+/** Pours out before the time: the button is held for a second, on whatever clock the page has. */
+export async function pourEarly(page: Page): Promise<void> {
+  const button = page.getByRole('button', { name: EARLY });
+  // A press that soon after the last bath would be the same one felt twice.
+  await page.waitForTimeout(600);
+  await button.hover();
+  await page.mouse.down();
+  await page.waitForTimeout(1_200);
+  await page.mouse.up();
 }

@@ -206,7 +206,7 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
 
   // Bromide from the simulated scale: the cup is tared away before a reading can be taken.
   await expect(page.getByRole('heading', { name: 'Potassium bromide' })).toBeVisible();
-  await expect(page.getByText('0.30 g to 0.50 g is close enough')).toBeVisible();
+  await expect(page.getByText('0.35 g to 0.45 g is as near as your scale goes')).toBeVisible();
   await page.clock.runFor(2000);
   await expect(page.getByTestId('scale')).toHaveText(/38\.[345] g/);
   await expect(page.getByRole('button', { name: 'Take this reading' })).toBeDisabled();
@@ -544,4 +544,28 @@ test('a plan keeps what else its jug held when the jug is poured away, until tha
   await choose.getByRole('button', { name: 'Leave it out' }).click();
   await expect(choose.getByText(/Besides, as the jug/)).toHaveCount(0);
   await expect(time).not.toHaveText(before ?? '');
+});
+
+test('amounts typed as people say them, in this jug: the litre follows, and nonsense says what to give', async ({
+  page,
+}) => {
+  await openDemo(page, '/brews/workbench?recipe=coffee-standard');
+  const sheet = page.getByRole('table', { name: 'Ingredients' });
+  const row = sheet.getByRole('row').filter({ hasText: 'Washing soda' }).first();
+  await row.getByRole('button', { name: /^type/ }).click();
+  const field = page.getByLabel(/Washing soda.* in this jug/);
+  await field.fill('3 spoons of it');
+  await expect(page.getByText('Give an amount such as 12 g, 3 tsp, 1½ tbsp or 2 tablets.')).toBeVisible();
+  await field.fill('54 g');
+  const perLitre = Number(await row.getByRole('textbox').first().inputValue());
+  await field.fill('27 g');
+  await expect
+    .poll(async () => Number(await row.getByRole('textbox').first().inputValue()))
+    .toBeCloseTo(perLitre / 2, 1);
+  await field.fill('3 tbsp');
+  await expect
+    .poll(async () => Number(await row.getByRole('textbox').first().inputValue()))
+    .toBeGreaterThan(perLitre / 2);
+  await page.keyboard.press('Enter');
+  await expect(field).toBeHidden();
 });

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { addRoll, openDemo, recordsOf } from './bench';
+import { addRoll, choose, openDemo, recordsOf } from './bench';
 
 async function openIdentify(page: Page, rollId: string): Promise<void> {
   await openDemo(page, `/rolls/${rollId}#identify`);
@@ -76,6 +76,7 @@ test('signs of age change the run', async ({ page }) => {
   await page.getByRole('button', { name: /^Identify/ }).click();
   await page.getByLabel('Brittle').check();
   await expect(page.getByText('pre-soak 6 minutes; never bend it back')).toBeVisible();
+  await expect.poll(async () => JSON.stringify((await recordsOf(page, 'aetas')).rolls)).toContain('"brittle"');
   await page.reload();
   await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
   await page.getByRole('button', { name: 'It is mixed' }).click();
@@ -92,6 +93,18 @@ test('the exposure calculator goes from meter to shutter, and keeps what was typ
   await expect(page.getByTestId('expose')).toHaveText('40 s');
   await page.reload();
   await expect(page.getByLabel('Frame 1, metered')).toHaveValue('10');
+  await page.getByLabel('Fit to two of my own frames').uncheck();
+  // A modern camera’s exposure, with a yellow filter, carried to an old camera whose shutter is slow.
+  await page.getByLabel('The meter says').fill('1/125');
+  await choose(page, 'Filter', /^Yellow 1/);
+  await expect(page.getByTestId('nearest')).toContainText('1/60 s');
+  await expect(page.getByText('set the meter to ISO 50')).toBeVisible();
+  await page.getByLabel('Carry it to an old camera').check();
+  await page.getByLabel('Its shutter is slow by').fill('1');
+  const settings = page.getByRole('list', { name: 'Settings of the old camera' });
+  await expect(settings.getByRole('listitem').first()).toContainText(/f\/9 at 1\/100 s/);
+  await page.getByLabel('f-numbers on the lens').fill('wide open');
+  await expect(page.getByText('“wide” does not read')).toBeVisible();
   await page.getByLabel('The meter says').fill('soon');
   await expect(page.getByText('Metered time: give a number of seconds above 0.')).toBeVisible();
 });
@@ -117,11 +130,19 @@ test('the lights-out card is practised by any key, and in the dark the screen is
   expect(printed.match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
   await page.getByRole('button', { name: 'Rehearse with spare film' }).click();
   await expect(page.getByText('Pry the flat end off the cassette.')).toBeVisible();
+  // A tap says it again, a held press goes on, one key goes back.
   await page.keyboard.press('x');
+  await expect(page.getByTestId('dark-count')).toHaveText('1 of 6');
+  await page.keyboard.down('x');
   await expect(page.getByTestId('dark-count')).toHaveText('2 of 6');
+  await page.keyboard.up('x');
+  await page.keyboard.press('Backspace');
+  await expect(page.getByTestId('dark-count')).toHaveText('1 of 6');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Read it to me in the dark' }).click();
-  await page.keyboard.press('Enter');
+  await page.keyboard.down('Enter');
+  await expect(page.getByTestId('dark-count')).toHaveText('2 of 6');
+  await page.keyboard.up('Enter');
   expect(await page.evaluate(() => (window as unknown as { spoken: string[] }).spoken.at(-1))).toContain(
     'clip both corners',
   );

@@ -157,7 +157,7 @@ test('a ledger row opens to its reason and its fields, and the total moves as th
   await expect(page.getByTestId('time')).toBeVisible();
   const before = await timeOf(page);
   const ledger = page.getByRole('table', { name: 'Ledger of the development time' });
-  await ledger.getByRole('button', { name: /^20\.0 °C/ }).click();
+  await ledger.getByRole('button', { name: 'Temperature', exact: true }).click();
   await expect(ledger.getByText('Source: published relation.')).toBeVisible();
   await ledger.getByLabel('Temperature', { exact: true }).fill('24');
   await expect.poll(() => timeOf(page)).toBeLessThan(before * 0.8);
@@ -211,10 +211,10 @@ test('a one-bath has its own time, no bromide, and neither stop nor fixer at the
   await openDemo(page, '/rolls/tin-3');
   await page.getByRole('radio', { name: 'One-bath' }).click();
   await page.locator('#temperatureC').fill('24');
-  await choose(page, 'Agitation', 'Continuous rotation');
+  await choose(page, 'How the tank is moved', 'Continuous rotation');
   await expect(page.getByTestId('time')).toHaveText('4:00');
   await expect(page.locator('#bromideGPerL')).toHaveCount(0);
-  await choose(page, 'Agitation', /^Gentle only/);
+  await choose(page, 'How the tank is moved', /^Gentle only/);
   await expect(page.getByText('gentle only below 24 °C')).toBeVisible();
   await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
   await page.locator('#run').getByRole('button', { name: /^Run/ }).first().click();

@@ -58,7 +58,7 @@ const forms: readonly Form[] = [
     path: '/rolls/tin-3#test',
     open: (page) => page.locator('#test').getByRole('button', { name: 'Take a clip' }).click(),
     field: (page) => page.locator('#test').getByRole('textbox').first(),
-    text: '11.5',
+    text: '11:30',
   },
 ];
 

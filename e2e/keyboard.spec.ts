@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openDemo } from './bench';
+import { EARLY, openDemo } from './bench';
 
 test('every place has its key, and ? lists them', async ({ page }) => {
   await openDemo(page, '/log');
@@ -39,7 +39,7 @@ test('a brew is weighed and a roll brought to the tank without a pointer', async
   await expect(page.getByTestId('hands')).toHaveText('Ready: pre-soak');
   await expect(page.getByRole('button', { name: 'Pre-soak is in: start' })).toBeEnabled();
   await page.keyboard.press('Space');
-  await expect(page.getByRole('button', { name: 'Develop: in early' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: EARLY })).toBeEnabled();
   await page.getByRole('button', { name: 'Undo' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('hands')).toHaveText('Ready: pre-soak');
@@ -47,12 +47,12 @@ test('a brew is weighed and a roll brought to the tank without a pointer', async
 
 test('a list opens, moves and closes by keys', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3');
-  await page.getByRole('button', { name: 'Agitation' }).focus();
+  await page.getByRole('button', { name: 'How the tank is moved' }).focus();
   await page.keyboard.press('Space');
   await expect(page.getByRole('listbox')).toBeFocused();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Agitation' })).toContainText('last 10 s of each minute');
+  await expect(page.getByRole('button', { name: 'How the tank is moved' })).toContainText('last 10 s of each minute');
 });
 
 test('no view scrolls sideways at 360 px', async ({ page }) => {

@@ -1,6 +1,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { all, create } from 'mathjs';
 import { chromium } from '@playwright/test';
 import { PNG } from 'pngjs';
@@ -38,12 +39,12 @@ function medianMs(call) {
 }
 
 async function load(path) {
-  return (await runnerImport(join(root, path), { configFile: false, logLevel: 'error' })).module;
+  const resolve = { alias: { '@': join(root, 'src') } };
+  return (await runnerImport(join(root, path), { configFile: false, logLevel: 'error', resolve })).module;
 }
 
 async function benchCore() {
-  const { estimate } = await load('src/core/estimate/estimate.ts');
-  const { sampleRequest, roomYears } = await load('src/core/testing/sampleRequest.ts');
+  const { estimate, sampleRequest, roomYears } = await bundled(join(root, 'src/core/testing/benchEstimate.ts'));
   const math = create(all);
   const formula = math.compile(
     '(0.06 * tb + log(G / (G - target)) / (log(G / (G - base)) / (tb * 0.94))) / (q10 ^ ((1 / 293.15 - 1 / (T + 273.15)) / (1 / 293.15 - 1 / 303.15)) * (P / 40.8) ^ 0.8 * ((A + 0.5) / 16.5) ^ 0.25 * agitation)',
@@ -110,18 +111,26 @@ async function benchBrewing() {
   report('whole workbench with a brew to mend, median', medianMs(whole(stopped)), 'ms', 4);
 }
 
-/** Core as the browser runs it for users: bundled, in a worker. */
-async function benchWorker(page) {
+/** Code as the browser gets it: in one piece. */
+async function bundle(entry) {
   const [{ output }] = await build({
     configFile: false,
     logLevel: 'error',
     root,
-    build: {
-      write: false,
-      minify: false,
-      lib: { entry: join(root, 'src/core/testing/benchWorker.ts'), formats: ['es'], fileName: 'bench' },
-    },
+    build: { write: false, minify: false, lib: { entry, formats: ['es'], fileName: 'bench' } },
   });
+  return output[0].code;
+}
+
+async function bundled(entry) {
+  const file = join(mkdtempSync(join(tmpdir(), 'aetas-')), 'bench.mjs');
+  writeFileSync(file, await bundle(entry));
+  return import(pathToFileURL(file).href);
+}
+
+/** Core as the browser runs it for users: bundled, in a worker. */
+async function benchWorker(page) {
+  const code = await bundle(join(root, 'src/core/testing/benchWorker.ts'));
   const medians = await page.evaluate(
     (code) =>
       new Promise((resolve, reject) => {
@@ -131,13 +140,15 @@ async function benchWorker(page) {
         worker.onmessage = ({ data }) => resolve(data);
         worker.onerror = ({ message }) => reject(new Error(message));
       }),
-    output[0].code,
+    code,
   );
   report('yardstick in the worker: two million roots and quotients, median', medians.yardstick, 'ms');
   report('estimate with 3 pieces of evidence, in the worker, median', medians.estimate, 'ms', 4);
   report('study around it (curves, strategies, tests), median', medians.study, 'ms', 8);
   report('refit of 500 runs, 60 stocks, 40 formulas, in the worker, median', medians.wholeLog, 'ms', 250);
   report('  as a multiple of the yardstick', medians.wholeLog / medians.yardstick, '×');
+  report('first fit of 10,000 verdicts, in the worker', medians.longLog / 1000, 's');
+  report('refit of them after one more verdict', medians.refit / 1000, 's', 4);
 }
 
 /**

@@ -21,10 +21,6 @@ const views = [
   { file: 'roll-identify', path: '/rolls/tin-3#identify', ready: identified },
   { file: 'roll-choose', path: '/rolls/tin-3', ready: chosen },
   { file: 'roll-test', path: '/rolls/tin-3#test', ready: testing },
-  { file: 'drop-test-phone', path: '/rolls/tin-3#test', size: phone, ready: dropTest },
-  { file: 'clip-test', path: '/rolls/tin-3#test', light: 'dim', ready: clipTest },
-  { file: 'roll-mix', path: '/rolls/instruments' },
-  { file: 'brews', path: '/brews' },
   { file: 'workbench', path: '/brews/workbench?recipe=coffee-standard&roll=tin-3', ready: weighed },
   {
     file: 'mix-sheet-phone',
@@ -33,14 +29,18 @@ const views = [
     light: 'dim',
     ready: weighing,
   },
-  { file: 'jug', path: '/brews/brew-portraits' },
-  { file: 'roll-judge', path: '/rolls/barograph' },
+  { file: 'roll-judge', path: '/rolls/barograph', ready: judging },
+  { file: 'diagnosis', path: '/rolls/barograph', ready: judged },
+  { file: 'learned', path: '/log/learned', ready: learned },
+  { file: 'evening', path: '/evening', ready: planned },
+  { file: 'practice', path: '/practice', ready: practised },
+  { file: 'roll-run', path: '/rolls/instruments#run', ready: baths },
+  { file: 'run-record', path: '/log/run-past-03' },
   { file: 'tank-day', path: '/rolls/portraits', ready: atTank },
-  { file: 'tank-safe', path: '/rolls/portraits', light: 'safe', ready: atTank },
+  { file: 'tank-over', path: '/rolls/portraits', light: 'safe', size: phone, ready: overTime },
   { file: 'exposure', path: '/exposure' },
   { file: 'lights-out', path: '/rolls/portraits/dark' },
   { file: 'log', path: '/log' },
-  { file: 'handbook', path: '/handbook' },
 ];
 
 /** The bench with its times: they come once the log was learned from. */
@@ -61,6 +61,7 @@ async function identified(page) {
 
 async function chosen(page) {
   await page.getByTestId('band').waitFor();
+  await page.locator('#choose').evaluate((section) => section.scrollIntoView());
   await page.locator('canvas').first().waitFor();
   await page.waitForTimeout(300);
 }
@@ -77,31 +78,11 @@ async function testing(page) {
   await page.waitForTimeout(300);
 }
 
-async function dropTest(page) {
-  await testing(page);
-  await page.getByRole('button', { name: 'Start a drop test' }).click();
-  await page.getByRole('button', { name: 'The drops are on: start' }).click();
-  await page.clock.runFor(41_300);
-  await page
-    .getByRole('button', { name: /is dark: stop/ })
-    .first()
-    .click();
-  await page.clock.runFor(22_000);
-  await page.getByRole('heading', { name: 'Drop test', exact: true }).evaluate((heading) => heading.scrollIntoView());
-}
-
-async function clipTest(page) {
-  await testing(page);
-  await page.getByRole('button', { name: 'Take a clip' }).click();
-  const press = (row, density) =>
-    page
-      .getByRole('radiogroup', { name: row })
-      .getByRole('radio', { name: `Density ${density}` })
-      .click();
-  await press('Clear film', '0.45');
-  await press('Thin tone', '0.60');
-  await press('Dense tone', '1.50');
-  await page.getByRole('heading', { name: 'Clip test', exact: true }).evaluate((heading) => heading.scrollIntoView());
+/** The list of baths, and the ways that are kept. */
+async function baths(page) {
+  await page.getByRole('list', { name: 'Wet steps' }).waitFor();
+  await page.locator('#run').evaluate((section) => section.scrollIntoView());
+  await page.waitForTimeout(300);
 }
 
 async function weighed(page) {
@@ -124,6 +105,51 @@ async function atTank(page) {
   await page.clock.runFor(62_000);
   await page.getByRole('button', { name: 'Develop: it is in' }).click();
   await page.clock.runFor(317_000);
+}
+
+/** The clock has run out, and nobody has poured. */
+async function overTime(page) {
+  await atTank(page);
+  await page.clock.fastForward(900_000);
+  await page.clock.runFor(1_000);
+}
+
+async function judging(page) {
+  await page.locator('#contrast').waitFor();
+  await page.locator('#judge').evaluate((section) => section.scrollIntoView());
+}
+
+async function judged(page) {
+  for (const name of ['Much too soft', 'Clear', 'Thin', 'Even'])
+    await page.getByRole('radio', { name, exact: true }).click();
+  await page.getByRole('button', { name: /^(Write it into the log|Save the changed verdict)$/ }).click();
+  await page.getByRole('list', { name: 'Likely causes' }).waitFor();
+  await page.evaluate(() => window.scrollTo(0, 0));
+}
+
+async function learned(page) {
+  await page.getByRole('list', { name: 'Learned factors' }).waitFor();
+}
+
+async function planned(page) {
+  await page.locator('#from').fill('18:30');
+  await page.locator('#tanks').fill('2');
+  const rolls = page.getByRole('group', { name: 'Rolls, in the order of the evening' }).getByRole('checkbox');
+  for (let at = 0; at < (await rolls.count()); at++) await rolls.nth(at).check();
+  await page.getByTestId('evening-strip').waitFor();
+}
+
+/** A practice run at ten times the pace, gone through by hand. */
+async function practised(page) {
+  await page.getByRole('button', { name: 'Start the first run' }).click();
+  await page.getByRole('button', { name: 'Pre-soak is in: start' }).click();
+  for (let turn = 0; turn < 300 && !(await page.getByTestId('practice-result').isVisible()); turn++) {
+    await page.clock.runFor(900);
+    const mishap = page.getByRole('alert').getByRole('button');
+    if (await mishap.isVisible()) await mishap.click();
+    const next = page.getByRole('button', { name: /: it is in$|^Hung to dry$/ });
+    if (await next.isVisible()) await next.click();
+  }
 }
 
 ensurePackages();

@@ -1,0 +1,120 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test } from '@playwright/test';
+import { strFromU8, unzipSync } from 'fflate';
+import { openDemo, recordsOf } from './bench';
+
+test('the predicted strips follow what is chosen, and a strategy is taken by its picture', async ({ page }) => {
+  await openDemo(page, '/rolls/tin-3#choose');
+  await page.getByTestId('band').waitFor();
+  const strips = page.getByRole('region', { name: 'How it would look' });
+  await expect(strips.locator('svg')).toHaveCount(8);
+  const hold = strips.locator('label').filter({ hasText: 'Hold' });
+  const greys = () => hold.locator('svg').first().locator('path').first().getAttribute('fill');
+  const before = await greys();
+  await page.getByRole('button', { name: 'My time', exact: true }).click();
+  await page.locator('#ownTimeMin').fill('8:00');
+  await expect(page.getByTestId('own-outlook')).toContainText('8:00');
+  await expect(strips.locator('svg')).toHaveCount(10);
+  await page.getByRole('textbox', { name: 'Instant coffee' }).fill('10');
+  await expect.poll(greys).toBe(before);
+  await hold.getByRole('radio').check();
+  await expect(page.getByTestId('time')).toHaveText('8:00');
+  await expect(strips.getByRole('img', { name: 'The softer end of the band, scanned' })).toBeVisible();
+});
+
+test('a verdict by likeness, what went wrong, and its advice in the next plan', async ({ page }) => {
+  await openDemo(page, '/rolls/barograph');
+  await page.getByRole('radio', { name: 'Much too soft' }).click();
+  await page.getByRole('radio', { name: 'Clear', exact: true }).click();
+  await page.getByRole('radio', { name: 'Open', exact: true }).click();
+  await page.getByRole('radio', { name: 'Even', exact: true }).click();
+  await page.getByRole('button', { name: /^(Write it into the log|Save the changed verdict)$/ }).click();
+  const diagnosis = page.getByRole('region', { name: /^(What went wrong|Likely)/ });
+  await expect(diagnosis).toBeVisible();
+  await diagnosis.getByText('What was seen').click();
+  await expect(diagnosis.getByRole('button', { name: 'Thin', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  // The next questions, answered as they come: the rim print accuses the development.
+  for (let turn = 0; turn < 8; turn++) {
+    const rim = diagnosis.getByRole('button', { name: 'Thin and grey' });
+    if (await rim.isVisible()) {
+      await rim.click();
+      break;
+    }
+    const fresh = diagnosis.getByRole('button', {
+      name: /^(All alike|Mixed within the hour|Washing soda, sure|Clean|None)$/,
+    });
+    await fresh.first().click();
+  }
+  await expect(diagnosis.getByRole('list', { name: 'Likely causes' }).getByRole('listitem').first()).toContainText(
+    'Too short, too cold or too little movement',
+  );
+  await page.reload();
+  await expect(diagnosis.getByRole('list', { name: 'Likely causes' }).getByRole('listitem').first()).toContainText(
+    'Too short, too cold or too little movement',
+  );
+});
+
+test('no image at all ends the questions and teaches nothing', async ({ page }) => {
+  await openDemo(page, '/rolls/barograph');
+  await page.getByLabel('No image at all').check();
+  await expect(page.getByRole('radio', { name: 'Much too soft' })).toBeHidden();
+  await page.getByRole('button', { name: /^(Write it into the log|Save the changed verdict)$/ }).click();
+  await expect(page.getByRole('region', { name: /^(What went wrong|Likely)/ })).toBeVisible();
+  const { verdicts } = await recordsOf(page, 'aetas-demo');
+  expect(
+    (verdicts as { rollId: string; defects: string[] }[]).find(({ rollId }) => rollId === 'barograph')?.defects,
+  ).toEqual(['no-image']);
+});
+
+test('a run goes out as a lab note, and the log as CSV', async ({ page }) => {
+  await openDemo(page, '/log/run-past-03');
+  const [note] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as a lab note' }).click(),
+  ]);
+  const files = unzipSync(await readFile(await note.path()));
+  expect(strFromU8(files['note.md'] ?? new Uint8Array())).toMatch(
+    /^# Snow gauge[\s\S]*\| Develop \| Developer \| 14:05 \|/,
+  );
+  await page.goto('/log');
+  await page.getByRole('searchbox').fill('coffee');
+  await expect(page.getByRole('status')).toContainText(/of \d+/);
+  const [table] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save these as CSV' }).click(),
+  ]);
+  const text = await readFile(await table.path(), 'utf8');
+  expect(text.split('\r\n')[0]).toContain('begun,roll,film,developer,temperature_c');
+  expect(text).toContain('Snow gauge');
+});
+
+test('a developer is found by its bottle, and a roll by another word for the same', async ({ page }) => {
+  await openDemo(page, '/rolls/tin-3#choose');
+  await page.getByTestId('band').waitFor();
+  await page.getByRole('radio', { name: 'Concentrate' }).click();
+  await page.getByText('Which bottle is it?').click();
+  await page.getByRole('button', { name: /^Hydroquinone syrup concentrate/ }).click();
+  await expect(page.locator('#concentrateFamilyId')).toContainText('Hydroquinone syrup concentrate');
+  await page.goto('/log');
+  await page.getByRole('searchbox').fill('stout');
+  await expect(page.getByRole('status')).toContainText(/^[1-9]\d* of/);
+  await page.getByRole('searchbox').fill('zinc');
+  await expect(page.getByRole('status')).toContainText('No run has these words');
+});
+
+test('two runs side by side: what differs is marked, and how each came out is drawn', async ({ page }) => {
+  await openDemo(page, '/log');
+  await page.getByRole('button', { name: 'Compare runs' }).click();
+  const ticks = page.getByRole('checkbox', { name: /^Compare / });
+  // The first is not judged yet.
+  await ticks.nth(1).check();
+  await ticks.nth(3).check();
+  await page.getByRole('link', { name: 'Compare these 2' }).click();
+  const table = page.getByRole('region', { name: 'Comparison' });
+  await expect(table.getByRole('columnheader')).toHaveCount(2);
+  await expect(table.getByRole('row', { name: /^(Developer|Film)\s*, differs/ }).first()).toBeVisible();
+  await expect(table.getByRole('img', { name: 'As scanned, by its verdict' })).toHaveCount(2);
+  await expect(page.getByRole('img', { name: /poured out after/ })).toBeVisible();
+  await page.goto('/log/compare?run=nothing');
+  await expect(page.getByText('It takes two runs that are still on this bench.')).toBeVisible();
+});

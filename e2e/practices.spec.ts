@@ -1,0 +1,296 @@
+import { expect, test, type Page } from '@playwright/test';
+import { MORNING, addRoll, choose, recordsOf } from './bench';
+
+/*
+ * Ways of working as people have them, typed as people type them, brought to the tank and into the log unchanged. The
+ * numbers are check values of common practice, without a source; none of them is in the demo.
+ */
+
+interface LoggedStep {
+  kind: string;
+  name: string;
+  durationS: number;
+  untilClear?: boolean;
+  cues: { startS: number; endS: number; turns: number | null }[];
+}
+
+interface LoggedRun {
+  createdMs: number;
+  developerName: string;
+  temperatureC: number;
+  movementName: string;
+  pinned: { timeMin: number; own?: boolean };
+  steps: LoggedStep[];
+  setup: { developer: Record<string, unknown>; bromideGPerL: number };
+}
+
+/** Takes the baths of a kind out of the list. */
+async function takeOut(page: Page, name: RegExp): Promise<void> {
+  const baths = page.getByRole('list', { name: 'Wet steps' });
+  while ((await baths.getByRole('button', { name }).count()) > 0) {
+    await baths.getByRole('button', { name }).first().click();
+    await baths.getByRole('button', { name: 'Take this bath out' }).click();
+  }
+}
+
+/** Writes how long a bath takes. */
+async function bathTime(page: Page, name: string, time: string): Promise<void> {
+  const bath = page.getByRole('list', { name: 'Wet steps' }).getByRole('listitem').filter({ hasText: name }).first();
+  await bath.getByRole('button', { name: `Change ${name}` }).click();
+  await bath.getByRole('textbox', { name: /^(Time|Usually)/ }).fill(time);
+  await bath.getByRole('button', { name: `Close ${name}` }).click();
+}
+
+/** Fills a movement of one’s own. */
+async function build(page: Page, prefix: string, fields: Record<string, string>): Promise<void> {
+  for (const [field, value] of Object.entries(fields)) {
+    const at = page.locator(`#${prefix}${field}`);
+    if (field.endsWith('Unit') || field === 'wake' || field === 'placement' || field === 'gesture') {
+      await at.click();
+      await page.getByRole('option', { name: value, exact: true }).click();
+    } else await at.fill(value);
+  }
+}
+
+/** Pins the user’s own time. */
+async function myTime(page: Page, time: string): Promise<void> {
+  const button = page.getByRole('button', { name: 'My time', exact: true });
+  if ((await button.count()) > 0) await button.click();
+  await page.locator('#ownTimeMin').fill(time);
+  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
+}
+
+async function mixed(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'It is mixed, as written' }).click();
+  await expect(page.getByRole('button', { name: 'Go to the tank' })).toBeVisible();
+}
+
+/** Through the tank to the end, and what the log then holds. */
+async function develop(page: Page): Promise<LoggedRun> {
+  await page.getByRole('button', { name: 'Go to the tank' }).click();
+  await expect(page.getByTestId('hands')).toContainText('Ready');
+  const list = page.getByRole('list', { name: 'Steps' });
+  const steps = await list.getByRole('listitem').count();
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('hands')).not.toContainText('Ready');
+  // A clock that is moved on by hand can make a tab lose its lead for a moment: a hand presses again.
+  for (let done = 1; done <= steps; done++) {
+    await page.clock.fastForward(2_000);
+    await expect(async () => {
+      if ((await list.getByText(', done').count()) < done) {
+        // A bath that is not over yet wants the key held for a second.
+        await page.keyboard.down('Space');
+        await page.clock.fastForward(1_100);
+        await page.keyboard.up('Space');
+      }
+      await expect(list.getByText(', done')).toHaveCount(done, { timeout: 3_000 });
+    }).toPass({ timeout: 30_000 });
+  }
+  await expect(page.getByTestId('hands')).toHaveText('Hung to dry');
+  // Records come in the order of their ids, which are random: the last run is the one laid out last.
+  const { runs } = await recordsOf(page, 'aetas');
+  return (runs as LoggedRun[]).sort((a, b) => a.createdMs - b.createdMs).at(-1) as LoggedRun;
+}
+
+const lengths = ({ steps }: LoggedRun, kind: string): [string, number][] =>
+  steps.filter((step) => step.kind === kind).map(({ name, durationS }) => [name, durationS]);
+const turnsOf = ({ steps }: LoggedRun, kind: string): (number | null)[] =>
+  steps.filter((step) => step.kind === kind).flatMap(({ cues }) => cues.map(({ turns }) => turns));
+
+test.beforeEach(async ({ page }) => {
+  await page.clock.install({ time: MORNING });
+  await addRoll(page);
+});
+
+test('coffee 40/16/54, 10 min, 5 turns each 30 s, three water rinses, 5-10-15-20', async ({ page }) => {
+  await choose(page, 'How the tank is moved', '5 inversions every 30 s');
+  await myTime(page, '10');
+  await mixed(page);
+  await choose(page, 'After the developer', 'Plain water, three changes of six turns');
+  await choose(page, /^Wash (\d changes|Running|As you)/, '4 changes: 5, 10, 15, 20 turns');
+  const run = await develop(page);
+  expect(run.pinned).toMatchObject({ timeMin: 10, own: true });
+  const [tank] = run.steps.filter(({ kind }) => kind === 'develop');
+  expect(tank?.durationS).toBe(600);
+  expect(tank?.cues.map(({ startS }) => startS)).toEqual(Array.from({ length: 20 }, (_, n) => n * 30).slice(0, 20));
+  expect(new Set(tank?.cues.map(({ turns }) => turns))).toEqual(new Set([5]));
+  expect(turnsOf(run, 'stop')).toEqual([6, 6, 6]);
+  expect(turnsOf(run, 'wash')).toEqual([5, 10, 15, 20]);
+});
+
+test('weighed coffee 9.6/4/18 g in 400 ml, 12 min, 10 then 3 turns, 3-6-12-24', async ({ page }) => {
+  await addRoll(page, 'Shoebox, small film', '135 (35 mm cassette)');
+  await page.locator('#volumeMl').fill('400');
+  await page.locator('#agentPerL').fill('45');
+  await page.locator('#ascorbicGPerL').fill('10');
+  await page.locator('#sodaGPerL').fill('24');
+  await choose(page, 'How the tank is moved', 'First minute 10 inversions, then 3 a minute');
+  await myTime(page, '12:00');
+  await mixed(page);
+  await choose(page, /^Wash (\d changes|Running|As you)/, '4 changes: 3, 6, 12, 24 turns');
+  const run = await develop(page);
+  expect(run.setup.developer).toMatchObject({ sodaGPerL: 24, ascorbicGPerL: 10 });
+  const { brews } = await recordsOf(page, 'aetas');
+  const jug = (brews as { volumeMl: number; parts: { target: number }[] }[]).at(-1);
+  expect(jug?.volumeMl).toBe(400);
+  expect(run.steps.find(({ kind }) => kind === 'develop')?.cues.map(({ turns }) => turns)).toEqual([
+    10, 3, 3, 3, 3, 3, 3, 3, 3, 3, 3, 3,
+  ]);
+  expect(turnsOf(run, 'wash')).toEqual([3, 6, 12, 24]);
+});
+
+test('beer at 30 °C, 15 min, water, then a stop of 10 s', async ({ page }) => {
+  await choose(page, 'Made with', /beer/i);
+  await page.locator('#temperatureC').fill('30');
+  await page.locator('#sodaGPerL').fill('100');
+  await myTime(page, '15 min');
+  await mixed(page);
+  await choose(page, 'After the developer', 'Water first, then acid');
+  await bathTime(page, 'Acid stop', '10 s');
+  const run = await develop(page);
+  expect(run.temperatureC).toBe(30);
+  expect(run.pinned.timeMin).toBe(15);
+  expect(lengths(run, 'stop').map(([name]) => name)).toEqual(['Rinse', 'Acid stop']);
+  expect(lengths(run, 'stop').at(-1)).toEqual(['Acid stop', 10]);
+});
+
+test('syrup 9 + 291, 6 min, stop 30 s, fix 10 min moved 30 s on and 30 s off', async ({ page }) => {
+  await page.getByRole('radio', { name: 'Concentrate' }).click();
+  await choose(page, 'Kind of developer', /syrup/i);
+  await page.getByLabel('Dilution, as written').fill('9+291');
+  await myTime(page, '6:00');
+  await mixed(page);
+  await choose(page, 'After the developer', 'Acid stop, 30 s');
+  const fix = page.getByRole('list', { name: 'Wet steps' }).getByRole('listitem').filter({ hasText: 'Fix' }).first();
+  await fix.getByRole('button', { name: 'Change Fix' }).click();
+  await fix.getByRole('textbox', { name: 'Time' }).fill('10 min');
+  await fix.getByRole('button', { name: 'Movement of this bath' }).click();
+  await page.getByRole('option', { name: /^My own movement/ }).click();
+  const prefix = ((await fix.locator('[id$=move-firstN]').getAttribute('id')) ?? '').replace('firstN', '');
+  await build(page, prefix, { firstN: '30', everyS: '60', everyN: '30' });
+  const run = await develop(page);
+  expect(run.setup.developer).toMatchObject({ parts: { concentrate: 9, water: 291 } });
+  expect(lengths(run, 'stop')).toEqual([['Acid stop', 30]]);
+  const [bath] = run.steps.filter(({ kind }) => kind === 'fix');
+  expect(bath?.durationS).toBe(600);
+  expect(bath?.cues.map(({ startS, endS }) => [startS, endS])).toEqual(
+    Array.from({ length: 10 }, (_, minute) => [minute * 60, minute * 60 + 30]),
+  );
+});
+
+test('p-aminophenol 6 + 600, a stand of an hour with one wake-up', async ({ page }) => {
+  await page.getByRole('radio', { name: 'Concentrate' }).click();
+  await choose(page, 'Kind of developer', /aminophenol/i);
+  await page.locator('#volumeMl').fill('606');
+  await page.locator('#concentrateParts').fill('6');
+  await page.locator('#waterParts').fill('600');
+  await choose(page, 'How the tank is moved', 'Stand, one wake-up at half time');
+  await myTime(page, '1 h');
+  await mixed(page);
+  const run = await develop(page);
+  const [tank] = run.steps.filter(({ kind }) => kind === 'develop');
+  expect(tank?.durationS).toBe(3600);
+  expect(tank?.cues.map(({ startS }) => startS)).toEqual([0, 1800]);
+  expect(run.movementName).toBe('Stand, one wake-up at half time');
+});
+
+test('phenidone concentrate, a stand of 45 min, 2 min of still water, then a stop of a minute', async ({ page }) => {
+  await page.getByRole('radio', { name: 'Concentrate' }).click();
+  await choose(page, 'Kind of developer', /^Phenidone–hydroquinone liquid Usually/);
+  await choose(page, 'How the tank is moved', 'Stand, one wake-up at half time');
+  await myTime(page, '45:00');
+  await mixed(page);
+  await choose(page, 'After the developer', 'Still water for 2 minutes, then acid');
+  const run = await develop(page);
+  expect(run.pinned.timeMin).toBe(45);
+  expect(lengths(run, 'stop')).toEqual([
+    ['Still water', 120],
+    ['Acid stop', 60],
+  ]);
+});
+
+test('a control without its main agent: no estimate, my time, and it goes into the log', async ({ page }) => {
+  await page.getByRole('radio', { name: 'My own, no estimate' }).click();
+  await expect(page.locator('#otherName')).toHaveAttribute('aria-invalid', 'true');
+  await page.getByLabel('What is it').fill('Soda and vitamin C alone');
+  await expect(page.getByText('type your own')).toBeVisible();
+  await myTime(page, '10:00');
+  await mixed(page);
+  const run = await develop(page);
+  expect(run.developerName).toBe('Soda and vitamin C alone');
+  expect(run.setup.developer).toEqual({ kind: 'other', name: 'Soda and vitamin C alone' });
+  expect(run.steps.find(({ kind }) => kind === 'develop')?.durationS).toBe(600);
+});
+
+test('one-bath at 24 °C, rotation, 4 min, and no bath that it does not need', async ({ page }) => {
+  await page.getByRole('radio', { name: 'One-bath' }).click();
+  await page.locator('#temperatureC').fill('24');
+  await choose(page, 'How the tank is moved', 'Continuous rotation');
+  await myTime(page, '240 s');
+  await mixed(page);
+  await takeOut(page, /^Change Pre-soak/);
+  await choose(page, /^Wash (\d changes|Running|As you)/, 'Running water, 10 min');
+  await choose(page, 'Last bath', 'None');
+  const run = await develop(page);
+  expect(run.steps.map(({ name, durationS }) => [name, durationS])).toEqual([
+    ['Develop and fix', 240],
+    ['Wash', 600],
+  ]);
+  expect(run.steps[0]?.cues).toEqual([{ startS: 0, endS: 228, turns: null }]);
+});
+
+test('my own movement and my own baths are kept, and the next roll of the film begins with them', async ({ page }) => {
+  await choose(page, 'How the tank is moved', /^My own movement/);
+  await build(page, 'own-', { firstN: '10', everyS: '60', everyN: '10', stillFromMin: '8' });
+  await expect(page.getByRole('img', { name: /^Movement begins at .*7:00\.$/ })).toBeVisible();
+  await page.locator('#own-name').fill('Still at the end');
+  await page.getByRole('button', { name: 'Keep it for other baths and rolls' }).click();
+  await myTime(page, '10:00');
+  await mixed(page);
+  await choose(page, 'After the developer', 'None');
+  await page.getByRole('button', { name: 'Add a bath' }).click();
+  await page.getByRole('option', { name: /^Rinse until clear.*after the fixer/ }).click();
+  const clear = page
+    .getByRole('list', { name: 'Wet steps' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Rinse until clear' });
+  await clear.getByRole('textbox', { name: 'Usually' }).fill('25');
+  await clear.getByRole('button', { name: 'Move Rinse until clear up' }).click();
+  await page.getByLabel('Keep these baths as').fill('Kitchen tap');
+  await page.getByRole('button', { name: 'Keep them' }).click();
+  await expect(page.getByText('Kitchen tap')).toBeVisible();
+  const run = await develop(page);
+  expect(run.steps.find(({ kind }) => kind === 'develop')?.cues.at(-1)?.startS).toBe(420);
+  expect(run.movementName).toBe('Still at the end');
+  expect(run.steps.find(({ untilClear }) => untilClear === true)?.durationS).toBe(1500);
+  expect(run.steps.some(({ kind }) => kind === 'stop')).toBe(false);
+
+  await addRoll(page, 'Shoebox, second roll');
+  await expect(page.getByTestId('same-as')).toContainText('Same as Shoebox, hill fog');
+  await expect(page.locator('#ownTimeMin')).toHaveValue('10');
+  await expect(page.locator('#own-name')).toHaveValue('Still at the end');
+});
+
+test('two rolls in one coffee with bromide between them, 13 and 15 min', async ({ page }) => {
+  await myTime(page, '13 min');
+  await mixed(page);
+  expect((await develop(page)).pinned.timeMin).toBe(13);
+  const [jug] = (await recordsOf(page, 'aetas')).brews as { id: string }[];
+  await page.goto(`/brews/${jug?.id ?? ''}`);
+  await page.getByLabel('Amount added').fill('0,5');
+  await page.getByRole('button', { name: 'It is in and dissolved' }).click();
+  await expect(page.getByRole('list', { name: 'Changes since it was mixed' })).toContainText('0.50 g added');
+  await page.getByLabel('Poured away or lost').fill('5 l');
+  await page.getByRole('button', { name: 'It is gone' }).click();
+  await expect(page.getByText('pour it away instead')).toBeVisible();
+
+  await addRoll(page, 'Shoebox, second in the jug');
+  await page.getByRole('radio', { name: 'From a jug' }).click();
+  await page.locator('#ownTimeMin').fill('15:00');
+  await page.getByRole('button', { name: 'Use 15:00 and mix' }).click();
+  const run = await develop(page);
+  expect(run.pinned).toMatchObject({ timeMin: 15, own: true });
+  expect(run.setup.bromideGPerL).toBe(1);
+  const { brews } = await recordsOf(page, 'aetas');
+  expect((brews as { films: number }[])[0]?.films).toBe(2);
+});
