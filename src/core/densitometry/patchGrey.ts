@@ -1,3 +1,5 @@
+import { encodedOf } from './transfer';
+
 /**
  * Grey of a patch of a density on a screen, as a share of its white in sRGB code values.
  * @param densityD density, D; 0 or more
@@ -6,7 +8,5 @@
  * @example patchGrey(0.3) // 188
  */
 export function patchGrey(densityD: number): number {
-  const linear = 10 ** -densityD;
-  const encoded = linear <= 0.0031308 ? 12.92 * linear : 1.055 * linear ** (1 / 2.4) - 0.055;
-  return Math.round(255 * encoded);
+  return Math.round(255 * encodedOf(10 ** -densityD, { id: 'srgb' }));
 }

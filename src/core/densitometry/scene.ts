@@ -31,8 +31,8 @@ export type SceneGreys = Record<ToneId, number>;
 const SCANNED_RANGE_D = 1.25;
 
 /** Density of the deepest black of the positive, and of its white, D. Source: our choice. */
-const BLACKEST_D = 1.9;
-const WHITEST_D = 0.05;
+export const BLACKEST_D = 1.9;
+export const WHITEST_D = 0.05;
 
 /**
  * A negative as it lies on a light table.

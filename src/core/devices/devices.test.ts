@@ -5,6 +5,7 @@ import { kitSchema } from '../kit/kitSchema';
 import { ordinaryKit } from '../kit/kit';
 import type { Instrument } from './instrument';
 import { seededEven, seededNormal } from './seededNoise';
+import { SimulatedDensitometer } from './simulatedDensitometer';
 import { SimulatedProbe } from './simulatedProbe';
 import { SimulatedScale, handPours } from './simulatedScale';
 
@@ -69,6 +70,18 @@ describe('the simulated probe', () => {
     expect(probe.jugAt(START + 55 * 60_000)).toBeCloseTo(20 + 20 / Math.E, 9);
     expect(probe.read(START + 55 * 60_000).value).toBeCloseTo(27.4, 0);
   });
+});
+
+test('the simulated densitometer settles on a patch, repeats to a hundredth, and refuses what is too dense', () => {
+  const head = new SimulatedDensitometer(0.01, 5, START);
+  head.put(1.25, START);
+  expect(head.read(START + 100)).toMatchObject({ stable: false });
+  const readings = Array.from({ length: 50 }, (_, at) => head.read(START + 2000 + at * 300).value);
+  expect(mean(readings)).toBeCloseTo(1.25, 2);
+  expect(standardDeviation(readings)).toBeGreaterThan(0.002);
+  expect(Math.max(...readings.map((value) => Math.abs(value - 1.25)))).toBeLessThan(0.03);
+  head.put(4.5, START + 60_000);
+  expect(head.read(START + 62_000).value).toBe(Number.POSITIVE_INFINITY);
 });
 
 test('noise is even between 0 and 1, and normal with unit width', () => {

@@ -12,7 +12,7 @@ export interface Reading {
  */
 export interface Instrument {
   readonly name: string;
-  readonly unit: 'g' | '°C';
+  readonly unit: 'g' | '°C' | 'D';
   /** Smallest step that it shows, in its unit. */
   readonly step: number;
   /** @param nowMs this instant, ms since the epoch; never earlier than the last one asked for */
@@ -28,4 +28,9 @@ export interface Scale extends Instrument {
 /** A thermometer that is put into a jug. */
 export interface Probe extends Instrument {
   readonly unit: '°C';
+}
+
+/** A densitometer, over one patch of film at a time. */
+export interface Densitometer extends Instrument {
+  readonly unit: 'D';
 }

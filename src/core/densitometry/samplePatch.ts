@@ -1,0 +1,172 @@
+import type { Patch } from './patch';
+import { channelShares, type ChannelId, type PixelGrid } from './pixelGrid';
+import { linearOf, type Transfer } from './transfer';
+
+/** What a patch of a picture shows. */
+export interface PatchSample {
+  /** Mean of the linear light, as a share of white. */
+  linear: number;
+  /** Standard error of that mean. */
+  linearSe: number;
+  /** Spread between pixels: grain, noise and unevenness together. */
+  linearSd: number;
+  /** Share of the pixels that stand at the largest code value, or within half a per cent of it. */
+  clippedShare: number;
+  /** Share of the pixels that stand at black. */
+  blackShare: number;
+  /** Share of the pixels that were left out: dust, scratches. */
+  leftOutShare: number;
+  /** Light of one step of the code at this tone. */
+  stepLinear: number;
+  /** Pixels that were looked at. */
+  count: number;
+}
+
+/** Pixels looked at along each edge at the most: more tell nothing new. Source: our choice. */
+const MOST_ALONG = 96;
+
+/** Cells along each edge whose means tell the standard error: neighbouring pixels of a lens or a JPEG are not independent. Source: our choice. */
+const CELLS = 4;
+
+/** How far from the median a pixel may lie, in standard deviations as the median deviation tells them. Source: common practice, no source. */
+const FAR = 4;
+
+/** Median deviation of a normal spread, as a share of its standard deviation. Source: definition, Φ⁻¹(3/4). */
+const MAD_PER_SD = 0.674_49;
+
+/** Code values that count as clipped: cameras often stop a little short of the largest. Source: our choice. */
+const CLIPPED_FROM = 0.995;
+
+/**
+ * Measures a patch: a mean of linear light that dust and scratches do not move.
+ * @param grid pixels that hold the patch; what of the patch lies outside of them is passed over
+ * @param patch where to measure, in shares of the picture's longest edge
+ * @param edgePx longest edge of the whole picture, px
+ * @param channel what is measured
+ * @param transfer how code values stand for light
+ * @returns the sample; null where fewer than nine pixels lie within
+ * Source: D is defined by the mean of the light (ISO 5 series); trimming by the median deviation is common practice.
+ */
+export function samplePatch(
+  grid: PixelGrid,
+  patch: Patch,
+  edgePx: number,
+  channel: ChannelId,
+  transfer: Transfer,
+): PatchSample | null {
+  const nAlong = Math.max(3, Math.min(MOST_ALONG, Math.round(patch.along * edgePx)));
+  const nAcross = Math.max(3, Math.min(MOST_ALONG, Math.round(patch.across * edgePx)));
+  const [cos, sin] = [Math.cos(patch.turn), Math.sin(patch.turn)];
+  const light = lightOf(grid, channel, transfer);
+  const values: number[] = [];
+  const cells: number[] = [];
+  let clipped = 0;
+  let black = 0;
+  for (let j = 0; j < nAcross; j++) {
+    for (let i = 0; i < nAlong; i++) {
+      const [u, v] = [(i + 0.5) / nAlong - 0.5, (j + 0.5) / nAcross - 0.5];
+      const x = Math.floor((patch.x + u * patch.along * cos - v * patch.across * sin) * edgePx) - grid.leftPx;
+      const y = Math.floor((patch.y + u * patch.along * sin + v * patch.across * cos) * edgePx) - grid.topPx;
+      if (x < 0 || y < 0 || x >= grid.widthPx || y >= grid.heightPx) continue;
+      const { linear, atTop, atBottom } = light(y * grid.widthPx + x);
+      values.push(linear);
+      cells.push(Math.floor((u + 0.5) * CELLS) + CELLS * Math.floor((v + 0.5) * CELLS));
+      if (atTop) clipped += 1;
+      if (atBottom) black += 1;
+    }
+  }
+  if (values.length < 9) return null;
+  const middle = medianOf(values);
+  const stepLinear = stepAt(middle, grid.maximum, transfer);
+  const spread = medianOf(values.map((value) => Math.abs(value - middle))) / MAD_PER_SD;
+  const far = FAR * Math.max(spread, stepLinear / 2);
+  const sums = new Float64Array(CELLS * CELLS);
+  const counts = new Float64Array(CELLS * CELLS);
+  let [kept, sum, squares] = [0, 0, 0];
+  values.forEach((value, index) => {
+    if (Math.abs(value - middle) > far) return;
+    const cell = cells[index] ?? 0;
+    sums[cell] = (sums[cell] ?? 0) + value;
+    counts[cell] = (counts[cell] ?? 0) + 1;
+    kept += 1;
+    sum += value;
+    squares += (value - middle) ** 2;
+  });
+  const linear = sum / kept;
+  const linearSd = Math.sqrt(Math.max(0, squares / kept - (linear - middle) ** 2));
+  const means = [...sums].flatMap((total, cell) => ((counts[cell] ?? 0) > 0 ? [total / (counts[cell] ?? 1)] : []));
+  // A tone without noise stays within its step, wherever in it the truth lies.
+  const rounding = linearSd < stepLinear / 2 ? stepLinear / Math.sqrt(12) : 0;
+  return {
+    linear,
+    linearSe: Math.hypot(standardErrorOf(means), rounding),
+    linearSd,
+    clippedShare: clipped / values.length,
+    blackShare: black / values.length,
+    leftOutShare: 1 - kept / values.length,
+    stepLinear,
+    count: values.length,
+  };
+}
+
+function lightOf(
+  { data, channels, maximum }: PixelGrid,
+  channel: ChannelId,
+  transfer: Transfer,
+): (pixel: number) => { linear: number; atTop: boolean; atBottom: boolean } {
+  const shares = channelShares[channel];
+  const known = new Map<number, number>();
+  const linear = (code: number): number => {
+    const found = known.get(code);
+    if (found !== undefined) return found;
+    const made = linearOf(code / maximum, transfer);
+    known.set(code, made);
+    return made;
+  };
+  return (pixel) => {
+    const at = pixel * channels;
+    if (channels < 3) {
+      const code = data[at] ?? 0;
+      return { linear: linear(code), atTop: code >= CLIPPED_FROM * maximum, atBottom: code === 0 };
+    }
+    let sum = 0;
+    let [atTop, atBottom] = [false, true];
+    for (let index = 0; index < 3; index++) {
+      const share = shares[index] ?? 0;
+      if (share === 0) continue;
+      const code = data[at + index] ?? 0;
+      sum += share * linear(code);
+      if (code >= CLIPPED_FROM * maximum) atTop = true;
+      if (code > 0) atBottom = false;
+    }
+    return { linear: sum, atTop, atBottom };
+  };
+}
+
+/** Light of one code step at a tone. */
+function stepAt(linear: number, maximum: number, transfer: Transfer): number {
+  let [low, high] = [0, 1];
+  for (let round = 0; round < 40; round++) {
+    const middle = (low + high) / 2;
+    if (linearOf(middle, transfer) < linear) low = middle;
+    else high = middle;
+  }
+  const code = Math.round(low * maximum);
+  return (
+    linearOf(Math.min(1, (code + 0.5) / maximum), transfer) - linearOf(Math.max(0, (code - 0.5) / maximum), transfer)
+  );
+}
+
+function medianOf(values: readonly number[]): number {
+  const sorted = Float64Array.from(values).sort();
+  const half = sorted.length / 2;
+  return ((sorted[Math.floor(half - 0.5)] ?? 0) + (sorted[Math.floor(half)] ?? 0)) / 2;
+}
+
+/** Standard error of the mean of some means. Source: GUM (JCGM 100:2008), 4.2.3. */
+function standardErrorOf(means: readonly number[]): number {
+  const count = means.length;
+  if (count < 2) return 0;
+  const mean = means.reduce((sum, one) => sum + one, 0) / count;
+  return Math.sqrt(means.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (count - 1) / count);
+}

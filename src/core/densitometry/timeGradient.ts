@@ -1,0 +1,70 @@
+import { averageGradient } from '../kinetics/averageGradient';
+import { developmentTime, REACHABLE_SHARE } from '../kinetics/developmentTime';
+import { failure, success, type Result } from '../schema/result';
+
+/** A gradient that was measured after a time. */
+export interface TimedGradient {
+  timeMin: number;
+  gradient: number;
+}
+
+/** How a film gains contrast with time, from two strips. */
+export interface TimeGradient {
+  /** Largest average gradient. */
+  largest: number;
+  /** Rate, 1/min. */
+  ratePerMin: number;
+  gradientAt: (timeMin: number) => number;
+  /** Time for a gradient, min; null where it is out of reach. */
+  timeFor: (gradient: number) => number | null;
+}
+
+/**
+ * The time–gradient curve through two strips.
+ * @param first one strip
+ * @param second another, developed for at least a tenth longer or shorter
+ * @param inductionShare time before anything shows, as a share of the shorter time; 0 to 0.5
+ * @returns the curve; a problem where two strips do not tell it (the longer one is not harder, or contrast still grows in proportion)
+ * Source: Ḡ = G∞(1 − exp(−k(t − t0))), Sheppard and Mees 1907; solved for the ratio of the two gradients.
+ * @example timeGradient({ timeMin: 6, gradient: 0.45 }, { timeMin: 12, gradient: 0.7 }, 0.06)
+ */
+export function timeGradient(
+  first: TimedGradient,
+  second: TimedGradient,
+  inductionShare: number,
+): Result<TimeGradient> {
+  const [short, long] = first.timeMin <= second.timeMin ? [first, second] : [second, first];
+  if (!(long.timeMin >= 1.1 * short.timeMin))
+    return failure({ path: 'timeMin', message: 'Two strips tell a curve when their times differ by a tenth or more.' });
+  if (!(short.gradient > 0) || !(long.gradient > short.gradient * 1.005))
+    return failure({
+      path: 'gradient',
+      message:
+        'The longer strip is not harder than the shorter one: contrast has levelled off, or one of the two misleads.',
+    });
+  const induction = inductionShare * short.timeMin;
+  const [a, b] = [short.timeMin - induction, long.timeMin - induction];
+  const ratio = long.gradient / short.gradient;
+  // The ratio of (1 − e^(−k b)) to (1 − e^(−k a)) falls from b/a at k = 0 to 1.
+  if (ratio >= (b / a) * 0.999)
+    return failure({
+      path: 'gradient',
+      message:
+        'Contrast still grows in proportion to time between the two: where it levels off cannot be told. Take a longer strip.',
+    });
+  let [low, high] = [1e-6, 50 / a];
+  for (let round = 0; round < 200; round++) {
+    const middle = (low + high) / 2;
+    if (Math.expm1(-middle * b) / Math.expm1(-middle * a) > ratio) low = middle;
+    else high = middle;
+  }
+  const ratePerMin = (low + high) / 2;
+  const largest = short.gradient / -Math.expm1(-ratePerMin * a);
+  return success({
+    largest,
+    ratePerMin,
+    gradientAt: (timeMin) => averageGradient(timeMin, largest, ratePerMin, induction),
+    timeFor: (gradient) =>
+      gradient >= REACHABLE_SHARE * largest ? null : developmentTime(gradient, largest, ratePerMin, induction),
+  });
+}
