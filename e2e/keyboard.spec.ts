@@ -72,6 +72,7 @@ test('no view scrolls sideways at 360 px', async ({ page }) => {
     '/brews',
     '/brews/workbench?recipe=coffee-standard&roll=tin-3',
     '/brews/mix/mix-nettle',
+    '/rolls/past-03/strip',
     '/brews/brew-portraits',
     '/brews/kit',
   ]) {

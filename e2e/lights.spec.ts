@@ -28,6 +28,7 @@ const views = [
   '/log/learned',
   '/log/compare?run=run-past-03&run=run-past-04',
   '/practice',
+  '/rolls/past-03/strip',
   '/evening',
 ];
 

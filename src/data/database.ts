@@ -6,6 +6,7 @@ import type {
   Draft,
   EvidenceRecord,
   Habit,
+  StripRecord,
   Mix,
   Photo,
   Plan,
@@ -75,6 +76,7 @@ const indexes: Record<number, Record<string, string | null>> = {
     runLines: 'id, startedMs, rollId, updatedMs',
   },
   7: { habits: 'id, kind' },
+  8: { readings: 'id, rollId, evidenceId, photoId' },
 };
 
 /** The bench's records in the browser. */
@@ -93,6 +95,7 @@ export class AetasDatabase extends Dexie {
   declare mixes: EntityTable<Mix, 'id'>;
   declare aside: EntityTable<Aside, 'id'>;
   declare habits: EntityTable<Habit, 'id'>;
+  declare readings: EntityTable<StripRecord, 'id'>;
   declare acts: EntityTable<Act, 'id'>;
   declare kept: EntityTable<Kept, 'id'>;
   declare done: EntityTable<Done, 'id'>;

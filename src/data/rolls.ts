@@ -107,6 +107,7 @@ export async function removeRoll(rollId: string, withoutCopy = false): Promise<v
       await writer.removeAll('verdicts', 'rollId', rollId);
       await writer.removeAll('runs', 'rollId', rollId);
       await writer.removeAll('plans', 'rollId', rollId);
+      await writer.removeAll('readings', 'rollId', rollId);
       await writer.removeAll('photos', 'rollId', rollId);
       await writer.removeAll('evidence', 'rollId', rollId);
       // What is being mixed stays: it may serve another roll.

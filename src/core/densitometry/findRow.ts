@@ -11,6 +11,8 @@ export interface FoundRow {
   light: Patch[];
   /** Clear film at an end of the row; null where none shows. */
   fog: Patch | null;
+  /** Patches for which there is room before the first and after the last: frames too thin to be seen may lie there. */
+  room: { before: number; after: number };
 }
 
 /** Density above the bare light at which film begins: clear base alone has 0.05 to 0.3. Source: our choice. */
@@ -64,11 +66,17 @@ export function findRow(grid: PixelGrid, transfer: Transfer): FoundRow | null {
   return {
     row: { first: at(u(from + pitch / 2)), last: at(u(end - pitch / 2)), count, fill: 0.6, across },
     light: light.map(({ x, y }) => ({ x, y, along: 0.03, across: 0.03, turn: 0 })),
+    room: { before: wholePitches(from, pitch), after: wholePitches(1 - end, pitch) },
     fog:
       clear === undefined || clear.room * film.long < 0.02
         ? null
         : { ...at(u(clear.middle)), along: clear.room * film.long * 0.5, across, turn },
   };
+}
+
+/** Whole patches that fit into a length: nine tenths of one count. */
+function wholePitches(length: number, pitch: number): number {
+  return Math.max(0, Math.floor(length / pitch + 0.1));
 }
 
 /** Bare light in the free blocks nearest to the four corners. */

@@ -79,3 +79,17 @@ export function patchBounds(
     ? { leftPx: left, topPx: top, widthPx: right - left, heightPx: bottom - top }
     : null;
 }
+
+/**
+ * A row with some more patches at one end, at the same distance.
+ * @param row the row; its count is 2 or more
+ * @param end at which end
+ * @param more how many; fewer where below 0
+ * @example extendedRow({ first: { x: 0.4, y: 0 }, last: { x: 0.6, y: 0 }, count: 3, … }, 'first', 1).first.x // 0.3
+ */
+export function extendedRow(row: PatchRow, end: 'first' | 'last', more: number): PatchRow {
+  const [from, to] = end === 'first' ? [row.last, row.first] : [row.first, row.last];
+  const share = more / (row.count - 1);
+  const moved = { x: to.x + (to.x - from.x) * share, y: to.y + (to.y - from.y) * share };
+  return { ...row, [end]: moved, count: row.count + more };
+}

@@ -1,14 +1,42 @@
+import * as z from 'zod';
+import { within } from '../schema/within';
 import type { PatchSample } from './samplePatch';
 
 /** Why a patch has no density. */
-export type PatchFault = 'clipped' | 'black' | 'small';
+export const patchFaults = ['clipped', 'black', 'small'] as const;
+export type PatchFault = (typeof patchFaults)[number];
 
 /** Density of one patch. */
 export interface PatchDensity {
+  /** Not a number where there is a fault. */
   densityD: number;
   /** Standard error, D. */
   seD: number;
   fault: PatchFault | null;
+}
+
+/** A patch as it is kept: without numbers where it could not be read. */
+export const measuredPatchSchema = z.strictObject({
+  densityD: within('Density', -1, 6, 'D').nullable(),
+  seD: within('Standard error', 0, 6, 'D').nullable(),
+  fault: z.enum(patchFaults).nullable(),
+});
+
+export type MeasuredPatch = z.infer<typeof measuredPatchSchema>;
+
+/** A density as it is kept, to ten-thousandths. */
+export function keptPatch({ densityD, seD, fault }: PatchDensity): MeasuredPatch {
+  if (fault !== null) return { densityD: null, seD: null, fault };
+  return { densityD: Number(densityD.toFixed(4)), seD: Number(seD.toFixed(4)), fault };
+}
+
+/** The way back: a patch that was kept. */
+export function patchOfKept({ densityD, seD, fault }: MeasuredPatch): PatchDensity {
+  return {
+    densityD: densityD ?? Number.NaN,
+    seD: seD ?? Number.NaN,
+    fault: densityD === null ? (fault ?? 'small') : fault,
+  };
 }
 
 /** Share of clipped pixels from which the mean is no longer true. Source: our choice. */

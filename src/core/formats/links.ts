@@ -26,6 +26,11 @@ export const links: Partial<Record<TableName, readonly Link[]>> = {
   ],
   photos: [{ field: 'rollId', target: 'rolls', nullable: false }],
   evidence: [{ field: 'rollId', target: 'rolls', nullable: false }],
+  readings: [
+    { field: 'rollId', target: 'rolls', nullable: false },
+    { field: 'evidenceId', target: 'evidence', nullable: true },
+    { field: 'photoId', target: 'photos', nullable: true },
+  ],
   mixes: [
     { field: 'rollId', target: 'rolls', nullable: true },
     { field: 'brewId', target: 'brews', nullable: true },

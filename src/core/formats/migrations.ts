@@ -4,6 +4,7 @@ import { evidence } from './migrations/evidence';
 import { framesAndPhotos } from './migrations/framesAndPhotos';
 import { ownWays } from './migrations/ownWays';
 import { rollDossiers } from './migrations/rollDossiers';
+import { stripReadings } from './migrations/stripReadings';
 import type { Migration, RawRecords } from './migration';
 
 export type { Migration, RawRecords } from './migration';
@@ -16,6 +17,7 @@ export const migrations: readonly Migration[] = [
   brewWorkshop,
   benchOfBlobs,
   ownWays,
+  stripReadings,
 ];
 
 /**

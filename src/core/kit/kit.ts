@@ -34,6 +34,8 @@ export interface Kit {
   coffeeSpoon?: CoffeeSpoonId | undefined;
   scale: InstrumentId;
   probe: InstrumentId;
+  /** Left out where nobody has one. */
+  densitometer?: InstrumentId | undefined;
 }
 
 /** An ordinary kitchen: a scale to the gram, a measuring jug, a jam thermometer. */

@@ -14,4 +14,5 @@ export const kitSchema = z.strictObject({
   coffeeSpoon: z.enum(coffeeSpoonIds, 'Spoon of coffee: choose how it is filled.').optional(),
   scale: z.enum(instrumentIds, 'Scale: choose where its readings come from.'),
   probe: z.enum(instrumentIds, 'Thermometer: choose where its readings come from.'),
+  densitometer: z.enum(instrumentIds, 'Densitometer: choose where its readings come from.').optional(),
 });

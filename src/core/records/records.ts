@@ -9,6 +9,10 @@ import { estimateRequestSchema } from '../estimate/request';
 import { strategyIds } from '../estimate/strategyIds';
 import { partsSchema } from '../chemistry/partsSchema';
 import { targetSchema } from '../estimate/targetSchema';
+import { channelIds } from '../densitometry/pixelGrid';
+import { calibrationSchema } from '../densitometry/calibration';
+import { measuredPatchSchema } from '../densitometry/patchDensity';
+import { MOST_PATCHES, stripSources, type StripSource } from '../evidence/stripForm';
 import { findingSchema, settingRecordSchema } from '../evidence/evidenceRecord';
 import { ledgerRowSchema } from '../estimate/result';
 import { kitSchema } from '../kit/kitSchema';
@@ -217,6 +221,24 @@ export const evidenceRecordSchema = z.strictObject({
   note: text('Note', 1000),
 });
 
+/** A strip that was read: densities of its patches, and what was known of their exposures. */
+export const readingSchema = z.strictObject({
+  ...stamps,
+  rollId: id,
+  name: nameField('Name of the strip'),
+  timeMin: limited('timeMin', 'Developed for'),
+  /** Where densities came from, and in which channel they were read. */
+  source: z.enum(Object.keys(stripSources) as [StripSource, ...StripSource[]]),
+  channel: z.enum(channelIds),
+  meteredIso: limited('iso', 'Metered at').nullable(),
+  clear: measuredPatchSchema.nullable(),
+  steps: z.array(measuredPatchSchema.extend({ logH: z.number().min(-20).max(20).nullable() })).max(MOST_PATCHES),
+  /** What it tells the estimate; null where that was not added, or was taken off. */
+  evidenceId: id.nullable(),
+  /** Its picture, reduced; null where none was kept. */
+  photoId: id.nullable(),
+});
+
 /** A way of doing things that somebody keeps under a name: a movement of the tank, or the baths of a wet process. */
 export const habitSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...stamps, kind: z.literal('movement'), name: nameField('Name'), movement: movementSchema }),
@@ -229,6 +251,8 @@ export const habitSchema = z.discriminatedUnion('kind', [
     /** Whether new plans begin with it. */
     usual: z.boolean(),
   }),
+  /** A camera or scanner, held against a wedge of known densities. */
+  z.strictObject({ ...stamps, kind: z.literal('camera'), name: nameField('Name'), pairs: calibrationSchema }),
 ]);
 
 /** How the user reads quantities and lights the bench. */
@@ -271,6 +295,7 @@ export type Aside = z.infer<typeof asideSchema>;
 export type Draft = z.infer<typeof draftSchema>;
 export type RecipeRecord = z.infer<typeof recipeSchema>;
 export type Mix = z.infer<typeof mixSchema>;
+export type StripRecord = z.infer<typeof readingSchema>;
 export type Habit = z.infer<typeof habitSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -290,6 +315,7 @@ export const recordSchemas = {
   mixes: mixSchema,
   aside: asideSchema,
   habits: habitSchema,
+  readings: readingSchema,
 } as const;
 
 export type TableName = keyof typeof recordSchemas;

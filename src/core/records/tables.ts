@@ -17,6 +17,7 @@ export const tableNames = [
   'mixes',
   'aside',
   'habits',
+  'readings',
 ] as const satisfies readonly TableName[];
 
 /** Settings of a bench that nobody has changed yet. */
@@ -46,5 +47,6 @@ export function noRecords(): Records {
     mixes: [],
     aside: [],
     habits: [],
+    readings: [],
   };
 }

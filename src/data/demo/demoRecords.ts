@@ -13,6 +13,10 @@ import { mixProgress, type MixEvent } from '@/core/brewing/mixRun';
 import { mixSteps } from '@/core/brewing/mixSteps';
 import { workbench } from '@/core/brewing/workbench';
 import { initialWorkbench, recipeOfDeveloper } from '@/core/brewing/workbenchForm';
+import { keptPatch } from '@/core/densitometry/patchDensity';
+import { seededNormal } from '@/core/devices/seededNoise';
+import { characteristicDensity } from '@/core/kinetics/characteristicCurve';
+import { LOG_EXPOSURE_PER_STOP } from '@/core/units/stops';
 import { toStep } from '@/core/kit/readable';
 import { developerName } from '@/core/plan/developerName';
 import { initialPlanForm, readPlanForm, type PlanForm } from '@/core/plan/planForm';
@@ -20,7 +24,7 @@ import type { RunEvent } from '@/core/schedule/runEvents';
 import { USUAL_POUR_IN } from '@/core/schedule/baths';
 import { movementOf, runSteps } from '@/core/plan/runSteps';
 import type { WetStep } from '@/core/schedule/wetSteps';
-import { hutHabits, hutKit, hutPast, hutRecipes, hutRolls, hutStocks, type HutRoll } from './hut';
+import { hutHabits, hutKit, hutPast, hutRecipes, hutRolls, hutStocks, hutStrips, type HutRoll } from './hut';
 
 const MINUTE_MS = 60_000;
 const DAY_MS = 24 * 60 * MINUTE_MS;
@@ -61,8 +65,43 @@ export function demoRecords(nowMs: number): Records {
     .map((hut, index) => ({ hut, index }))
     .sort((a, b) => (b.hut.daysAgo ?? 0) - (a.hut.daysAgo ?? 0));
   for (const { hut, index } of inOrder) addRoll(hut, nowMs, index, records);
+  addStrips(nowMs, records);
   return records;
 }
+
+/** Strips that the hut read with a camera: a clip before its run, and the frames of a grey card from the run itself. */
+function addStrips(nowMs: number, records: Records): void {
+  for (const [index, { rollId, name, timeMin, film, firstStops, count }] of hutStrips.entries()) {
+    const atMs = nowMs - (40 - index) * DAY_MS;
+    const reading = (densityD: number, tick: number) =>
+      keptPatch({
+        densityD: densityD + STRIP_NOISE_D * seededNormal(index + 1, tick),
+        seD: STRIP_NOISE_D,
+        fault: null,
+      });
+    records.readings.push({
+      id: `strip-${index + 1}`,
+      createdMs: atMs,
+      updatedMs: atMs,
+      rollId,
+      name,
+      timeMin,
+      source: 'picture',
+      channel: 'green',
+      meteredIso: 200,
+      clear: reading(film.baseFogD, 0),
+      steps: Array.from({ length: count }, (_, at) => {
+        const logH = (firstStops + at) * LOG_EXPOSURE_PER_STOP;
+        return { ...reading(characteristicDensity(film, 1 + logH), at + 1), logH: Number(logH.toFixed(4)) };
+      }),
+      evidenceId: null,
+      photoId: null,
+    });
+  }
+}
+
+/** What a camera on a light table repeats to, D. */
+const STRIP_NOISE_D = 0.01;
 
 function addRoll(hut: HutRoll, nowMs: number, index: number, records: Records): void {
   const stock = records.stocks.find(({ id }) => id === `stock-${hut.stock}`) as Stock;

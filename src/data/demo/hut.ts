@@ -1,3 +1,4 @@
+import type { DevelopedFilm } from '@/core/kinetics/characteristicCurve';
 import { DEVELOP, readyBaths, type Bath } from '@/core/schedule/baths';
 import { bursts, turns, type Movement } from '@/core/schedule/movement';
 import type { StockFamilyId } from '@/core/films/stockFamilies';
@@ -415,5 +416,38 @@ export const hutHabits: readonly (
       readyBaths['still-wash'],
       readyBaths.wetting,
     ],
+  },
+];
+
+/** A strip that the hut read: a bracket of a grey card on film that has aged. */
+interface HutStrip {
+  rollId: string;
+  name: string;
+  timeMin: number;
+  film: DevelopedFilm;
+  /** Stops of the first frame from the metered exposure. */
+  firstStops: number;
+  count: number;
+}
+
+const agedFilm = (gradient: number, baseFogD: number): DevelopedFilm => ({
+  gradient,
+  baseFogD,
+  fogD: baseFogD - 0.24,
+  maximumDensityD: 2.6,
+  lossStops: 0.9,
+  highlightShare: 1,
+});
+
+/** Two strips of one roll: the clip before its run, and the grey card on its last frames. */
+export const hutStrips: readonly HutStrip[] = [
+  { rollId: 'past-03', name: 'Clip, grey card', timeMin: 8, film: agedFilm(0.44, 0.33), firstStops: -4, count: 8 },
+  {
+    rollId: 'past-03',
+    name: 'Last frames, grey card',
+    timeMin: 14,
+    film: agedFilm(0.59, 0.37),
+    firstStops: -4,
+    count: 8,
   },
 ];

@@ -36,6 +36,7 @@ const kitFormSchema = z.object({
   coffeeSpoon: kitSchema.shape.coffeeSpoon,
   scale: kitSchema.shape.scale,
   probe: kitSchema.shape.probe,
+  densitometer: kitSchema.shape.densitometer,
 });
 
 type KitTyped = z.infer<typeof kitFormSchema>;
@@ -167,6 +168,23 @@ function KitForm({ settings }: { settings: Settings }) {
         {form.probe === 'simulated' && (
           <p className="mt-2 max-w-[62ch] text-[14px] text-ink2">
             It lags behind a jug that cools towards the room. For practice only: it is not in any jug of yours.
+          </p>
+        )}
+      </section>
+      <section aria-labelledby="kit-densitometer" className="border-t border-hair pt-3">
+        <h2 id="kit-densitometer">Densitometer</h2>
+        <div className="mt-2">
+          <Segments
+            id="densitometer"
+            label="Readings from"
+            value={form.densitometer ?? 'none'}
+            options={sources('Simulated densitometer')}
+            onChange={(densitometer) => set({ densitometer })}
+          />
+        </div>
+        {form.densitometer === 'simulated' && (
+          <p className="mt-2 max-w-[62ch] text-[14px] text-ink2">
+            It reads a made-up strip, settles, and repeats to a hundredth. For practice only.
           </p>
         )}
       </section>

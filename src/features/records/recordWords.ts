@@ -19,6 +19,7 @@ const words: Record<Counted, readonly [one: string, several: string]> = {
   mixes: ['mix', 'mixes'],
   aside: ['record set aside', 'records set aside'],
   habits: ['way of your own', 'ways of your own'],
+  readings: ['strip that was read', 'strips that were read'],
 };
 
 function listed(counts: Readonly<Record<Counted, number>>): string[] {

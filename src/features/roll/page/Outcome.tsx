@@ -6,7 +6,7 @@ import type { RollDossier } from '@/data/queries';
 import { developedFor } from './stageWords';
 
 /** How a finished roll came out: what it opens on. */
-export function Outcome({ dossier: { run, verdict } }: { dossier: RollDossier }) {
+export function Outcome({ dossier: { roll, run, verdict } }: { dossier: RollDossier }) {
   if (run === undefined || verdict === undefined) return null;
   return (
     <section aria-label="Outcome" className="mt-5 mb-2 max-w-[78ch]">
@@ -19,6 +19,9 @@ export function Outcome({ dossier: { run, verdict } }: { dossier: RollDossier })
         {developedFor(run) ?? 'Not timed'} in {run.developerName}, planned {formatDuration(developSeconds(run.pinned))}.{' '}
         <Link href={`/log/${encodeURIComponent(run.id)}`} className="act-plain">
           The whole run, bath by bath
+        </Link>{' '}
+        <Link href={`/rolls/${encodeURIComponent(roll.id)}/strip`} className="act-plain">
+          Read a strip
         </Link>
       </p>
     </section>

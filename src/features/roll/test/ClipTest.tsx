@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { clipAdvice } from '@/core/densitometry/clipAdvice';
 import { patchGradient } from '@/core/densitometry/patchGradient';
 import { clipFormSchema, initialClipForm, readClipForm, type ClipForm } from '@/core/evidence/clipForm';
@@ -42,7 +43,11 @@ export function ClipTest({ rollId, formatId, setting, brewName, timeMin, units, 
         <p>
           {clipAdvice(formatId)} Develop it in {brewName} for about nine tenths of the time,{' '}
           {formatMinutes(timeMin * CLIP_SHARE)}, with the agitation of the plan; stop, fix, rinse, and let it dry: a wet
-          strip gives false readings.
+          strip gives false readings. A photograph of it{' '}
+          <Link href={`/rolls/${encodeURIComponent(rollId)}/strip`} className="act-plain">
+            is read too
+          </Link>
+          , and tells more.
         </p>
       </FlowHead>
       <div className="space-y-6">

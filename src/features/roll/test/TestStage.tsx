@@ -1,6 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import Link from 'next/link';
 import { useState } from 'react';
 import type { NextTest } from '@/core/estimate/nextTests';
 import type { Finding } from '@/core/evidence/evidenceRecord';
@@ -138,6 +139,9 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
             <button type="button" className="act-plain" onClick={() => setFlow('fog')}>
               A measured base + fog
             </button>
+            <Link href={`/rolls/${encodeURIComponent(dossier.roll.id)}/strip`} className="act-plain">
+              A strip, from its picture
+            </Link>
           </p>
         </section>
       ) : (
