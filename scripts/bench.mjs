@@ -7,6 +7,7 @@ import { chromium } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { build, runnerImport } from 'vite';
 import { benchBig } from './bench-big.mjs';
+import { benchStrip } from './bench-strip.mjs';
 import { ensureBuild } from './build.mjs';
 import { ensureChromium, ensurePackages, root, start, tool } from './shell.mjs';
 
@@ -265,6 +266,7 @@ async function benchBrowser() {
       await page.getByRole('img', { name: 'Photograph twelve.png' }).waitFor();
     });
     report('a 12-megapixel photograph: longest task over 50 ms, 0 for none', photo, 'ms', 50);
+    await benchStrip({ page, address, report, longestTask });
     await benchBig({ browser, address, load, report, longestTask });
     await browser.close();
   } finally {

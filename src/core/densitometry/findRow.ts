@@ -9,8 +9,8 @@ export interface FoundRow {
   row: PatchRow;
   /** Bare light around the film. */
   light: Patch[];
-  /** Clear film at an end of the row; null where none shows. */
-  fog: Patch | null;
+  /** Clear film at the ends of the row, the longer piece first; empty where none shows. */
+  clear: Patch[];
   /** Patches for which there is room before the first and after the last: frames too thin to be seen may lie there. */
   room: { before: number; after: number };
 }
@@ -28,6 +28,9 @@ const ACROSS = 15;
 /** Blocks of the picture in which bare light is looked for. */
 const BLOCKS_X = 12;
 const BLOCKS_Y = 8;
+
+/** Shortest piece of clear film that is marked, as a share of the picture's longest edge. */
+const LEAST_CLEAR = 0.02;
 
 const GREEN = 'green';
 
@@ -62,15 +65,13 @@ export function findRow(grid: PixelGrid, transfer: Transfer): FoundRow | null {
     { room: from, middle: from / 2 },
     { room: 1 - end, middle: (1 + end) / 2 },
   ].sort((a, b) => b.room - a.room);
-  const [clear] = ends;
   return {
     row: { first: at(u(from + pitch / 2)), last: at(u(end - pitch / 2)), count, fill: 0.6, across },
     light: light.map(({ x, y }) => ({ x, y, along: 0.03, across: 0.03, turn: 0 })),
     room: { before: wholePitches(from, pitch), after: wholePitches(1 - end, pitch) },
-    fog:
-      clear === undefined || clear.room * film.long < 0.02
-        ? null
-        : { ...at(u(clear.middle)), along: clear.room * film.long * 0.5, across, turn },
+    clear: ends
+      .filter(({ room }) => room * film.long >= LEAST_CLEAR)
+      .map(({ room, middle }) => ({ ...at(u(middle)), along: Math.min(0.25, room * film.long * 0.5), across, turn })),
   };
 }
 

@@ -93,3 +93,18 @@ export function extendedRow(row: PatchRow, end: 'first' | 'last', more: number):
   const moved = { x: to.x + (to.x - from.x) * share, y: to.y + (to.y - from.y) * share };
   return { ...row, [end]: moved, count: row.count + more };
 }
+
+/**
+ * The first piece of clear film that no patch of a row covers.
+ * @param row the row
+ * @param clear pieces of clear film, the best first
+ * @returns null where all are covered
+ */
+export function clearBeside(row: PatchRow, clear: readonly Patch[]): Patch | null {
+  const patches = patchesOf(row);
+  return (
+    clear.find((piece) =>
+      patches.every(({ x, y, along }) => Math.hypot(x - piece.x, y - piece.y) > (along + piece.along) / 2),
+    ) ?? null
+  );
+}

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { chartSourceIds } from './chartSources';
 import { developerSchema, situationShape } from './situationSchema';
 import { targetSchema } from './targetSchema';
+import { limited } from '../schema/fields';
 import { oneOf, within } from '../schema/within';
 
 /** How a reading was taken: with a densitometer or light table, or by eye against patches. */
@@ -52,6 +53,13 @@ const dropSchema = z.strictObject({
   known: developerSchema,
 });
 
+/** Index at which a strip would have been exposed rightly. */
+export const speedReadingSchema = z.strictObject({
+  index: limited('iso', 'Effective index'),
+  /** Whether the frames are the roll's own, whose latent image has faded since; else they were exposed for the test. */
+  ownFrames: z.boolean('Own frames: give true or false.'),
+});
+
 /** A few centimetres of the film, developed and read. */
 const clipSchema = z.strictObject({
   ...common,
@@ -61,6 +69,8 @@ const clipSchema = z.strictObject({
   gradient: within('Average gradient', 0, 6),
   baseFogD: baseFogD.nullable().default(null),
   method: oneOf('Reading', readingMethods),
+  /** Effective index by its speed point; null where no exposures were known. */
+  speed: speedReadingSchema.nullable().default(null),
 });
 
 /** Base + fog of a leader or a clip. */

@@ -61,6 +61,7 @@ export function nextTests(worked: Worked): NextTests {
         timeMin: atMin,
         gradient: worked.prediction.film.netGradientAt(atMin),
         baseFogD: worked.prediction.film.baseFogAt(atMin),
+        speed: null,
         method,
         setting: {},
       },

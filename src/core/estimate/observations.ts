@@ -1,6 +1,7 @@
 import { LN_GRADIENT_PER_GRADE } from '../outcome/grades';
 import { targetGradient } from '../kinetics/targets';
 import type { Development } from './development';
+import { stopsBetweenSpeeds } from '../units/stops';
 import { chartSources } from './chartSources';
 import type { Evidence } from './evidenceSchema';
 import type { ParameterId } from './parameters';
@@ -14,7 +15,7 @@ export interface Piece {
 }
 
 /** What an observation measures; each has its own noise. */
-export type Measure = 'chart' | 'drop' | 'gradient' | 'fog' | 'contrast';
+export type Measure = 'chart' | 'drop' | 'gradient' | 'fog' | 'contrast' | 'speed';
 
 /** One measured number: what was seen, how sure it is, and what the model says it should be. */
 export interface Reading {
@@ -41,6 +42,9 @@ export const FOG_SD_D = { densities: 0.03, eye: 0.1 } as const;
 /** Noise of a contrast judged by eye, ln. Source: our estimate. */
 export const GRADE_LN_SD = 0.15;
 
+/** Noise of a speed read from a bracket: meter, shutter, and how far development itself moves the speed point, stops. Source: our estimate. */
+export const SPEED_SD_STOPS = 0.5;
+
 /** Smallest gradient whose logarithm is taken: a film without an image. */
 const LEAST_GRADIENT = 0.02;
 
@@ -63,7 +67,7 @@ export function observationsOf(
   return { observations: pieces.map((piece) => observedOnce(piece, released)), released };
 }
 
-/** No reading shows lost speed by itself: it moves only with what it shares with fog and contrast. */
+/** What a bracket shows, and nothing else does: other readings move lost speed only by what it shares with fog and contrast. */
 function seen(situation: Situation): Situation {
   return {
     ...situation,
@@ -110,6 +114,21 @@ function spokenOf(evidence: Evidence, setting: SituationInput, released: Readonl
   return seen({ ...situation, unknowns: situation.unknowns.filter(({ id }) => !left.includes(id)) });
 }
 
+/** Speed that was lost, by the index of a bracket: of the emulsion, or of an image that has faded as well. */
+function speedReadings(
+  speed: { index: number; ownFrames: boolean } | null,
+  iso: number,
+  reading: (measure: Measure, observed: number, sd: number, model: (film: Development) => number) => Reading,
+): Reading[] {
+  if (speed === null) return [];
+  const lost = stopsBetweenSpeeds(speed.index, iso);
+  return [
+    reading('speed', lost, SPEED_SD_STOPS, ({ aged }) =>
+      speed.ownFrames ? aged.imageLossStops : aged.emulsionLossStops,
+    ),
+  ];
+}
+
 /** Film without age. */
 export const FRESH: SituationInput['age'] = { storage: [], yearsSd: 0, sinceExposure: [], xrayPasses: 0 };
 
@@ -128,7 +147,8 @@ function observedOnce(piece: Piece, released: ReadonlySet<string>): Observation 
 }
 
 function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): Observation {
-  const situation = seen(situationOf(setting, evidence.id, released));
+  const whole = situationOf(setting, evidence.id, released);
+  const situation = evidence.kind === 'clip' && evidence.speed !== null ? whole : seen(whole);
   const chartAlone = (readings: Reading[]): Observation => ({
     pieceId: evidence.id,
     situations: [spokenOf(evidence, setting, released)],
@@ -189,6 +209,7 @@ function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): O
         ...(evidence.baseFogD === null
           ? []
           : [reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => film.baseFogAt(evidence.timeMin))]),
+        ...speedReadings(evidence.speed, setting.film.iso, reading),
       ]);
     case 'fog':
       return alone([

@@ -58,7 +58,7 @@ export const estimateSchema = z.object({
   conflicts: z.array(
     z.object({
       pieceId: z.string(),
-      measure: z.enum(['chart', 'drop', 'gradient', 'fog', 'contrast']),
+      measure: z.enum(['chart', 'drop', 'gradient', 'fog', 'contrast', 'speed']),
       distanceSd: z.number(),
       above: z.boolean(),
       weight: z.number(),

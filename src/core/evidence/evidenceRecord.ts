@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { chartSourceIds } from '../estimate/chartSources';
-import { readingMethods } from '../estimate/evidenceSchema';
+import { readingMethods, speedReadingSchema } from '../estimate/evidenceSchema';
 import { situationShape } from '../estimate/situationSchema';
 import { limited, text } from '../schema/fields';
 import { within } from '../schema/within';
@@ -46,6 +46,8 @@ export const findingSchema = z.discriminatedUnion('kind', [
     shadowD: density('Thin tone'),
     highlightD: density('Dense tone'),
     stopsBetween: within('Stops between the two tones', 0.5, 15, 'stops'),
+    /** Effective index, where exposures were known; missing in findings from before it was kept. */
+    speed: speedReadingSchema.nullable().optional(),
   }),
   z.strictObject({
     kind: z.literal('fog'),

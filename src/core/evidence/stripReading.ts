@@ -91,9 +91,14 @@ const MOST_D = 4;
  * What a strip tells the estimate: contrast with base + fog where it has a curve, base + fog alone where it has clear film only.
  * @param reading the strip
  * @param timeMin how long it developed, min
+ * @param ownFrames whether its frames are the roll's own, and not exposed for the test
  * @returns null where it tells neither
  */
-export function findingOfStrip({ clear, curve }: StripReading, timeMin: number): Finding | null {
+export function findingOfStrip(
+  { clear, curve, effectiveIso }: StripReading,
+  timeMin: number,
+  ownFrames = false,
+): Finding | null {
   const fogD = clear === null ? null : Math.min(MOST_D, Math.max(0, clear.densityD));
   if (curve?.gradient != null && curve.baseFogMeasured && fogD !== null) {
     const { span, fromD, toD } = curve.gradient;
@@ -105,6 +110,7 @@ export function findingOfStrip({ clear, curve }: StripReading, timeMin: number):
       shadowD: Math.min(MOST_D, Math.max(0, fromD)),
       highlightD: Math.min(MOST_D, Math.max(0, toD)),
       stopsBetween: span / LOG_EXPOSURE_PER_STOP,
+      speed: effectiveIso === null ? null : { index: Number(effectiveIso.toPrecision(4)), ownFrames },
     };
   }
   return fogD === null ? null : { kind: 'fog', timeMin, method: 'densities', baseFogD: fogD };

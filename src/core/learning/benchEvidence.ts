@@ -177,6 +177,7 @@ function evidenceOf({ id, finding }: EvidenceRecord): Evidence {
         method: finding.method,
         baseFogD: finding.baseFogD,
         gradient: gradient.ok ? gradient.value : 0,
+        speed: finding.speed ?? null,
       };
     }
     case 'fog':

@@ -83,6 +83,9 @@ export const anyEvidence: fc.Arbitrary<Evidence> = fc
       gradient: fc.double({ min: 0, max: 3, noNaN: true }),
       baseFogD: fc.option(fc.double({ min: 0, max: 2, noNaN: true })),
       method,
+      speed: fc.option(
+        fc.record({ index: fc.double({ min: 0.2, max: 20_000, noNaN: true }), ownFrames: fc.boolean() }),
+      ),
     }),
     fc.record({
       kind: fc.constant('fog' as const),

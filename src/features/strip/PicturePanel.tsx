@@ -4,7 +4,7 @@ import { useState, type DragEvent } from 'react';
 import { practiceStrip } from '@/core/devices/practiceStrip';
 import type { FoundRow } from '@/core/densitometry/findRow';
 import type { Transfer } from '@/core/densitometry/transfer';
-import { extendedRow } from '@/core/densitometry/patch';
+import { clearBeside, extendedRow } from '@/core/densitometry/patch';
 import { MOST_PATCHES, type StripForm } from '@/core/evidence/stripForm';
 import { formatNumber } from '@/core/units/quantity';
 import { shutterText } from '@/core/units/shutter';
@@ -38,17 +38,18 @@ export function PicturePanel({ form, change, count, transfer, pictures, rollId }
       setNote(said);
       return;
     }
-    const { light, fog, room } = found;
+    const { light, room } = found;
     // A made-up strip knows how many there are: what is missing is too thin to be seen.
     const row = known === undefined ? found.row : extendedRow(found.row, 'first', known - found.row.count);
+    const clear = clearBeside(row, found.clear);
     change({
       row: { first: row.first, last: row.last, fill: row.fill, across: row.across },
       count: row.count,
       light,
-      clear: fog,
+      clear,
       marked: true,
     });
-    setNote(foundWords(row.count, fog !== null, known === undefined ? room : { before: 0, after: 0 }));
+    setNote(foundWords(row.count, clear !== null, known === undefined ? room : { before: 0, after: 0 }));
   };
   const take = async (file: Blob, name: string, role: PictureRole, instead: boolean): Promise<void> => {
     const shot = await pictures.take(file, name, role, instead);

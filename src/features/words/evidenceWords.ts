@@ -22,7 +22,7 @@ export function pieceWords({ evidence, setting }: Piece): string {
     case 'drop':
       return `Drop test: ${formatNumber(evidence.rateRatio, 2)} times as fast as ${lowerFirst(developerName(evidence.known))}`;
     case 'clip':
-      return `Clip of ${formatMinutes(evidence.timeMin)}, ${methodWords[evidence.method]}: gradient ${formatNumber(evidence.gradient, 2)}${evidence.baseFogD === null ? '' : `, base + fog ${formatNumber(evidence.baseFogD, 2)}`}`;
+      return `Clip of ${formatMinutes(evidence.timeMin)}, ${methodWords[evidence.method]}: gradient ${formatNumber(evidence.gradient, 2)}${evidence.baseFogD === null ? '' : `, base + fog ${formatNumber(evidence.baseFogD, 2)}`}${evidence.speed === null ? '' : `, index ${formatNumber(evidence.speed.index, 0)}`}`;
     case 'fog':
       return `Base + fog ${formatNumber(evidence.baseFogD, 2)} after ${formatMinutes(evidence.timeMin)}, ${methodWords[evidence.method]}`;
     case 'verdict':
@@ -58,6 +58,7 @@ const measureWords: Record<Conflict['measure'], { above: string; below: string }
   gradient: { above: 'a higher gradient', below: 'a lower gradient' },
   fog: { above: 'more fog', below: 'less fog' },
   contrast: { above: 'more contrast', below: 'less contrast' },
+  speed: { above: 'more speed lost', below: 'less speed lost' },
 };
 
 /** Why a piece is doubted, in a sentence. */
