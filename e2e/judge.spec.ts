@@ -31,6 +31,7 @@ test('a verdict by likeness, what went wrong, and its advice in the next plan', 
   await page.getByRole('button', { name: /^(Write it into the log|Save the changed verdict)$/ }).click();
   const diagnosis = page.getByRole('region', { name: /^(What went wrong|Likely)/ });
   await expect(diagnosis).toBeVisible();
+  await expect(page.getByTestId('taught')).toContainText(/What it taught: .*“.+” goes from \d+:\d\d to/);
   await diagnosis.getByText('What was seen').click();
   await expect(diagnosis.getByRole('button', { name: 'Thin', exact: true })).toHaveAttribute('aria-pressed', 'true');
   // The next questions, answered as they come: the rim print accuses the development.

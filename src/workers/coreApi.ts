@@ -7,6 +7,7 @@ import { learnedFactors, type LearnedFactor } from '@/core/learning/learnedFacto
 import { nearestPieces } from '@/core/learning/benchEvidence';
 import { GrowingEvidence, learnPieces, type LearningChange } from '@/core/learning/learning';
 import { benchTimes, type RollInHand } from '@/core/plan/benchTimes';
+import { verdictEffect } from '@/core/plan/verdictEffect';
 import type { Brew } from '@/core/records/records';
 
 /** Pieces of evidence listed for a roll at the most. */
@@ -46,6 +47,9 @@ export const coreApi = {
       : learnedFactors(fitEvidence(learning.pieces, null, learning.latest()), learning.pieces),
   benchTimes: (rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number) =>
     benchTimes(rolls, jugs, nowMs, learning),
+  /** What one verdict changed for the rolls that wait. */
+  verdictEffect: (verdictId: string, rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number) =>
+    verdictEffect(verdictId, rolls, jugs, nowMs, learning),
   writeBenchFile: (source: RowSource, exportedAt: string, atMs: number, total: number, onProgress: OnProgress) =>
     writeBenchFile(source, exportedAt, atMs, total, onProgress),
   readBenchFile: (file: Blob, sink: RowSink, atMs: number, onProgress: OnProgress) =>

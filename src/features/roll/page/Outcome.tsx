@@ -3,6 +3,7 @@ import { contrastGrades, fogGrades, shadowGrades } from '@/core/outcome/grades';
 import { formatDuration } from '@/core/units/duration';
 import { developSeconds } from '@/core/plan/developSeconds';
 import type { RollDossier } from '@/data/queries';
+import { VerdictTaught } from '@/features/learning/VerdictTaught';
 import { developedFor } from './stageWords';
 
 /** How a finished roll came out: what it opens on. */
@@ -24,6 +25,7 @@ export function Outcome({ dossier: { roll, run, verdict } }: { dossier: RollDoss
           Read a strip
         </Link>
       </p>
+      <VerdictTaught verdictId={verdict.id} />
     </section>
   );
 }
