@@ -241,3 +241,42 @@ test('a page that slept through signals says which it missed', async ({ page }) 
   await page.clock.fastForward(90_000);
   await expect(page.getByText(/^This page was asleep and missed “.*” at \d+:\d\d/)).toBeVisible();
 });
+
+test('two rolls in one tank: one clock, a line in the log and a verdict for each', async ({ page }) => {
+  await page.clock.install({ time: MORNING });
+  await openDemo(page, '/rolls/instruments');
+  await page.getByRole('button', { name: /^It is mixed/ }).click();
+  await page.getByText('More rolls in this tank').click();
+  const mate = page.getByRole('listitem').filter({ hasText: 'Tin 3, cloud studies' });
+  await mate.getByRole('checkbox').check();
+  await expect(mate).toContainText(/By itself \d+:\d\d \(\d+:\d\d to \d+:\d\d\): \d+:\d\d is .+ its band/);
+  await expect(page.getByText('These reels, one on the other, need about')).toBeVisible();
+  // The choice outlives a reload.
+  await page.reload();
+  await expect(mate.getByRole('checkbox')).toBeChecked();
+  await expect(mate).toContainText('By itself');
+  await page.getByRole('button', { name: 'Go to the tank' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Instrument readings + Tin 3, cloud studies');
+  await developing(page);
+  for (let step = 0; step < 12 && (await page.getByTestId('hands').textContent()) !== 'Hung to dry'; step++) {
+    await page.clock.fastForward(1_000_000);
+    await page.getByRole('button', { name: /: it is in$|^Hung to dry$/ }).click();
+  }
+  await expect(page.getByText('Each roll has its own verdict')).toBeVisible();
+  type Shared = { id: string; rollId: string; tankRunId?: string; events: unknown[] };
+  await expect
+    .poll(async () => {
+      const runs = (await recordsOf(page, 'aetas-demo')).runs as Shared[];
+      const [main, shared] = ['instruments', 'tin-3'].map((rollId) => runs.find((run) => run.rollId === rollId));
+      return shared?.tankRunId === main?.id && JSON.stringify(shared?.events) === JSON.stringify(main?.events);
+    })
+    .toBe(true);
+  await page.getByRole('link', { name: 'Tin 3, cloud studies' }).click();
+  await expect(page.getByRole('radio', { name: 'Much too soft' })).toBeVisible();
+  await page.goto('/log');
+  for (const label of ['Instrument readings', 'Tin 3, cloud studies'])
+    await expect(page.getByRole('link', { name: label }).first()).toBeVisible();
+  const shared = ((await recordsOf(page, 'aetas-demo')).runs as Shared[]).find(({ rollId }) => rollId === 'tin-3');
+  await page.goto(`/log/${shared?.id ?? ''}`);
+  await expect(page.getByText('with Instrument readings')).toBeVisible();
+});

@@ -23,6 +23,8 @@ import { dropPhoto, keepPhoto, restorePhoto } from './photos';
 import { noOwnPriors } from '@/core/plan/rollForm';
 import { stayAt } from '@/core/films/storageStay';
 import { addRoll, changeDossier, changeRoll, removeRoll, rollFormOf } from './rolls';
+import { RecordCheck } from '@/core/formats/checkRecords';
+import { tableNames } from '@/core/records/tables';
 import { layOutRun, recordEvents } from './runs';
 import { allRecords, replaceRecords, undoAct } from './undo';
 import { Refusal, forgetTrouble, guardedWrite, storageTrouble } from './trouble';
@@ -125,6 +127,47 @@ describe('runs', () => {
     await recordEvents(runId, 3, [{ kind: 'begin', stepIndex: 1, atMs: NOW }]);
     await recordEvents(runId, 4, [{ kind: 'begin', stepIndex: 2, atMs: NOW }]);
     expect(await films()).toBe(1);
+  });
+  test('rolls in one tank share its clock: nothing of theirs is touched before the first bath, and each has a run of its own', async () => {
+    const plan = await planOfPortraits();
+    if (plan.pinned === null) throw new Error('no pin');
+    const mate = (rollId: string) => ({
+      rollId,
+      estimateMin: 20,
+      pinned: { ...(plan.pinned as NonNullable<typeof plan.pinned>), timeMin: 12, own: true, lowMin: 9, highMin: 17 },
+    });
+    const runId = await layOutRun(plan, [mate('tin-3'), mate('mast')]);
+    const runsOf = (rollId: string) => database().runs.where({ rollId }).toArray();
+    expect(await runsOf('tin-3')).toEqual([]);
+    const begin = (stepIndex: number) => ({ kind: 'begin', stepIndex, atMs: NOW + stepIndex * 60_000 }) as const;
+    await recordEvents(runId, 0, [begin(0)]);
+    await recordEvents(runId, 1, [begin(1)]);
+    const [shared, ...more] = await runsOf('tin-3');
+    expect(more).toEqual([]);
+    expect(shared).toMatchObject({
+      tankRunId: runId,
+      pinned: { timeMin: 12, own: true },
+      events: [begin(0), begin(1)],
+    });
+    const plans = await database().plans.where({ rollId: 'tin-3' }).toArray();
+    expect(plans).toHaveLength(1);
+    expect(shared?.planId).toBe(plans[0]?.id);
+    // Three films went through the jug.
+    const films = async () => (await database().brews.get(plan.brewId ?? ''))?.films ?? 0;
+    const before = await films();
+    expect(before).toBeGreaterThan(2);
+    await recordEvents(runId, 2, [{ kind: 'undo', atMs: NOW }]);
+    expect(await films()).toBe(0);
+    // One that was taken off meanwhile is left out, and the tank goes on.
+    await removeRoll('mast');
+    expect(await recordEvents(runId, 3, [begin(1)])).toBe(true);
+    expect((await runsOf('tin-3'))[0]?.events).toHaveLength(4);
+    expect(await runsOf('mast')).toEqual([]);
+    // What was written reads back from a file of our own.
+    const check = new RecordCheck(NOW);
+    for (const table of tableNames) check.take(table, await database().table(table).toArray());
+    expect(check.problems).toEqual([]);
+    expect(check.aside).toEqual([]);
   });
   test('laying out twice does not double a run that has not begun', async () => {
     const plan = await planOfPortraits();

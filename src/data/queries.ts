@@ -104,8 +104,8 @@ export function useDossier(rollId: string): RollDossier | null | undefined {
   return useLiveQuery(() => readDossier(rollId, false), [rollId]);
 }
 
-/** Names of some rolls. */
-export function useRollNames(rollIds: readonly string[]): Pick<Roll, 'id' | 'label'>[] {
+/** Names and formats of some rolls. */
+export function useRollNames(rollIds: readonly string[]): Pick<Roll, 'id' | 'label' | 'formatId'>[] {
   const found = useLiveQuery(
     async () => (await database().rollLines.bulkGet([...rollIds])).flatMap((line) => (line ? [line.roll] : [])),
     [rollIds.join(' ')],

@@ -1,5 +1,5 @@
-import { filmEquivalents } from '@/core/films/filmFormats';
-import type { Plan, Run } from '@/core/records/records';
+import { tankFilms, type AlongsideRoll } from '@/core/plan/alongside';
+import type { Plan, Roll, Run } from '@/core/records/records';
 import { brewWear } from '@/core/plan/estimateRequestFor';
 import { developerName } from '@/core/plan/developerName';
 import type { RunEvent } from '@/core/schedule/runEvents';
@@ -10,9 +10,11 @@ import { act, newStamps, type Writer } from './act';
 
 /**
  * Lays out a run of a pinned plan. A run of this roll that has not begun is laid out again instead of doubled.
+ * @param plan the plan, pinned
+ * @param alongside other rolls in the same tank
  * @returns the run's id
  */
-export async function layOutRun(plan: Plan): Promise<string> {
+export async function layOutRun(plan: Plan, alongside: readonly AlongsideRoll[] = []): Promise<string> {
   const { pinned } = plan;
   if (pinned === null) throw new Error('A run needs a pinned plan.');
   return act(`run:${plan.rollId}`, async (writer) => {
@@ -33,6 +35,7 @@ export async function layOutRun(plan: Plan): Promise<string> {
       movementName: movementOf(plan).name,
       volumeMl: plan.volumeMl,
       jugs: idle?.jugs ?? (await usualJugs(writer, steps)),
+      alongside: alongside.map(({ rollId, pinned: theirs }) => ({ rollId, pinned: theirs, runId: null })),
       steps,
       events: [],
     };
@@ -77,12 +80,69 @@ export function recordEvents(runId: string, seen: number, events: readonly RunEv
     const run = await writer.db.runs.get(runId);
     const last = events.at(-1);
     if (run === undefined || last === undefined || run.events.length !== seen) return false;
-    const next: Run = { ...run, events: [...run.events, ...events], updatedMs: last.atMs };
+    const next = await withAlongside(writer, { ...run, events: [...run.events, ...events], updatedMs: last.atMs });
     await writer.put('runs', next);
     await countFilms(writer, run, next);
     await keepClearings(writer, next, events);
     return true;
   });
+}
+
+/**
+ * Carries what happened at the tank to the other rolls in it: each has a plan, a run and a verdict of its own, and one clock for all.
+ * Nothing of theirs is touched before the first bath goes in. A roll that was taken off meanwhile is left out.
+ */
+async function withAlongside(writer: Writer, run: Run): Promise<Run> {
+  if (run.alongside === undefined || run.alongside.length === 0) return run;
+  const alongside: NonNullable<Run['alongside']> = [];
+  for (const other of run.alongside) {
+    if ((await writer.db.rolls.get(other.rollId)) === undefined) continue;
+    const before = other.runId === null ? undefined : await writer.db.runs.get(other.runId);
+    const own: Run = {
+      ...run,
+      ...(before === undefined
+        ? newStamps()
+        : { id: before.id, createdMs: before.createdMs, updatedMs: run.updatedMs }),
+      rollId: other.rollId,
+      planId: before?.planId ?? (await planAlongside(writer, run, other)),
+      pinned: other.pinned,
+      tankRunId: run.id,
+    };
+    delete own.alongside;
+    await writer.put('runs', own);
+    alongside.push({ ...other, runId: own.id });
+  }
+  return { ...run, alongside };
+}
+
+/** The plan of a roll that shares a tank: the tank's own, with the time that was pinned for this roll. */
+async function planAlongside(
+  writer: Writer,
+  run: Run,
+  { rollId, pinned }: NonNullable<Run['alongside']>[number],
+): Promise<string> {
+  const [plan, before] = await Promise.all([
+    writer.db.plans.get(run.planId),
+    writer.db.plans.where({ rollId }).first(),
+  ]);
+  if (plan === undefined) throw new Error('A run has a plan.');
+  const own: Plan = {
+    ...plan,
+    ...(before === undefined ? newStamps() : { id: before.id, createdMs: before.createdMs, updatedMs: run.updatedMs }),
+    rollId,
+    knownTime: null,
+    muted: [],
+    ownTimeMin: pinned.timeMin,
+    pinned,
+  };
+  await writer.put('plans', own);
+  return own.id;
+}
+
+/** Rolls in the tank of a run, this one first. */
+async function rollsInTank(writer: Writer, run: Run): Promise<Roll[]> {
+  const ids = [run.rollId, ...(run.alongside ?? []).map(({ rollId }) => rollId)];
+  return (await writer.db.rolls.bulkGet(ids)).filter((roll) => roll !== undefined);
 }
 
 /** The jugs that stop and fixer come from at first: the newest that is not spent. */
@@ -103,15 +163,15 @@ export function chooseJug(runId: string, which: 'stop' | 'fix', brewId: string |
   });
 }
 
-/** A film counts as through a jug once its bath was poured in, and no longer when that is undone. */
+/** Every film in the tank counts as through a jug once its bath was poured in, and no longer when that is undone. */
 async function countFilms(writer: Writer, before: Run, after: Run): Promise<void> {
   const jugs = { develop: after.brewId, stop: after.jugs?.stop ?? null, fix: after.jugs?.fix ?? null };
   for (const [kind, brewId] of Object.entries(jugs) as [keyof typeof jugs, string | null][]) {
     const change = Number(hasBegun(after, kind)) - Number(hasBegun(before, kind));
     if (change === 0 || brewId === null) continue;
-    const [brew, roll] = await Promise.all([writer.db.brews.get(brewId), writer.db.rolls.get(after.rollId)]);
-    if (brew === undefined || roll === undefined) continue;
-    const films = Math.max(0, brew.films + change * filmEquivalents(roll.formatId));
+    const [brew, rolls] = await Promise.all([writer.db.brews.get(brewId), rollsInTank(writer, after)]);
+    if (brew === undefined || rolls.length === 0) continue;
+    const films = Math.max(0, brew.films + change * tankFilms(rolls.map(({ formatId }) => formatId)));
     await writer.put('brews', { ...brew, films, updatedMs: after.updatedMs });
   }
 }

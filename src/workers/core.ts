@@ -71,6 +71,7 @@ const core: Core = {
   glance: (...args) => call('glance', args) as ReturnType<Core['glance']>,
   learned: (...args) => call('learned', args) as ReturnType<Core['learned']>,
   benchTimes: (...args) => call('benchTimes', args) as ReturnType<Core['benchTimes']>,
+  alongside: (...args) => call('alongside', args) as ReturnType<Core['alongside']>,
   verdictEffect: (...args) => call('verdictEffect', args) as ReturnType<Core['verdictEffect']>,
   writeBenchFile: (...args) => call('writeBenchFile', args) as ReturnType<Core['writeBenchFile']>,
   readBenchFile: (...args) => call('readBenchFile', args) as ReturnType<Core['readBenchFile']>,

@@ -8,7 +8,9 @@ import { nearestPieces } from '@/core/learning/benchEvidence';
 import { GrowingEvidence, learnPieces, type LearningChange } from '@/core/learning/learning';
 import { benchTimes, type RollInHand } from '@/core/plan/benchTimes';
 import { verdictEffect } from '@/core/plan/verdictEffect';
-import type { Brew } from '@/core/records/records';
+import { alongsideRolls } from '@/core/plan/alongside';
+import type { PlanChoices } from '@/core/plan/planForm';
+import type { Brew, Roll, Stock } from '@/core/records/records';
 
 /** Pieces of evidence listed for a roll at the most. */
 const LISTED = 24;
@@ -47,6 +49,14 @@ export const coreApi = {
       : learnedFactors(fitEvidence(learning.pieces, null, learning.latest()), learning.pieces),
   benchTimes: (rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number) =>
     benchTimes(rolls, jugs, nowMs, learning),
+  /** What other rolls get that share a tank. */
+  alongside: (
+    rolls: readonly { roll: Roll; stock: Stock }[],
+    choices: PlanChoices,
+    timeMin: number,
+    brew: Brew | null,
+    nowMs: number,
+  ) => alongsideRolls(rolls, choices, timeMin, brew, nowMs, learning),
   /** What one verdict changed for the rolls that wait. */
   verdictEffect: (verdictId: string, rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number) =>
     verdictEffect(verdictId, rolls, jugs, nowMs, learning),

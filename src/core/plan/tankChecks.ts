@@ -1,8 +1,9 @@
 import { jugState } from '../brewing/keeping';
 import { TALLY_WARNS_AT, expectedClearing, fixerState } from '../fixing/clearing';
-import { filmEquivalents, filmFormats, type FilmFormatId } from '../films/filmFormats';
+import type { FilmFormatId } from '../films/filmFormats';
 import type { Brew, Run } from '../records/records';
 import type { RunProgress } from '../schedule/runState';
+import { tankFilms, tankVolumeMl } from './alongside';
 
 /** One thing to be sure of before the first pour. */
 export type TankCheck =
@@ -53,7 +54,7 @@ export function jugTally(brew: Brew, nowMs: number): JugTally {
  * Everything to be sure of before the first pour, as far as the bench knows it.
  * @param run the run, laid out
  * @param progress its readings so far
- * @param formatId format of the film
+ * @param formatIds format of each film in the tank
  * @param brews jugs on the bench
  * @param clockIsRight whether the computer's clock has not jumped since the page opened
  * @param nowMs this moment, ms since the epoch
@@ -62,7 +63,7 @@ export function jugTally(brew: Brew, nowMs: number): JugTally {
 export function tankChecks(
   run: Run,
   progress: Pick<RunProgress, 'readings'>,
-  formatId: FilmFormatId,
+  formatIds: readonly FilmFormatId[],
   brews: readonly Brew[],
   clockIsRight: boolean,
   nowMs: number,
@@ -70,7 +71,7 @@ export function tankChecks(
   const developAt = run.steps.findIndex(({ kind }) => kind === 'develop');
   const reading = progress.readings.findLast(({ stepIndex }) => stepIndex === developAt)?.celsius ?? null;
   const brew = brews.find(({ id }) => id === run.brewId);
-  const wantedMl = filmFormats[formatId].coverVolumeMl;
+  const wantedMl = tankVolumeMl(formatIds);
   const volumeMl = brew?.volumeMl ?? run.volumeMl ?? null;
   const checks: TankCheck[] = [
     { id: 'volume', volumeMl, wantedMl, state: volumeMl === null ? 'open' : volumeMl < wantedMl ? 'warn' : 'good' },
@@ -83,7 +84,7 @@ export function tankChecks(
     },
   ];
   if (brew !== undefined) {
-    const { left, spent } = jugState({ ...brew, films: brew.films + filmEquivalents(formatId) }, nowMs);
+    const { left, spent } = jugState({ ...brew, films: brew.films + tankFilms(formatIds) }, nowMs);
     const before = jugState(brew, nowMs).spent;
     checks.push({ id: 'brew', left, spent: before, state: before || spent ? 'warn' : 'good' });
   }

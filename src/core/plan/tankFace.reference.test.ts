@@ -135,7 +135,7 @@ describe('before the first pour', () => {
   const state = (checks: ReturnType<typeof tankChecks>, id: string) => checks.find((check) => check.id === id)?.state;
   test('what the bench knows fills itself in', () => {
     const used = sampleRun({ jugs: { stop: null, fix: 'fixer' } });
-    const checks = tankChecks(used, runProgress(used.steps, [read(1, 20.3, 0)]), '120', [fixer], true, HOUR);
+    const checks = tankChecks(used, runProgress(used.steps, [read(1, 20.3, 0)]), ['120'], [fixer], true, HOUR);
     expect(checks.map(({ id }) => id)).toEqual(['volume', 'temperature', 'stop', 'fix', 'clock']);
     expect(['volume', 'temperature', 'stop', 'fix', 'clock'].map((id) => state(checks, id))).toEqual([
       'good',
@@ -147,7 +147,7 @@ describe('before the first pour', () => {
   });
   test('too little in the tank, a cold developer and a clock that was set are told', () => {
     const little = sampleRun({ volumeMl: 200 });
-    const checks = tankChecks(little, runProgress(little.steps, [read(1, 17, 0)]), '120', [], false, HOUR);
+    const checks = tankChecks(little, runProgress(little.steps, [read(1, 17, 0)]), ['120'], [], false, HOUR);
     expect(['volume', 'temperature', 'clock'].map((id) => state(checks, id))).toEqual(['warn', 'warn', 'warn']);
   });
   test('80 % of a tally is near its end; twice the fresh clearing time is the end', () => {

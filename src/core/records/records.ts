@@ -168,6 +168,9 @@ export const planSchema = z.strictObject({
   pinned: pinnedSchema.nullable(),
 });
 
+/** Other rolls that one tank takes at the most: eight reels are the tallest that are common. Source: common practice, no source. */
+export const MOST_ALONGSIDE = 7;
+
 /** One execution of a plan at the tank. */
 export const runSchema = z
   .strictObject({
@@ -185,6 +188,13 @@ export const runSchema = z
     volumeMl: limited('jugVolumeMl').optional(),
     /** Jugs that stop and fixer come from; null or missing where nobody said. */
     jugs: z.strictObject({ stop: id.nullable(), fix: id.nullable() }).optional(),
+    /** Other rolls in the same tank, with the time as it was pinned for each, and their own runs once the first bath went in. */
+    alongside: z
+      .array(z.strictObject({ rollId: id, pinned: pinnedSchema, runId: id.nullable() }))
+      .max(MOST_ALONGSIDE)
+      .optional(),
+    /** The run whose tank this roll shares: its clock is the one that counts. */
+    tankRunId: id.optional(),
     steps: z.array(wetStepSchema).min(1).max(200),
     events: z.array(runEventSchema).max(5000),
   })

@@ -10,7 +10,8 @@ import { runProgress } from '@/core/schedule/runState';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { formatNumber, formatQuantity } from '@/core/units/quantity';
 import { readingWords } from '@/core/formats/labNote';
-import { usePhotos, useRunRecord, useSettings, type RunRecordData } from '@/data/queries';
+import type { Run } from '@/core/records/records';
+import { usePhotos, useRollNames, useRun, useRunRecord, useSettings, type RunRecordData } from '@/data/queries';
 import { NotHere } from '@/features/shell/NotHere';
 import { classes } from '@/ui/classes';
 import { useTitle } from '@/ui/useTitle';
@@ -29,6 +30,7 @@ export function RunRecord({ runId }: { runId: string }) {
 function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
   const units = useSettings();
   const photos = usePhotos(roll.id);
+  const shared = useTankMates(run);
   useTitle(`Run: ${roll.label}`);
   const { setup, pinned, steps } = run;
   const progress = runProgress(steps, run.events);
@@ -41,6 +43,7 @@ function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
     ...(run.volumeMl === undefined
       ? []
       : [['Volume', formatQuantity(run.volumeMl, 'volume', units)] as [string, string]]),
+    ...(shared === '' ? [] : [['In the tank', `with ${shared}`] as [string, string]]),
     ...(setup === null || setup.bromideGPerL === 0
       ? []
       : [['Bromide', `${formatNumber(setup.bromideGPerL, 1)} g/l`] as [string, string]]),
@@ -161,6 +164,15 @@ function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
       </div>
     </article>
   );
+}
+
+/** Other rolls of the same tank, by name; empty where it was alone. */
+function useTankMates(run: Run): string {
+  const led = useRun(run.tankRunId ?? run.id)?.run ?? run;
+  const ids = [led.rollId, ...(led.alongside ?? []).map(({ rollId }) => rollId)].filter((id) => id !== run.rollId);
+  return useRollNames(ids)
+    .map(({ label }) => label)
+    .join(', ');
 }
 
 /** How often and how the tank was to be moved. */

@@ -2,7 +2,8 @@
 
 import { format } from 'date-fns';
 import { dryAt, dryings, leftovers, type DryingId, type GoesTo } from '@/core/plan/afterRun';
-import type { Run } from '@/core/records/records';
+import Link from 'next/link';
+import type { Roll, Run } from '@/core/records/records';
 import { liquids } from '@/core/schedule/baths';
 
 const places: Record<GoesTo, string> = {
@@ -13,7 +14,16 @@ const places: Record<GoesTo, string> = {
 };
 
 /** What is left to do once the film hangs: when it is dry, and where each bath goes. */
-export function AfterRun({ run, hungMs }: { run: Run; hungMs: number }) {
+export function AfterRun({
+  run,
+  mates,
+  hungMs,
+}: {
+  run: Run;
+  /** Other rolls that were in the tank. */
+  mates: readonly Pick<Roll, 'id' | 'label'>[];
+  hungMs: number;
+}) {
   return (
     <div className="mt-4 max-w-[78ch] space-y-5 text-[17px]">
       <section aria-labelledby="dry">
@@ -32,6 +42,18 @@ export function AfterRun({ run, hungMs }: { run: Run; hungMs: number }) {
           })}
         </dl>
         <p className="mt-1 text-[15px] text-ink2">Judge it when it is dry: wet negatives are misleading.</p>
+        {mates.length > 0 && (
+          <p className="mt-1">
+            Each roll has its own verdict:{' '}
+            {mates.map(({ id, label }, index) => (
+              <span key={id}>
+                {index > 0 && ', '}
+                <Link href={`/rolls/${encodeURIComponent(id)}#judge`}>{label}</Link>
+              </span>
+            ))}
+            .
+          </p>
+        )}
       </section>
       <section aria-labelledby="bottles">
         <h2 id="bottles">Which bottle</h2>

@@ -14,6 +14,8 @@ import { Tick } from '@/ui/Tick';
 interface ChecksProps {
   run: Run;
   roll: Roll;
+  /** Other rolls in the tank. */
+  mates: readonly Pick<Roll, 'formatId'>[];
   progress: RunProgress;
   clockIsRight: boolean;
   nowMs: number;
@@ -23,12 +25,19 @@ const ticksSchema = z.object({ lid: z.boolean(), gloves: z.boolean() }).partial(
 const NO_TICKS = { lid: false, gloves: false };
 
 /** What to be sure of before the first pour. It fills itself in where the bench knows, and stops nobody. */
-export function Checks({ run, roll, progress, clockIsRight, nowMs }: ChecksProps) {
+export function Checks({ run, roll, mates, progress, clockIsRight, nowMs }: ChecksProps) {
   const settings = useSettings();
   const brews = useBrews();
   const { form: kept, change } = useDraft(`checks:${run.id}`, ticksSchema, (before) => before ?? {});
   const ticks = { ...NO_TICKS, ...kept };
-  const checks = tankChecks(run, progress, roll.formatId, brews ?? [], clockIsRight, nowMs);
+  const checks = tankChecks(
+    run,
+    progress,
+    [roll.formatId, ...mates.map(({ formatId }) => formatId)],
+    brews ?? [],
+    clockIsRight,
+    nowMs,
+  );
   return (
     <section aria-labelledby="checks" className="mt-4 max-w-[820px]">
       <h2 id="checks">Before the first pour</h2>

@@ -7,7 +7,7 @@ import { developSeconds } from '@/core/plan/developSeconds';
 import type { Roll, Run } from '@/core/records/records';
 import { formatDuration } from '@/core/units/duration';
 import { formatNumber, formatQuantity } from '@/core/units/quantity';
-import { useSettings } from '@/data/queries';
+import { useRollNames, useSettings } from '@/data/queries';
 import { changeSettings } from '@/data/settings';
 import { classes } from '@/ui/classes';
 import { HoldButton } from '@/ui/HoldButton';
@@ -65,6 +65,7 @@ export interface Practice {
 export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice }: TankProps) {
   const layer = useRef<HTMLDivElement>(null);
   useInertBehind(layer);
+  const mates = useRollNames(run.alongside?.map(({ rollId }) => rollId) ?? []);
   useTitle(practice === undefined ? `At the tank: ${roll.label}` : 'Practice tank');
   const { nowMs } = clock;
   const settings = useSettings();
@@ -125,7 +126,7 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
       data-over={over || undefined}
     >
       <header className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b border-hair px-4 py-3 text-ink2 sm:px-10">
-        <h1 className="text-[18px] leading-tight text-ink">{roll.label}</h1>
+        <h1 className="text-[18px] leading-tight text-ink">{[roll, ...mates].map(({ label }) => label).join(' + ')}</h1>
         <span className="max-sm:hidden">
           {run.developerName} · {formatQuantity(run.temperatureC, 'temperature', settings)} ·{' '}
           {formatDuration(developSeconds(run.pinned))} planned
@@ -219,7 +220,7 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
                   : handsWords(step, view)}
           </p>
           {phase === 'finished' ? (
-            (practice?.after ?? <AfterRun run={run} hungMs={progress.finishedMs ?? nowMs} />)
+            (practice?.after ?? <AfterRun run={run} mates={mates} hungMs={progress.finishedMs ?? nowMs} />)
           ) : (
             <>
               <p className="mt-1 min-h-[3.2em] max-w-[70ch] text-[clamp(17px,2.2vw,21px)] sm:min-h-[1.6em]">
@@ -242,7 +243,14 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
             </>
           )}
           {phase === 'ready' && practice === undefined && (
-            <Checks run={run} roll={roll} progress={progress} clockIsRight={clock.jumpMs === 0} nowMs={nowMs} />
+            <Checks
+              run={run}
+              roll={roll}
+              mates={mates}
+              progress={progress}
+              clockIsRight={clock.jumpMs === 0}
+              nowMs={nowMs}
+            />
           )}
         </div>
         <div className="flex flex-col gap-5 border-hair px-4 pb-4 sm:px-8 lg:border-l lg:pt-5">

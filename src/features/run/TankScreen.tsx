@@ -14,8 +14,11 @@ export const TICK_MS = 200;
 
 /** The run, for wet hands. */
 export function TankScreen({ runId }: { runId: string }) {
-  const found = useRun(runId);
-  if (found === undefined) return <p aria-busy="true">Opening the tank.</p>;
+  const asked = useRun(runId);
+  // A roll that shares a tank is led by that tank's clock.
+  const shared = useRun(asked?.run.tankRunId ?? runId);
+  const found = shared ?? asked;
+  if (found === undefined || shared === undefined) return <p aria-busy="true">Opening the tank.</p>;
   if (found === null) return <NotHere table="runs" id={runId} what="This run" />;
   return <StoredTank run={found.run} roll={found.roll} />;
 }

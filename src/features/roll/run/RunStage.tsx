@@ -14,7 +14,9 @@ import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
 import { CautionList } from '@/ui/CautionList';
 import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
+import { useNow } from '@/ui/useNow';
 import { BathList } from './BathList';
+import { TankMates, useTankMates } from './TankMates';
 import { WaysOfDoing } from './WaysOfDoing';
 
 const clockOptions = [
@@ -22,11 +24,21 @@ const clockOptions = [
   { value: 'first-drop', name: 'with the first drop' },
 ] as const;
 
+/** How often the age of the brew is looked at again, ms. */
+const LOOK_AGAIN_MS = 5 * 60_000;
+
 /** The baths around development, and the way to the tank. */
 export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan: PlanInHand; units: UnitChoice }) {
   const router = useRouter();
   const { roll, stock, run } = dossier;
   const pinnedPlan = dossier.plan;
+  const nowMs = useNow(LOOK_AGAIN_MS);
+  const mates = useTankMates(
+    roll,
+    pinnedPlan?.pinned == null ? null : { ...pinnedPlan, pinned: pinnedPlan.pinned },
+    dossier.brew ?? null,
+    nowMs,
+  );
   if (pinnedPlan?.pinned == null) return <p className="pt-2 text-ink2">Pin a time first to get the steps.</p>;
   const { pinned } = pinnedPlan;
   const running = run !== undefined && runProgress(run.steps, run.events).phase === 'running';
@@ -43,7 +55,7 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
   );
   const start = async (): Promise<void> => {
     await changeBaths(pinnedPlan.id, { baths, pourIn });
-    router.push(`/runs/${encodeURIComponent(await layOutRun({ ...pinnedPlan, baths, pourIn }))}`);
+    router.push(`/runs/${encodeURIComponent(await layOutRun({ ...pinnedPlan, baths, pourIn }, mates.alongside))}`);
   };
   if (running) {
     return (
@@ -124,6 +136,7 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
           onChange={(next) => change({ baths: next })}
           onPourIn={({ clock, seconds }) => change({ pourClock: clock, pourS: seconds })}
         />
+        <TankMates mates={mates} roll={roll} plan={{ ...pinnedPlan, pinned }} units={units} />
         <p className="text-[13px] text-ink2">
           The fixing time is common practice for this class of film. Better: clear a scrap of the leader in your fixer,
           and fix for twice that time.
