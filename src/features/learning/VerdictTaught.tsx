@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import type { VerdictEffect } from '@/core/plan/verdictEffect';
-import { useSettledBench } from '@/data/queries';
+import { useBench } from '@/data/queries';
 import { useNow } from '@/ui/useNow';
 import { coreWorker } from '@/workers/core';
 import { taughtWords } from './taughtWords';
@@ -13,7 +13,7 @@ const LOOK_AGAIN_MS = 5 * 60_000;
 
 /** What a verdict taught, in a sentence: which waiting rolls it moved. */
 export function VerdictTaught({ verdictId }: { verdictId: string }) {
-  const bench = useSettledBench();
+  const bench = useBench();
   const learned = useLearned();
   const nowMs = useNow(LOOK_AGAIN_MS);
   const [effect, setEffect] = useState<VerdictEffect | null>(null);

@@ -6,7 +6,7 @@ import { percentWords } from '@/features/words/evidenceWords';
 const NAMED = 2;
 
 /** Change of a band's width that is worth a word. */
-const WORTH = 0.02;
+const WORTH = 0.0099;
 
 function movedWords(
   { rollId, beforeMin, afterMin, widthRatio }: MovedRoll,
