@@ -73,3 +73,25 @@ test('the own bench and the demo bench do not mix', async ({ page }) => {
   await page.getByRole('button', { name: 'Go to your own bench' }).click();
   await expect(page.getByRole('heading', { name: 'The bench is empty.' })).toBeVisible();
 });
+
+test('a file is merged: what was removed since comes back, what was written here stays, and it is undone', async ({
+  page,
+}) => {
+  await openDemo(page, '/records');
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save all records' }).click();
+  const path = await (await saving).path();
+  await expect(page.getByText('read back to check')).toBeVisible();
+  const before = await recordsOf(page, 'aetas-demo');
+  await page.getByRole('button', { name: 'Empty the bench' }).click();
+  await expect(page.getByText('The bench is empty.')).toBeVisible();
+  await page.getByLabel('File to merge').setInputFiles(path);
+  await expect(page.getByText(/is merged into the bench\. Added: .*20 rolls/)).toBeVisible();
+  expect((await recordsOf(page, 'aetas-demo')).runs).toEqual(before.runs);
+  await page.getByLabel('File to merge').setInputFiles(path);
+  await expect(page.getByText(/Nothing was new\. [\d,]+ records were the same here/)).toBeVisible();
+  await page
+    .getByLabel('File to merge')
+    .setInputFiles({ name: 'not.zip', mimeType: 'application/zip', buffer: Buffer.from('PK no') });
+  await expect(page.getByRole('alert')).toContainText('not.zip');
+});

@@ -5,8 +5,8 @@ import type { Result } from '@/core/schema/result';
 import { tableNames } from '@/core/records/tables';
 import { forgetOlder } from './act';
 import { addRows } from './addRows';
-import { actTables, database } from './database';
-import { LineBuilder, writeLines } from './lines';
+import { actTables, database, type AetasDatabase } from './database';
+import { LineBuilder, rebuildLines, writeLines } from './lines';
 import { forgetTrouble, guardedWrite } from './trouble';
 import { dropAllAhead } from './typedAhead';
 import { clearBench, keepWhole } from './undo';
@@ -120,6 +120,73 @@ class NotTaken extends Error {
   override name = 'NotTaken';
 }
 
+/** What merging a file did, by table. */
+export interface MergeReport {
+  added: Record<TableName, number>;
+  updated: Record<TableName, number>;
+  /** Records that were the same here, or newer. */
+  kept: number;
+}
+
+/**
+ * Merges the records of a file into the bench, by id and time: what is new is added, what is newer takes the place of the older, and the
+ * rest stays. Settings stay as they are. Whole or not at all, and it can be undone.
+ * @param read reads the file into a sink, and says whether all of it was in order
+ * @param withoutCopy frees space although there is no room for a copy: then it cannot be undone
+ * @returns what was done; a failure when the file was refused, and then nothing has changed
+ */
+export async function mergeBench<T>(
+  read: (sink: RowSink) => Promise<Result<T>>,
+  withoutCopy = false,
+): Promise<Result<MergeReport>> {
+  const report: MergeReport = { added: noCounts(), updated: noCounts(), kept: 0 };
+  const answer = await takeFile(read, withoutCopy, 'merging the file', {
+    begin: () => Promise.resolve(),
+    take: (db, { table, rows }) => mergeRows(db, table, rows as Dated[], report),
+    end: rebuildLines,
+  });
+  return answer.ok ? { ok: true, value: report } : answer;
+}
+
+interface Dated {
+  id: string;
+  updatedMs?: number;
+}
+
+function noCounts(): Record<TableName, number> {
+  return Object.fromEntries(tableNames.map((name) => [name, 0])) as Record<TableName, number>;
+}
+
+async function mergeRows(
+  db: AetasDatabase,
+  table: TableName,
+  rows: readonly Dated[],
+  report: MergeReport,
+): Promise<void> {
+  const here = (await db.table(table).bulkGet(rows.map(({ id }) => id))) as (Dated | undefined)[];
+  const taken = rows.filter((row, index) => {
+    const known = here[index];
+    if (known === undefined) report.added[table] += 1;
+    // Settings carry no time: they are this bench's own.
+    else if (table !== 'settings' && (row.updatedMs ?? 0) > (known.updatedMs ?? 0)) report.updated[table] += 1;
+    else {
+      report.kept += 1;
+      return false;
+    }
+    return true;
+  });
+  await db.table(table).bulkPut(taken);
+}
+
+/** What becomes of the records of a file. */
+interface Taking {
+  /** Before the first records come. */
+  begin: (db: AetasDatabase) => Promise<unknown>;
+  take: (db: AetasDatabase, handed: Handed) => unknown;
+  /** After the last ones. */
+  end: (db: AetasDatabase) => Promise<unknown>;
+}
+
 /**
  * Puts the records of a file in the place of all that the bench holds; it can be undone. Reading, checking and storing are
  * one transaction: the file is taken whole or not at all, whatever happens on the way.
@@ -131,6 +198,30 @@ export async function importBench<T>(
   read: (sink: RowSink) => Promise<Result<T>>,
   withoutCopy = false,
 ): Promise<Result<T>> {
+  const lines = new LineBuilder();
+  const answer = await takeFile(read, withoutCopy, 'the import', {
+    begin: clearBench,
+    take: (_db, { table, rows }) => {
+      addRows(table, rows);
+      lines.take(table, rows);
+    },
+    end: async (db) => {
+      await writeLines(db, lines);
+      await db.done.put({ id: '*', updatedMs: Date.now() });
+    },
+  });
+  // What was typed belongs to records that are gone.
+  if (answer.ok) dropAllAhead();
+  return answer;
+}
+
+/** Takes a file in, as one transaction: reading, checking and storing happen whole or not at all. */
+async function takeFile<T>(
+  read: (sink: RowSink) => Promise<Result<T>>,
+  withoutCopy: boolean,
+  what: string,
+  { begin, take, end }: Taking,
+): Promise<Result<T>> {
   const db = database();
   const passage = new Passage();
   const reading = read(passage.hand as RowSink).finally(() => passage.end());
@@ -141,11 +232,10 @@ export async function importBench<T>(
   });
   try {
     await passage.plenty();
-    const result = await guardedWrite('import', () =>
+    return await guardedWrite('import', () =>
       db.transaction('rw', actTables, async () => {
-        if (!withoutCopy) await keepWhole(db, 'the import');
-        await clearBench(db);
-        const lines = new LineBuilder();
+        if (!withoutCopy) await keepWhole(db, what);
+        await begin(db);
         // Anything that is asked waits for what was handed over before, and says if it was refused.
         const stored = (): PromiseLike<unknown> => db.done.get('');
         for (let batch = 1; ; batch++) {
@@ -156,21 +246,17 @@ export async function importBench<T>(
             next = await Dexie.waitFor(passage.next());
           }
           if (next === null) break;
-          addRows(next.table, next.rows);
-          lines.take(next.table, next.rows);
+          await take(db, next);
           if (batch % AHEAD === 0) await stored();
         }
         await stored();
         const answer = await Dexie.waitFor(reading);
         if (!answer.ok) throw new NotTaken();
-        await writeLines(db, lines);
-        await db.done.put({ id: '*', updatedMs: Date.now() });
+        await end(db);
         await forgetOlder(db);
         return answer;
       }),
     );
-    dropAllAhead();
-    return result;
   } catch (error) {
     passage.fail(error);
     // A file that was refused is no trouble of the storage, and neither is a user who stopped it.

@@ -7,7 +7,7 @@ import { rollSchema, type Plan } from '@/core/records/records';
 import { settingRecordFor } from '@/core/plan/settingRecordFor';
 import { evidence as evidenceStep } from '@/core/formats/migrations/evidence';
 import { runProgress } from '@/core/schedule/runState';
-import { importBench, openBenchSource, wipeRecords } from './benchFiles';
+import { importBench, mergeBench, openBenchSource, wipeRecords } from './benchFiles';
 import { bottleMix, countFilms, dropMix, mixBrewOf, pourAway, recordMixEvent, startMix } from './brews';
 import { formulary } from '@/core/brewing/formulary';
 import { mixSteps } from '@/core/brewing/mixSteps';
@@ -363,6 +363,45 @@ describe('large acts', () => {
     expect(await database().runLines.count()).toBe(before.runs.filter(({ events }) => events.length > 0).length);
     await undoAct();
     expect(await allRecords()).toEqual(since);
+  });
+  test('merging adds what is new, takes what is newer, leaves what is newer here, and is undone whole', async () => {
+    await replaceRecords(demoRecords(NOW));
+    const file = await allRecords();
+    await removeRoll('past-02');
+    await changeRoll('tin-3', { note: 'written here since' });
+    const before = await allRecords();
+    const roll = file.rolls.find(({ id }) => id === 'portraits');
+    if (roll === undefined) throw new Error('lost');
+    const newer = { ...roll, note: 'written on the other device', updatedMs: roll.updatedMs + 1 };
+    const merged = await mergeBench(async (sink) => {
+      for (const table of tableNames)
+        await sink(
+          table,
+          (table === 'rolls' ? [...file.rolls.filter((one) => one !== roll), newer] : file[table]) as never,
+        );
+      return success(null);
+    });
+    if (!merged.ok) throw new Error('refused');
+    const { added, updated, kept } = merged.value;
+    expect(added).toMatchObject({ rolls: 1, plans: 1, runs: 1, verdicts: 1 });
+    expect(updated).toMatchObject({ rolls: 1, settings: 0 });
+    expect(kept).toBe(Object.values(file).reduce((sum, rows) => sum + rows.length, 0) - 4 - 1);
+    const notes = async (id: string) => (await database().rolls.get(id))?.note;
+    expect(await notes('portraits')).toBe('written on the other device');
+    expect(await notes('tin-3')).toBe('written here since');
+    expect(await database().rollLines.count()).toBe(file.rolls.length);
+    await undoAct();
+    expect(await allRecords()).toEqual(before);
+  });
+  test('a file that fails half way merges nothing', async () => {
+    await replaceRecords(demoRecords(NOW));
+    const before = await allRecords();
+    const answer = await mergeBench(async (sink) => {
+      await sink('rolls', [{ ...(before.rolls[0] as (typeof before.rolls)[number]), id: 'foreign' }]);
+      return failure({ path: 'records', message: 'Its end is missing.' });
+    });
+    expect(answer.ok).toBe(false);
+    expect(await allRecords()).toEqual(before);
   });
   test('a file that fails at its end changes nothing, and trouble belongs to its act', async () => {
     await replaceRecords(demoRecords(NOW));

@@ -55,7 +55,11 @@ async function readDossier(rollId: string, withDraft: boolean): Promise<RollDoss
   const stock = roll === undefined ? undefined : await db.stocks.get(roll.stockId);
   if (roll === undefined || stock === undefined) return null;
   const [plan, runs, evidence, draft] = await Promise.all([
-    db.plans.where({ rollId }).first(),
+    // A merged bench may hold two: the newer one is the plan.
+    db.plans
+      .where({ rollId })
+      .sortBy('updatedMs')
+      .then((plans) => plans.at(-1)),
     db.runs.where({ rollId }).sortBy('createdMs'),
     db.evidence.where({ rollId }).toArray(),
     withDraft ? db.drafts.get(`plan:${rollId}`) : undefined,

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import type { FileReport } from '@/core/formats/benchFile';
 import type { Result } from '@/core/schema/result';
-import { importBench, openBenchSource } from '@/data/benchFiles';
+import { importBench, mergeBench, openBenchSource, type MergeReport } from '@/data/benchFiles';
 import { database } from '@/data/database';
 import { coreWorker } from '@/workers/core';
 import { download } from './download';
@@ -64,6 +64,24 @@ export async function openBench(
     (sink) =>
       coreWorker().readBenchFile(file, sink, Date.now(), (share) =>
         onProgress({ words: 'Reading and checking', share: 0.9 * share }),
+      ),
+    withoutCopy,
+  );
+}
+
+/**
+ * Merges a file into the bench, by id and time.
+ * @returns what was added, updated and left, or why the file was not taken; then nothing has changed
+ */
+export async function mergeFile(
+  file: File,
+  onProgress: OnFileProgress,
+  withoutCopy = false,
+): Promise<Result<MergeReport>> {
+  return mergeBench(
+    (sink) =>
+      coreWorker().readBenchFile(file, sink, Date.now(), (share) =>
+        onProgress({ words: 'Reading, checking and merging', share: 0.9 * share }),
       ),
     withoutCopy,
   );

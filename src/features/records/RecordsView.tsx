@@ -9,11 +9,11 @@ import { useAside, useLastAct, useRecordCounts } from '@/data/queries';
 import { askToPersist, storageRoom, type StorageRoom } from '@/data/storageRoom';
 import { isFull } from '@/data/trouble';
 import { clearAside, undoAct } from '@/data/undo';
-import { isStop, openBench, saveBench, type FileProgress } from '@/features/files/benchFiles';
+import { isStop, mergeFile, openBench, saveBench, type FileProgress } from '@/features/files/benchFiles';
 import { download } from '@/features/files/download';
 import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
-import { fileReportWords, recordCountWords, sizeWords } from './recordWords';
+import { fileReportWords, mergeWords, recordCountWords, sizeWords } from './recordWords';
 
 /** Something large that is under way, or what became of it. */
 type Work =
@@ -68,6 +68,17 @@ export function RecordsView() {
         return { kind: 'no-room', words: 'open the file', goOn: () => open(file, true) };
       }
     });
+  const merge = (file: File, withoutCopy = false): void =>
+    begin('Reading, checking and merging', async (onProgress) => {
+      try {
+        const read = await mergeFile(file, onProgress, withoutCopy);
+        if (!read.ok) return { kind: 'refused', name: file.name, problems: read.problems };
+        return { kind: 'said', words: `“${file.name}” is merged into the bench. ${mergeWords(read.value)}` };
+      } catch (error) {
+        if (!isFull(error) || withoutCopy) throw error;
+        return { kind: 'no-room', words: 'merge the file', goOn: () => merge(file, true) };
+      }
+    });
   const empty = (withoutCopy = false): void =>
     begin('Emptying the bench', async () => {
       try {
@@ -113,6 +124,20 @@ export function RecordsView() {
           onFile={open}
         >
           Choose a file
+        </FileButton>
+      </Part>
+      <Part
+        title="Merge a file"
+        words="Keeps what is on the bench and adds the file’s records to it: from another device, or a friend. Of two versions of one record the newer stays. Settings stay yours, and you can undo it."
+      >
+        <FileButton
+          label="File to merge"
+          className="act"
+          accept=".zip,.json,application/zip,application/json"
+          disabled={busy}
+          onFile={merge}
+        >
+          Choose a file to merge
         </FileButton>
       </Part>
       <Part

@@ -1,6 +1,7 @@
 import type { FileReport } from '@/core/formats/benchFile';
 import type { Records } from '@/core/records/records';
 import { tableNames } from '@/core/records/tables';
+import type { MergeReport } from '@/data/benchFiles';
 
 type Counted = Exclude<keyof Records, 'settings'>;
 
@@ -49,6 +50,16 @@ export function fileReportWords({ counts, setAside, cleared }: FileReport): stri
       `${cleared === 1 ? 'One link' : `${cleared} links`} that led nowhere ${cleared === 1 ? 'was' : 'were'} cleared.`,
     );
   return sentences.join(' ');
+}
+
+/** What merging a file did, in a sentence or two. */
+export function mergeWords({ added, updated, kept }: MergeReport): string {
+  const [fresh, newer] = [listed(added), listed(updated)];
+  return [
+    fresh.length === 0 ? 'Nothing was new.' : `Added: ${fresh.join(', ')}.`,
+    ...(newer.length === 0 ? [] : [`Newer in the file, and taken from it: ${newer.join(', ')}.`]),
+    `${kept === 1 ? 'One record' : `${kept.toLocaleString('en')} records`} ${kept === 1 ? 'was' : 'were'} the same here, or newer, and stayed.`,
+  ].join(' ');
 }
 
 /** Bytes as people read them. */
