@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { encode } from 'fast-png';
+import { decode, encode } from 'fast-png';
 import { expect, test, type Page } from '@playwright/test';
 import { practiceStrip } from '../src/core/devices/practiceStrip';
 import { plainStrip, syntheticStrip, type SyntheticStrip } from '../src/core/devices/syntheticStrip';
@@ -264,4 +264,32 @@ test('a camera is held against a wedge once, and corrects the next strip', async
   await page.getByRole('button', { name: 'Corrected for' }).click();
   await page.getByRole('option', { name: /Old telephone/ }).click();
   await expect.poll(async () => Math.abs(((await shown(page))[6] ?? 0) - (read[5] ?? 0) / 0.9)).toBeLessThan(0.02);
+});
+
+test('a chart goes out as a picture, a drawing and its points', async ({ page }) => {
+  await openDemo(page, STRIP);
+  await page.getByRole('button', { name: 'Try it on a made-up strip' }).click();
+  const chart = page.getByRole('img', { name: /^Characteristic curve through 9 patches/ });
+  await expect(chart).toBeVisible();
+  const save = async (kind: string): Promise<Buffer> => {
+    const saving = page.waitForEvent('download');
+    await page.getByRole('button', { name: `Save this chart as ${kind}` }).click();
+    const download = await saving;
+    expect(download.suggestedFilename()).toBe(`characteristic-curve.${kind.toLowerCase()}`);
+    return readFile(await download.path());
+  };
+  await chart.hover();
+  const size = await chart.evaluate((canvas: HTMLCanvasElement) => [canvas.width, canvas.height]);
+  const png = decode(await save('PNG'));
+  expect([png.width, png.height]).toEqual(size);
+  expect(new Set(png.data).size).toBeGreaterThan(20);
+  const svg = (await save('SVG')).toString('utf8');
+  expect(svg).toMatch(/^<svg /);
+  expect(svg).toContain('speed point');
+  expect(svg.match(/<path /g)?.length).toBeGreaterThan(20);
+  const rows = (await save('CSV')).toString('utf8').split('\r\n');
+  expect(rows[0]).toBe('line,stops from the metered exposure,density');
+  expect(rows).toHaveLength(82);
+  // The chart on the screen is what it was.
+  await expect(chart).toBeVisible();
 });

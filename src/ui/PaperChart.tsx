@@ -3,6 +3,8 @@
 import { Chart, Filler, LinearScale, LineController, LineElement, PointElement, type ChartDataset } from 'chart.js';
 import { useEffect, useMemo, useRef } from 'react';
 import { currentInks, paperOptions, paperPlugin, type Inks } from './graphPaper';
+import { chartFile, chartFileKinds, type ChartFileKind } from './chartFiles';
+import { download } from './download';
 import { useLight } from './light';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);
@@ -29,6 +31,8 @@ export interface Paper {
 interface PaperChartProps {
   /** The chart in words. */
   label: string;
+  /** What its file is called. */
+  name: string;
   heightPx: number;
   x: { title: string; min?: number; max: number };
   y: { title: string; max: number };
@@ -38,7 +42,7 @@ interface PaperChartProps {
 }
 
 /** Curves on graph paper. The chart is made once for a light; new figures only redraw it. */
-export function PaperChart({ label, heightPx, x, y, lines, marks }: PaperChartProps) {
+export function PaperChart({ label, name, heightPx, x, y, lines, marks }: PaperChartProps) {
   const light = useLight();
   const canvas = useRef<HTMLCanvasElement>(null);
   const chart = useRef<Chart<'line'> | null>(null);
@@ -94,10 +98,30 @@ export function PaperChart({ label, heightPx, x, y, lines, marks }: PaperChartPr
     if (chart.current !== null) redraw(chart.current, lines(inks));
   }, [inks, lines, marks, xMin, xMax, yMax]);
   return (
-    <div className="contain-strict" style={{ height: heightPx }}>
+    <div className="group relative contain-strict" style={{ height: heightPx }}>
       <canvas ref={canvas} role="img" aria-label={label} />
+      {/* Beside the name of the axis, where nothing else stands. */}
+      <p className="no-print absolute right-1 bottom-0 flex gap-x-2 text-[12px] text-ink2 opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 pointer-coarse:opacity-100">
+        {chartFileKinds.map((kind) => (
+          <button
+            key={kind}
+            type="button"
+            className="act-plain text-ink2"
+            aria-label={`Save this chart as ${kind}`}
+            onClick={() => chart.current !== null && void save(chart.current, kind, name)}
+          >
+            {kind}
+          </button>
+        ))}
+      </p>
     </div>
   );
+}
+
+/** Saves the chart under its name. */
+async function save(chart: Chart<'line'>, kind: ChartFileKind, name: string): Promise<void> {
+  const ground = getComputedStyle(document.body).backgroundColor;
+  download(await chartFile(chart, kind, ground), `${name}.${kind.toLowerCase()}`);
 }
 
 /** Draws lines on axes that stand: points of the same number are moved, others laid out anew. */

@@ -13,7 +13,7 @@ import type { Mix, RecipeRecord } from '@/core/records/records';
 import type { Problem } from '@/core/schema/result';
 import { addRecipes, keepRecipe, removeRecipe } from '@/data/recipes';
 import { useBrews, useOpenMixes, useRecipes } from '@/data/queries';
-import { download } from '@/features/files/download';
+import { download } from '@/ui/download';
 import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
 import { useNow } from '@/ui/useNow';

@@ -13,7 +13,7 @@ import {
 } from '@/core/evening/eveningForm';
 import { eveningRoll } from '@/core/evening/eveningWish';
 import { useSettings, useSettledBench, type Bench } from '@/data/queries';
-import { download } from '@/features/files/download';
+import { download } from '@/ui/download';
 import { useDraft } from '@/features/keeping/useDraft';
 import { Choice } from '@/ui/Choice';
 import { Empty, TinPicture } from '@/ui/Empty';

@@ -4,7 +4,7 @@ import type { Result } from '@/core/schema/result';
 import { importBench, mergeBench, openBenchSource, type MergeReport } from '@/data/benchFiles';
 import { database } from '@/data/database';
 import { coreWorker } from '@/workers/core';
-import { download } from './download';
+import { download } from '@/ui/download';
 
 /** How far a file is: what is being done, and the share that is done. */
 export interface FileProgress {

@@ -73,5 +73,5 @@ export default function CompareChart({ runs, names }: { runs: readonly Run[]; na
     .join(' ');
   if (points.length === 0)
     return <p className="mt-1 text-ink2">These runs are from before curves were kept with them.</p>;
-  return <PaperChart label={words} heightPx={CHART_PX} x={x} y={y} lines={lines} marks={marks} />;
+  return <PaperChart name="runs-compared" label={words} heightPx={CHART_PX} x={x} y={y} lines={lines} marks={marks} />;
 }

@@ -10,7 +10,7 @@ import { developSeconds } from '@/core/plan/developSeconds';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import type { RunLine } from '@/data/lines';
 import { followLog } from '@/data/queries';
-import { download } from '@/features/files/download';
+import { download } from '@/ui/download';
 import { matching, useLines } from '@/features/lists/useLines';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { classes } from '@/ui/classes';

@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import { strToU8, zip } from 'fflate';
 import { labNote, type LabNoteOf } from '@/core/formats/labNote';
 import type { Photo } from '@/core/records/records';
-import { download } from '@/features/files/download';
+import { download } from '@/ui/download';
 
 /** Saves a run as a zip: the note as Markdown, and the pictures of its roll beside it. */
 export async function saveLabNote(of: Omit<LabNoteOf, 'pictures'>, photos: readonly Photo[]): Promise<void> {

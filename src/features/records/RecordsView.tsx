@@ -10,7 +10,7 @@ import { askToPersist, storageRoom, type StorageRoom } from '@/data/storageRoom'
 import { isFull } from '@/data/trouble';
 import { clearAside, undoAct } from '@/data/undo';
 import { isStop, mergeFile, openBench, saveBench, type FileProgress } from '@/features/files/benchFiles';
-import { download } from '@/features/files/download';
+import { download } from '@/ui/download';
 import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
 import { fileReportWords, mergeWords, recordCountWords, sizeWords } from './recordWords';

@@ -7,7 +7,7 @@ import type { StripRecord } from '@/core/records/records';
 import { formatMinutes } from '@/core/units/duration';
 import { formatNumber } from '@/core/units/quantity';
 import { dropReading, useReadings } from '@/data/readings';
-import { download } from '@/features/files/download';
+import { download } from '@/ui/download';
 
 /** Strips of the roll that were read, with what they said, to be saved or removed. */
 export function KeptStrips({ rollId, label }: { rollId: string; label: string }) {

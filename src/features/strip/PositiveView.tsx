@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { Transfer } from '@/core/densitometry/transfer';
 import type { StripForm } from '@/core/evidence/stripForm';
-import { download } from '@/features/files/download';
+import { download } from '@/ui/download';
 import { useObjectUrl } from '@/ui/useObjectUrl';
 import type { StripShot } from './useStripPictures';
 

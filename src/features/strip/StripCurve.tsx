@@ -104,5 +104,7 @@ export default function StripCurve({ reading, inStops }: { reading: StripReading
   const y = useMemo(() => ({ title: 'density', max: Math.ceil(top * 2 + 0.2) / 2 }), [top]);
   if (curve === null) return null;
   const words = `Characteristic curve through ${points.length} patches, base + fog ${formatNumber(curve.baseFogD, 2)}${curve.gradient === null ? '' : `, average gradient ${formatNumber(curve.gradient.value, 2)}`}.`;
-  return <PaperChart label={words} heightPx={CHART_PX} x={x} y={y} lines={lines} marks={marks} />;
+  return (
+    <PaperChart name="characteristic-curve" label={words} heightPx={CHART_PX} x={x} y={y} lines={lines} marks={marks} />
+  );
 }

@@ -67,7 +67,15 @@ export default function CurvesChart({
   const words = `Predicted density against exposure. ${outlooks.map(({ id, baseFogD, densities }) => `${strategyWords[id].name}: base and fog ${baseFogD.toFixed(2)}, highest ${(densities.at(-1) ?? 0).toFixed(2)}.`).join(' ')} Fresh film: base and fog ${(freshDensities[0] ?? 0).toFixed(2)}.`;
   return (
     <figure className="min-w-0">
-      <PaperChart label={words} heightPx={chartPx.strategies} x={x} y={y} lines={lines} marks={marks} />
+      <PaperChart
+        name="predicted-curves"
+        label={words}
+        heightPx={chartPx.strategies}
+        x={x}
+        y={y}
+        lines={lines}
+        marks={marks}
+      />
       <details className="mt-1 text-[13px] text-ink2">
         <summary>The same as a table</summary>
         <table className="mt-2 w-full max-w-md text-right">

@@ -56,7 +56,15 @@ export default function GradientChart({ study }: { study: Glance }) {
   const words = `Average gradient net of fog against minutes. At ${formatMinutes(timeMin)} it is ${gradient.net.toFixed(2)}; the target is ${gradient.target.toFixed(2)}.${readings.map((reading) => ` Read after ${formatMinutes(reading.developedMin)}: ${reading.gradient.toFixed(2)}.`).join('')}`;
   return (
     <figure>
-      <PaperChart label={words} heightPx={chartPx.gradient} x={x} y={y} lines={lines} marks={marks} />
+      <PaperChart
+        name="contrast-over-time"
+        label={words}
+        heightPx={chartPx.gradient}
+        x={x}
+        y={y}
+        lines={lines}
+        marks={marks}
+      />
       <CurveTable curve={curve} />
     </figure>
   );
