@@ -140,5 +140,11 @@ function judgedOf(line: RunLine): JudgedRun | null {
     timeMin: line.developedS !== null && line.developedS > 0 ? line.developedS / 60 : line.plannedMin,
     contrast: verdict.contrast,
     fog: verdict.fog,
+    held: heldOf(line),
   };
+}
+
+function heldOf({ needed, lowMin, highMin, widening }: RunLine): JudgedRun['held'] {
+  if (needed == null) return null;
+  return { neededMin: needed.timeMin, lowMin, highMin, ...(widening === undefined ? {} : { widening }) };
 }

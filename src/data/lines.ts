@@ -41,6 +41,8 @@ export interface RunLine {
   plannedOwn?: boolean;
   lowMin: number;
   highMin: number;
+  /** How much wider than the model's own the band was; missing for 1. */
+  widening?: number;
   developedS: number | null;
   phase: 'ready' | 'running' | 'finished';
   verdict: Pick<Verdict, 'id' | 'contrast' | 'fog' | 'note' | 'createdMs' | 'updatedMs'> | null;
@@ -111,6 +113,7 @@ export function runLineOf(run: Run, roll: Roll, stock: Stock, verdict: Verdict |
     ...(run.pinned.own === true ? { plannedOwn: true } : {}),
     lowMin: run.pinned.lowMin,
     highMin: run.pinned.highMin,
+    ...(run.pinned.widening === undefined ? {} : { widening: run.pinned.widening }),
     developedS,
     phase: progress.phase,
     ...judged(run, verdict),

@@ -33,7 +33,7 @@ export const coreApi = {
       evidence.takeOver(before);
     }
     evidence.take(change);
-    if (last) learning = learnPieces(evidence.pieces(), learning);
+    if (last) learning = learnPieces(evidence.pieces(), learning, evidence.held());
   },
   study: (request: EstimateRequest, muted: readonly string[], ownTimeMin: number | null = null): RollStudy => {
     const listed = nearestPieces(learning.pieces, request, LISTED);

@@ -83,8 +83,9 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
   const { timeMin } = prediction;
   const times = sorted(films, (film) => timeWanted(film, wanted));
   // The time itself always lies in its band, also where the distribution is very lopsided.
-  const lowMin = Math.min(timeMin, sampleQuantile(times, 0.1));
-  const highMin = Math.max(timeMin, sampleQuantile(times, 0.9));
+  const { widening = 1 } = fit;
+  const lowMin = timeMin * Math.min(1, sampleQuantile(times, 0.1) / timeMin) ** widening;
+  const highMin = timeMin * Math.max(1, sampleQuantile(times, 0.9) / timeMin) ** widening;
   const around = (value: number, of: (film: DrawnTime) => number): Range => {
     const values = sorted(films, of);
     return {
@@ -98,6 +99,7 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
   const answer: Estimate = {
     timeMin,
     band: { lowMin, highMin, coverage: 0.8 },
+    widening,
     lnSd: Math.log(highMin / lowMin) / (2 * Z80),
     ledger: ledger(request, fit, posterior, prediction, lnTimeSlopes),
     familyTimeMin: conditions.baseTimeMin,

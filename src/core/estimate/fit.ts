@@ -40,6 +40,8 @@ export interface Fit {
   covariance: (a: string, b: string) => number;
   /** Whether the fit came to its minimum; else its numbers are the best that were found, and are told as such. */
   converged: boolean;
+  /** How much wider bands are drawn, because this bench's last ones did not hold; 1 or missing while they do. */
+  widening?: number;
   /** Each observation as the fit left it: its linearised row over unknowns, residual and noise, and its weight. */
   observed: readonly Observed[];
 }

@@ -26,6 +26,8 @@ export const estimateSchema = z.object({
   timeMin: z.number(),
   /** 80 % band of the time, min. */
   band: z.object({ lowMin: z.number(), highMin: z.number(), coverage: z.literal(0.8) }),
+  /** How much wider the band is drawn than the model gives it, because this bench's last bands did not hold; 1 as a rule. */
+  widening: z.number(),
   /** Standard deviation of ln(time). */
   lnSd: z.number(),
   ledger: z.array(ledgerRowSchema),

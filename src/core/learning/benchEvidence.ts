@@ -6,6 +6,7 @@ import { rollAge, type RollHistory } from '../films/rollAge';
 import type { EvidenceRecord, Records, Roll, Run, Stock, Verdict } from '../records/records';
 import { patchGradient } from '../densitometry/patchGradient';
 import { fogGradeD } from '../outcome/grades';
+import { neededTime, type HeldRun } from '../outcome/neededTime';
 import { tankInHand } from '../records/runTank';
 import { runProgress } from '../schedule/runState';
 import { timeForDose } from '../thermal/drift';
@@ -33,6 +34,8 @@ export interface JudgedRun {
   timeMin: number;
   contrast: Verdict['contrast'];
   fog: Verdict['fog'];
+  /** The time that it would have needed, beside the band that was pinned; null where that is not known. */
+  held: HeldRun | null;
 }
 
 /** A piece of evidence and when it came about. */
@@ -86,7 +89,16 @@ export function judgedRun(run: Run, verdict: Verdict): JudgedRun | null {
     timeMin: developedMin(run),
     contrast,
     fog,
+    held: heldOf(run, contrast),
   };
+}
+
+function heldOf(run: Run, contrast: number): HeldRun | null {
+  const { outlook, lowMin, highMin, widening } = run.pinned;
+  const needed = outlook === undefined ? null : neededTime(developedMin(run), contrast, outlook);
+  return needed === null
+    ? null
+    : { neededMin: needed.timeMin, lowMin, highMin, ...(widening === undefined ? {} : { widening }) };
 }
 
 /**

@@ -4,9 +4,11 @@ import type { Piece } from '../estimate/observations';
 import type { EstimateRequest } from '../estimate/request';
 import { pairKey } from '../estimate/situation';
 import type { EvidenceRecord } from '../records/records';
+import { bandsHeld, LAST_RUNS, type BandsHeld } from '../outcome/neededTime';
 import {
   benchEvidence,
   inOrder,
+  judgedRun,
   pieceOfRun,
   pieceOfTest,
   type DatedPiece,
@@ -25,6 +27,8 @@ export interface Learning {
   fitFor: (request: EstimateRequest, muted: readonly string[]) => Fit;
   /** The latest fit, where the next one may begin. */
   latest: () => Fit | null;
+  /** How the bands of the last runs held, and how much wider they are drawn for it. */
+  held: BandsHeld;
 }
 
 /**
@@ -33,15 +37,31 @@ export interface Learning {
  * @param nowYear this year
  */
 export function learnFrom(records: LearningRecords, nowYear: number): Learning {
-  return learnPieces(benchEvidence(records, nowYear));
+  const runById = new Map(records.runs.map((run) => [run.id, run]));
+  const judged = records.verdicts.flatMap((verdict) => {
+    const run = runById.get(verdict.runId);
+    return (run === undefined ? null : judgedRun(run, verdict)) ?? [];
+  });
+  return learnPieces(benchEvidence(records, nowYear), null, heldLately(judged));
+}
+
+/** How the bands of the last judged runs held. */
+function heldLately(judged: readonly JudgedRun[]): BandsHeld {
+  const known = judged.filter(({ held }) => held !== null).sort((a, b) => b.atMs - a.atMs);
+  return bandsHeld(known.slice(0, LAST_RUNS).flatMap(({ held }) => held ?? []));
 }
 
 /**
  * Learns from pieces.
  * @param pieces pieces in the order in which they came about
  * @param before what was learned before: a long log is fitted from there
+ * @param held how the bands of the last runs held
  */
-export function learnPieces(pieces: readonly Piece[], before: Learning | null = null): Learning {
+export function learnPieces(
+  pieces: readonly Piece[],
+  before: Learning | null = null,
+  held: BandsHeld = bandsHeld([]),
+): Learning {
   const charted = new Set(
     pieces.filter(({ evidence }) => evidence.kind === 'chart').map(({ setting }) => pairKey(setting)),
   );
@@ -49,13 +69,14 @@ export function learnPieces(pieces: readonly Piece[], before: Learning | null = 
   let latest = before?.latest() ?? null;
   return {
     latest: () => latest,
+    held,
     pieces,
     fitFor: (request, muted) => {
       const pair = pairKey(request);
       const key = keyOf(request, muted, charted.has(pair) ? pair : null);
       const known = fits.get(key);
       if (known !== undefined) return known;
-      const fit = fitWith(request, pieces, muted, latest);
+      const fit = { ...fitWith(request, pieces, muted, latest), widening: held.widening };
       if (fits.size >= KEPT_FITS) fits.delete(fits.keys().next().value ?? '');
       fits.set(key, fit);
       latest = fit;
@@ -97,6 +118,11 @@ export class GrowingEvidence {
     const gone = { rolls: [], runs: [], tests: [] };
     const [films, runs, tests] = [[...other.films.values()], [...other.runs.values()], [...other.tests.values()]];
     this.take({ films, runs, tests, gone });
+  }
+
+  /** How the bands of the last judged runs held. */
+  held(): BandsHeld {
+    return heldLately([...this.runs.values()]);
   }
 
   /** All pieces by now, in the order in which they came about. */

@@ -30,7 +30,7 @@ describe('how bands held', () => {
   const run = (neededMin: number) => ({ neededMin, lowMin: 9, highMin: 16 });
   test('eight of ten is as it should be', () => {
     const runs = [10, 11, 12, 13, 14, 9, 16, 12, 20, 4].map(run);
-    expect(bandsHeld(runs)).toEqual({ runs: 10, inside: 8, tooFew: false });
+    expect(bandsHeld(runs)).toEqual({ runs: 10, inside: 8, tooFew: false, widening: 1 });
   });
   test('too few goes by the binomial distribution (against jstat)', () => {
     for (const n of [1, 3, 5, 10, 20])
@@ -38,5 +38,17 @@ describe('how bands held', () => {
         const runs = Array.from({ length: n }, (_, at) => run(at < k ? 12 : 30));
         expect(bandsHeld(runs).tooFew).toBe(jstat.jStat.binomial.cdf(k, n, 0.8) < 0.05);
       }
+  });
+  test('misses of three standard deviations in seven of ten widen, worked by hand: √((8 + 7·9) / 18) = 1.99', () => {
+    // Half the band is ln(4/3)/1.2816 for one standard deviation: 60 min is far beyond three of them.
+    const runs = [12, 12, 12, 60, 60, 60, 60, 60, 60, 60].map((needed) => run(needed));
+    expect(bandsHeld(runs).widening).toBeCloseTo(Math.sqrt((8 + 7 * 9) / 18), 9);
+  });
+  test('bands that were widened already stay so while the model alone would miss, and go back when it would hold', () => {
+    const wide = (neededMin: number) => ({ neededMin, lowMin: 9 / 1.5, highMin: 16 * 1.5, widening: 2 });
+    const missed = [7, 22, 7, 22, 7, 22, 7, 12, 12, 12].map(wide);
+    expect(bandsHeld(missed)).toMatchObject({ inside: 10, tooFew: false });
+    expect(bandsHeld(missed).widening).toBeGreaterThan(1);
+    expect(bandsHeld(Array.from({ length: 10 }, () => wide(12))).widening).toBe(1);
   });
 });

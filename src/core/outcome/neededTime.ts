@@ -1,3 +1,4 @@
+import { normalQuantile } from '../inference/normalQuantile';
 import { LN_GRADIENT_PER_GRADE } from './grades';
 import { outlookGradient, type TankOutlook } from './tankOutlook';
 
@@ -52,13 +53,27 @@ function timeOf(curve: TankOutlook['curve'], gradient: number): number | null {
   return high;
 }
 
+/** A run whose needed time is known, and the band that was promised for it. */
+export interface HeldRun {
+  neededMin: number;
+  lowMin: number;
+  highMin: number;
+  /** How much wider than the model's own the band was drawn; missing for 1. */
+  widening?: number;
+}
+
 /** How a bench's bands held. */
 export interface BandsHeld {
   runs: number;
   inside: number;
   /** Whether so few would be unlikely if the bands were right: less than once in twenty. */
   tooFew: boolean;
+  /** How much wider bands are drawn from now on: 1 while they hold. */
+  widening: number;
 }
+
+/** Last runs that are looked at. Source: our choice. */
+export const LAST_RUNS = 10;
 
 /** Share of runs that a band is meant to hold. */
 const COVERAGE = 0.8;
@@ -67,17 +82,48 @@ const COVERAGE = 0.8;
 const UNLIKELY = 0.05;
 
 /**
- * How many of the needed times lay in their bands.
- * @param runs needed time and band of each run, min
- * @returns counts, and whether they are too few for chance. Source: binomial distribution.
+ * How many of the needed times lay in their bands, and how much wider bands have to be.
+ * @param runs needed time and band of each run, min; the last `LAST_RUNS` of a bench
+ * @returns counts, whether they are too few for chance, and the widening that follows
+ * Source: binomial distribution.
  */
-export function bandsHeld(runs: readonly { neededMin: number; lowMin: number; highMin: number }[]): BandsHeld {
+export function bandsHeld(runs: readonly HeldRun[]): BandsHeld {
   const inside = runs.filter(isInside).length;
-  return { runs: runs.length, inside, tooFew: atMost(inside, runs.length, COVERAGE) < UNLIKELY };
+  const isTooFew = (count: number): boolean => atMost(count, runs.length, COVERAGE) < UNLIKELY;
+  // Bands that were drawn wider already hold again: what the model promised by itself decides whether they stay so.
+  const own = runs.map(ownBand);
+  const widening = isTooFew(own.filter(isInside).length) ? wideningOf(own) : 1;
+  return { runs: runs.length, inside, tooFew: isTooFew(inside), widening };
+}
+
+/** The band as the model gave it. */
+function ownBand({ neededMin, lowMin, highMin, widening = 1 }: HeldRun): HeldRun {
+  const middle = Math.sqrt(lowMin * highMin);
+  const half = Math.log(highMin / middle) / widening;
+  return { neededMin, lowMin: middle * Math.exp(-half), highMin: middle * Math.exp(half) };
+}
+
+/** Runs that the model's own spread counts as, before the bench's are added. Source: our choice. */
+const PRIOR_RUNS = 8;
+
+/** A miss counts as this many standard deviations at the most: one wild run is no reason to distrust all bands. Source: our choice. */
+const FARTHEST_SD = 3;
+
+/** Bands are never drawn more than twice as wide. Source: our choice. */
+const WIDEST = 2;
+
+/** By how much the misses were larger than the bands promised: the root of a scaled variance, drawn towards one. */
+function wideningOf(runs: readonly HeldRun[]): number {
+  const squares = runs.reduce((sum, { neededMin, lowMin, highMin }) => {
+    const sd = Math.log(highMin / lowMin) / (2 * normalQuantile((1 + COVERAGE) / 2));
+    const miss = sd > 0 ? Math.log(neededMin / Math.sqrt(lowMin * highMin)) / sd : 0;
+    return sum + Math.min(Math.abs(miss), FARTHEST_SD) ** 2;
+  }, 0);
+  return Math.min(WIDEST, Math.max(1, Math.sqrt((PRIOR_RUNS + squares) / (PRIOR_RUNS + runs.length))));
 }
 
 /** Whether a needed time lay in its band, min. */
-export function isInside(run: { neededMin: number; lowMin: number; highMin: number }): boolean {
+export function isInside(run: HeldRun): boolean {
   return run.neededMin >= run.lowMin && run.neededMin <= run.highMin;
 }
 

@@ -23,6 +23,7 @@ export function pinOf(
     ...(ownTimeMin === null ? { timeMin: estimate.timeMin } : { timeMin: ownTimeMin, own: true }),
     lowMin: estimate.band.lowMin,
     highMin: estimate.band.highMin,
+    ...(estimate.widening === 1 ? {} : { widening: estimate.widening }),
     ledger: estimate.ledger,
     evidenceIds,
     outlook: {

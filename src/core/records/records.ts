@@ -30,6 +30,7 @@ import { movementSchema, namedMovementSchema } from '../schedule/movement';
 import { tankOutlookSchema } from '../outcome/tankOutlook';
 import { clearingReadingSchema } from '../fixing/clearing';
 import { wetStepSchema } from '../schedule/wetSteps';
+import { within } from '../schema/within';
 import { freeValue, idField, instantMs, limited, nameField, text, yearField } from '../schema/fields';
 
 const id = idField;
@@ -127,6 +128,8 @@ export const pinnedSchema = z.strictObject({
   ledger: z.array(ledgerRowSchema).max(40),
   /** Whether the time is the user’s own: it is kept to the second. */
   own: z.boolean().optional(),
+  /** How much wider the band was drawn than the model gave it; missing for 1. */
+  widening: within('Widening of the band', 1, 4).optional(),
   /** Pieces of evidence that the time rested on. */
   evidenceIds: z.array(id).max(20_000),
   /** What the tank has to know of the estimate; missing in pins from before it was kept. */

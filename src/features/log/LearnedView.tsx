@@ -4,7 +4,7 @@ import { format } from 'date-fns';
 import Link from 'next/link';
 import { useEffect, useMemo, useState } from 'react';
 import type { LearnedFactor } from '@/core/learning/learnedFactors';
-import { bandsHeld, isInside } from '@/core/outcome/neededTime';
+import { bandsHeld, isInside, LAST_RUNS } from '@/core/outcome/neededTime';
 import { formatMinutes } from '@/core/units/duration';
 import type { RunLine } from '@/data/lines';
 import { followLog, useStockNames } from '@/data/queries';
@@ -13,10 +13,9 @@ import { useLines } from '@/features/lists/useLines';
 import { coreWorker } from '@/workers/core';
 import { Empty, TinPicture } from '@/ui/Empty';
 import { ratioPercent } from '@/ui/rulerScale';
-import { factorName, factorWords, heldWords } from './learnedWords';
+import { factorName, factorWords, heldWords, wideningWords } from './learnedWords';
 
-/** Runs that the sentence about the bands speaks of, and that are drawn. */
-const LAST = 10;
+/** Runs that are drawn. */
 const DRAWN = 24;
 
 type JudgedLine = RunLine & { needed: NonNullable<RunLine['needed']> };
@@ -61,11 +60,17 @@ export function LearnedView() {
       </>
     );
   const held = bandsHeld(
-    judged.slice(0, LAST).map(({ needed, lowMin, highMin }) => ({ neededMin: needed.timeMin, lowMin, highMin })),
+    judged.slice(0, LAST_RUNS).map(({ needed, lowMin, highMin, widening = 1 }) => ({
+      neededMin: needed.timeMin,
+      lowMin,
+      highMin,
+      widening,
+    })),
   );
   return (
     <>
       <h1>{heldWords(held)}</h1>
+      {wideningWords(held) !== null && <p className="mt-2 border-l-4 border-heat pl-3">{wideningWords(held)}</p>}
       <p className="mt-1 max-w-[66ch] text-ink2">
         Needed is the time that would have given the contrast you wanted, from your verdict. A band is right when it
         holds four in five.

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { LearnedFactor } from '@/core/learning/learnedFactors';
-import { factorName, factorWords, heldWords } from './learnedWords';
+import { factorName, factorWords, heldWords, wideningWords } from './learnedWords';
 
 const factor = (part: Partial<LearnedFactor>): LearnedFactor => ({
   kind: 'stock',
@@ -17,8 +17,12 @@ const stocks = new Map([['larkholm', 'Larkholm Pan 200']]);
 
 describe('what was learned, in words', () => {
   test('how the bands held', () => {
-    expect(heldWords({ runs: 10, inside: 8, tooFew: false })).toBe('8 of your last 10 fell inside their bands.');
-    expect(heldWords({ runs: 10, inside: 3, tooFew: true })).toMatch(/^Only 3 of .* too narrow\.$/);
+    expect(heldWords({ runs: 10, inside: 8, tooFew: false, widening: 1 })).toBe(
+      '8 of your last 10 fell inside their bands.',
+    );
+    expect(heldWords({ runs: 10, inside: 3, tooFew: true, widening: 1.6 })).toMatch(/^Only 3 of your last 10/);
+    expect(wideningWords({ widening: 1.6 })).toMatch(/^Bands are drawn 1\.6 times as wide/);
+    expect(wideningWords({ widening: 1 })).toBeNull();
   });
   test.each<[Partial<LearnedFactor>, string]>([
     [{}, 'Larkholm Pan 200'],

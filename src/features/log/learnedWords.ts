@@ -9,7 +9,13 @@ import { formatNumber } from '@/core/units/quantity';
 export function heldWords({ runs, inside, tooFew }: BandsHeld): string {
   if (runs === 0) return 'What Aetas has learned';
   const said = `${inside} of your last ${runs} fell inside their bands.`;
-  return tooFew ? `Only ${said} Take every band here as too narrow.` : said;
+  return tooFew ? `Only ${said}` : said;
+}
+
+/** What follows from it for the bands to come; null while they are drawn as the model gives them. */
+export function wideningWords({ widening }: Pick<BandsHeld, 'widening'>): string | null {
+  if (widening <= 1) return null;
+  return `Bands are drawn ${formatNumber(widening, 1)} times as wide until your runs fall inside them again.`;
 }
 
 /** What a factor belongs to, by its name. */

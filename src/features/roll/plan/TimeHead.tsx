@@ -1,11 +1,12 @@
 'use client';
 
+import Link from 'next/link';
 import type { Glance } from '@/core/estimate/study';
 import { isGuess } from '@/core/estimate/isGuess';
 import { developerName } from '@/core/plan/developerName';
 import type { PlanChoices } from '@/core/plan/planForm';
 import { formatMinutes } from '@/core/units/duration';
-import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
+import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
 import { Outlook } from './Outlook';
@@ -22,7 +23,7 @@ interface TimeHeadProps {
 
 /** The one number, and its band to scale. */
 export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
-  const { timeMin, band } = study.estimate;
+  const { timeMin, band, widening } = study.estimate;
   const mending = state === 'mending';
   const guess = isGuess(study.estimate);
   return (
@@ -46,6 +47,14 @@ export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
               {guess
                 ? 'nothing is known of this developer yet'
                 : `four times in five between ${formatMinutes(band.lowMin)} and ${formatMinutes(band.highMin)}`}
+              {widening > 1 && !guess && (
+                <>
+                  {' '}
+                  <Link href="/log/learned" className="act-plain">
+                    drawn {formatNumber(widening, 1)} times as wide
+                  </Link>
+                </>
+              )}
             </div>
           </div>
         </div>
