@@ -119,3 +119,26 @@ test('two runs side by side: what differs is marked, and how each came out is dr
   await page.goto('/log/compare?run=nothing');
   await expect(page.getByText('It takes two runs that are still on this bench.')).toBeVisible();
 });
+
+test('columns of the log are chosen, stay chosen, and sort', async ({ page }) => {
+  await openDemo(page, '/log');
+  const sort = page.getByRole('group', { name: 'Sort by' });
+  const toggle = async (name: string, on: boolean): Promise<void> => {
+    const box = page.getByRole('checkbox', { name });
+    await box.click();
+    await expect(box).toBeChecked({ checked: on });
+  };
+  await expect(sort.getByRole('button', { name: 'Temperature' })).toHaveCount(0);
+  await page.getByText('Columns', { exact: true }).click();
+  await toggle('Temperature', true);
+  await toggle('Movement', true);
+  await toggle('Time it would have needed', true);
+  await expect(page.getByRole('region', { name: 'Runs' }).getByText('20.0 °C').first()).toBeVisible();
+  await page.reload();
+  await sort.getByRole('button', { name: 'Temperature' }).click();
+  await expect(sort.getByRole('button', { name: 'Temperature' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(sort.getByRole('button', { name: 'Needed' })).toBeVisible();
+  await page.getByText('Columns', { exact: true }).click();
+  await toggle('Temperature', false);
+  await expect(sort.getByRole('button', { name: 'Temperature' })).toHaveCount(0);
+});

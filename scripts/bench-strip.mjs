@@ -36,7 +36,9 @@ async function wedge(page) {
       tile.getContext('2d').putImageData(noise, 0, 0);
       context.fillStyle = context.createPattern(tile, 'repeat');
       context.fillRect(0, 0, width, height);
-      const bytes = new Uint8Array(await (await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.92 })).arrayBuffer());
+      const bytes = new Uint8Array(
+        await (await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.92 })).arrayBuffer(),
+      );
       let text = '';
       for (let at = 0; at < bytes.length; at += 8192) text += String.fromCharCode(...bytes.subarray(at, at + 8192));
       return btoa(text);

@@ -38,7 +38,7 @@ const views = [
   { file: 'run-record', path: '/log/run-past-03' },
   { file: 'tank-day', path: '/rolls/portraits', ready: atTank },
   { file: 'tank-over', path: '/rolls/portraits', light: 'safe', size: phone, ready: overTime },
-  { file: 'exposure', path: '/exposure' },
+  { file: 'strip', path: '/rolls/past-03/strip', ready: read },
   { file: 'lights-out', path: '/rolls/portraits/dark' },
   { file: 'log', path: '/log' },
 ];
@@ -112,6 +112,17 @@ async function overTime(page) {
   await atTank(page);
   await page.clock.fastForward(900_000);
   await page.clock.runFor(1_000);
+}
+
+/** A made-up strip, marked and measured. */
+async function read(page) {
+  await page.getByRole('button', { name: 'Try it on a made-up strip' }).click();
+  // Marks are measured once they rest, by the page's own clock.
+  for (let turn = 0; turn < 40 && !(await page.getByTestId('strip-sentences').isVisible()); turn++) {
+    await page.clock.runFor(200);
+    await page.waitForTimeout(200);
+  }
+  await page.waitForTimeout(800);
 }
 
 async function judging(page) {

@@ -4,6 +4,7 @@ import { filmFormats } from '@/core/films/filmFormats';
 import { storagePresets } from '@/core/films/storagePresets';
 import type { EvidenceRecord, Plan, Roll, Run, Stock, Verdict } from '@/core/records/records';
 import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
+import { agitationSchools } from '@/core/schedule/agitationSchools';
 import { runProgress } from '@/core/schedule/runState';
 import { addRows } from './addRows';
 import type { AetasDatabase } from './database';
@@ -36,6 +37,8 @@ export interface RunLine {
   film: string;
   developer: string;
   temperatureC: number;
+  /** How the tank was moved; missing in lines from before it was kept. */
+  movement?: string;
   plannedMin: number;
   /** Whether it was the user's own, to the second. */
   plannedOwn?: boolean;
@@ -109,6 +112,7 @@ export function runLineOf(run: Run, roll: Roll, stock: Stock, verdict: Verdict |
     film: stock.name,
     developer: run.developerName,
     temperatureC: run.temperatureC,
+    movement: run.movementName ?? (run.setup === null ? '' : agitationSchools[run.setup.agitationId].name),
     plannedMin: run.pinned.timeMin,
     ...(run.pinned.own === true ? { plannedOwn: true } : {}),
     lowMin: run.pinned.lowMin,

@@ -1,5 +1,5 @@
 import { completeRequest } from '../estimate/estimate';
-import type { EstimateRequest } from '../estimate/request';
+import type { EstimateRequest, EstimateRequestInput } from '../estimate/request';
 import { rollAge, type RollHistory } from '../films/rollAge';
 import type { Brew, Roll, Stock } from '../records/records';
 import type { PlanChoices } from './planForm';
@@ -38,7 +38,7 @@ export function estimateRequestFor(
     movement: choices.movement?.movement,
     strategy: choices.strategy,
     target: choices.target,
-    knownTime: choices.knownTime ?? undefined,
+    knownTime: withoutNote(choices.knownTime),
     exposure: roll.exposure.state,
     stockId: stock.id,
     rollId: roll.id,
@@ -59,4 +59,12 @@ export function brewWear(brew: Brew | undefined, volumeMl: number, nowMs: number
     films: brew.films,
     volumeMl: brew.volumeMl,
   };
+}
+
+/** The numbers of a known time: how it was found out is for people. */
+function withoutNote(known: PlanChoices['knownTime']): EstimateRequestInput['knownTime'] {
+  if (known === null) return undefined;
+  const numbers = { ...known };
+  delete numbers.note;
+  return numbers;
 }

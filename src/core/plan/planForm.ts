@@ -76,6 +76,8 @@ export const planFormSchema = z.object({
   /** How the tank was moved for it: `plan` for as it is planned here. */
   knownTimeAgitation: z.union([z.literal('plan'), planSchema.shape.agitationId]),
   knownTimeAged: z.boolean(),
+  /** How the time was found out, in the user's words. */
+  knownTimeNote: z.string().max(300, 'How it was found out: give 300 letters at most.'),
   /** Its dilution, where it was another than the plan's; empty for the same. */
   knownConcentrate: typed,
   knownWater: typed,
@@ -149,6 +151,7 @@ export function initialPlanForm(film: {
     knownTimeSource: 'somebody',
     knownTimeAgitation: CHART_AGITATION,
     knownTimeAged: false,
+    knownTimeNote: '',
     knownConcentrate: '',
     knownWater: '',
     volumeMl: Math.ceil(filmFormats[film.formatId].coverVolumeMl / TANK_STEP_ML) * TANK_STEP_ML,
@@ -212,6 +215,7 @@ export function planFormOf(plan: Plan, initial: PlanForm): PlanForm {
     knownTimeSource: knownTime?.source ?? 'somebody',
     knownTimeAgitation: knownTime?.agitationId ?? (knownTime?.source === 'own' ? 'plan' : CHART_AGITATION),
     knownTimeAged: knownTime?.aged ?? false,
+    knownTimeNote: knownTime?.note ?? '',
     knownConcentrate: knownTime?.parts?.concentrate ?? '',
     knownWater: knownTime?.parts?.water ?? '',
     volumeMl: plan.volumeMl,
@@ -383,7 +387,8 @@ function readKnownTime(form: PlanForm): Result<PlanChoices['knownTime']> {
       ? { parts: { concentrate: form.knownConcentrate, water: form.knownWater } }
       : {}),
   });
-  if (parsed.success) return success(parsed.data);
+  const note = form.knownTimeNote.trim();
+  if (parsed.success) return success(note === '' ? parsed.data : { ...parsed.data, note });
   const fieldOf: Record<string, string> = {
     timeMin: 'knownTimeMin',
     temperatureC: 'knownTimeC',

@@ -21,6 +21,7 @@ import { stockFamilyIds } from '../films/stockFamilies';
 import { frameSchema } from '../exposure/frame';
 import { conditionSchema } from '../films/condition';
 import { storageStaySchema } from '../films/storageStaySchema';
+import { logColumnIds } from './logColumns';
 import { PHOTO_EDGE_PX } from './photoSize';
 import { userHintSchema } from '../films/userHint';
 import { verdictValuesSchema } from '../outcome/verdict';
@@ -156,6 +157,8 @@ export const planSchema = z.strictObject({
       parts: partsSchema.optional(),
       agitationId: request.agitationId.optional(),
       aged: z.boolean().optional(),
+      /** How it was found out, in the user's words. */
+      note: text('How it was found out', 300).optional(),
     })
     .nullable(),
   volumeMl: limited('jugVolumeMl'),
@@ -278,6 +281,8 @@ export const settingsSchema = z.strictObject({
   voice: z.boolean().optional(),
   /** Whether single letters act as keys. */
   keys: z.boolean(),
+  /** Columns of the log that somebody wants besides the usual ones; missing for none. */
+  logColumns: z.array(z.enum(logColumnIds)).max(logColumnIds.length).optional(),
   kit: kitSchema,
 });
 

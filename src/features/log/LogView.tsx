@@ -3,43 +3,84 @@
 import { format } from 'date-fns';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import Link from 'next/link';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState, type CSSProperties } from 'react';
 import { contrastGrades, fogGrades } from '@/core/outcome/grades';
 import { MOST_COMPARED } from '@/core/learning/compareRuns';
 import { developSeconds } from '@/core/plan/developSeconds';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import type { RunLine } from '@/data/lines';
-import { followLog } from '@/data/queries';
+import { isInside } from '@/core/outcome/neededTime';
+import { logColumnIds, type LogColumnId } from '@/core/records/logColumns';
+import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
+import { followLog, useSettings } from '@/data/queries';
+import { changeSettings } from '@/data/settings';
 import { download } from '@/ui/download';
 import { matching, useLines } from '@/features/lists/useLines';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { classes } from '@/ui/classes';
+import { Tick } from '@/ui/Tick';
 import { Empty, TinPicture } from '@/ui/Empty';
 import { VirtualRows } from '@/ui/VirtualRows';
 
-/** Columns by which the log is sorted, and how two lines compare. */
+/** Columns of the log: how two lines compare by each, and how wide it is. */
 const columns = {
-  when: { name: 'When', compare: (a: RunLine, b: RunLine) => a.startedMs - b.startedMs },
-  roll: { name: 'Roll', compare: (a: RunLine, b: RunLine) => a.roll.localeCompare(b.roll) },
-  developer: { name: 'Developer', compare: (a: RunLine, b: RunLine) => a.developer.localeCompare(b.developer) },
-  planned: { name: 'Planned', compare: (a: RunLine, b: RunLine) => a.plannedMin - b.plannedMin },
+  when: { name: 'When', width: '92px', compare: (a: RunLine, b: RunLine) => a.startedMs - b.startedMs },
+  roll: { name: 'Roll', width: 'minmax(0,1.2fr)', compare: (a: RunLine, b: RunLine) => a.roll.localeCompare(b.roll) },
+  developer: {
+    name: 'Developer',
+    width: 'minmax(0,1.3fr)',
+    compare: (a: RunLine, b: RunLine) => a.developer.localeCompare(b.developer),
+  },
+  temperature: {
+    name: 'Temperature',
+    width: '84px',
+    compare: (a: RunLine, b: RunLine) => a.temperatureC - b.temperatureC,
+  },
+  movement: {
+    name: 'Movement',
+    width: 'minmax(0,1fr)',
+    compare: (a: RunLine, b: RunLine) => (a.movement ?? '').localeCompare(b.movement ?? ''),
+  },
+  planned: { name: 'Planned', width: '96px', compare: (a: RunLine, b: RunLine) => a.plannedMin - b.plannedMin },
   developed: {
     name: 'Developed',
+    width: '84px',
     compare: (a: RunLine, b: RunLine) => (a.developedS ?? Infinity) - (b.developedS ?? Infinity),
+  },
+  needed: {
+    name: 'Needed',
+    width: '84px',
+    compare: (a: RunLine, b: RunLine) => (a.needed?.timeMin ?? Infinity) - (b.needed?.timeMin ?? Infinity),
+  },
+  band: {
+    name: 'Band',
+    width: '70px',
+    compare: (a: RunLine, b: RunLine) => a.highMin / a.lowMin - b.highMin / b.lowMin,
   },
   verdict: {
     name: 'Verdict',
+    width: 'minmax(0,1.5fr)',
     compare: (a: RunLine, b: RunLine) => (a.verdict?.contrast ?? 9) - (b.verdict?.contrast ?? 9),
   },
 } as const;
 type Column = keyof typeof columns;
+const columnIds = Object.keys(columns) as Column[];
 
-/** Columns that a phone has no room for: what they hold stands under the roll and its time. */
-const WIDE_ONLY: readonly Column[] = ['when', 'developer', 'developed', 'verdict'];
+const isExtra = (id: Column): id is LogColumnId => (logColumnIds as readonly string[]).includes(id);
+
+/** What an extra column is called where it is chosen. */
+const extraNames: Record<LogColumnId, string> = {
+  temperature: 'Temperature',
+  movement: 'Movement',
+  needed: 'Time it would have needed',
+  band: 'Whether the needed time fell inside the band',
+};
+
+/** Columns that a phone has room for: what the others hold stands under the roll and its time. */
+const NARROW: readonly Column[] = ['roll', 'planned'];
 
 /** Widths of the columns, the same in the head and in every row. */
-const GRID =
-  'grid grid-cols-[minmax(0,1fr)_84px] gap-x-5 sm:grid-cols-[92px_minmax(0,1.2fr)_minmax(0,1.3fr)_96px_84px_minmax(0,1.5fr)]';
+const GRID = 'grid grid-cols-[minmax(0,1fr)_84px] gap-x-5 sm:grid-cols-[var(--log-columns)]';
 
 function verdictWords({ verdict, phase }: RunLine): string {
   if (verdict === null) return phase === 'finished' ? 'not judged yet' : 'at the tank';
@@ -56,6 +97,10 @@ export function LogView() {
   const [picked, setPicked] = useState<readonly string[] | null>(null);
   const [sort, setSort] = useState<{ by: Column; down: boolean }>({ by: 'when', down: true });
   const lines = found?.lines;
+  const settings = useSettings();
+  const extras = settings.logColumns ?? [];
+  const visible = columnIds.filter((id) => !isExtra(id) || extras.includes(id));
+  const grid = { '--log-columns': visible.map((id) => columns[id].width).join(' ') } as CSSProperties;
   const sorted = useMemo(() => {
     if (lines === undefined) return [];
     if (sort.by === 'when') return sort.down ? lines : [...lines].reverse();
@@ -137,15 +182,33 @@ export function LogView() {
           ? 'No run has these words. Try fewer of them.'
           : `${shown.length} of ${found.lines.length}${found.all ? '' : ' or more'} runs`}
       </p>
-      <div className={classes(GRID, 'mt-3 pb-1 text-[13px] text-ink2')} role="group" aria-label="Sort by">
-        {(Object.keys(columns) as Column[]).map((id) => (
+      <details className="mt-2 text-[14px]">
+        <summary className="cursor-pointer text-ink2">Columns</summary>
+        <div className="mt-1 flex flex-wrap gap-x-6">
+          {logColumnIds.map((id) => (
+            <Tick
+              key={id}
+              id={`column-${id}`}
+              label={extraNames[id]}
+              checked={extras.includes(id)}
+              onChange={(on) =>
+                void changeSettings({
+                  logColumns: logColumnIds.filter((one) => (one === id ? on : extras.includes(one))),
+                }).catch(() => undefined)
+              }
+            />
+          ))}
+        </div>
+      </details>
+      <div className={classes(GRID, 'mt-3 pb-1 text-[13px] text-ink2')} style={grid} role="group" aria-label="Sort by">
+        {visible.map((id) => (
           <button
             key={id}
             type="button"
             aria-pressed={sort.by === id}
             className={classes(
               'min-h-7 items-center gap-1 text-left hover:underline',
-              WIDE_ONLY.includes(id) ? 'hidden sm:inline-flex' : 'inline-flex',
+              NARROW.includes(id) ? 'inline-flex' : 'hidden sm:inline-flex',
             )}
             onClick={() => setSort({ by: id, down: sort.by === id ? !sort.down : id === 'when' })}
           >
@@ -158,6 +221,9 @@ export function LogView() {
         {(line) => (
           <LogRow
             line={line}
+            extras={extras}
+            grid={grid}
+            units={settings}
             picked={picked?.includes(line.id)}
             onPick={
               picked === null
@@ -178,12 +244,15 @@ export function LogView() {
 
 interface LogRowProps {
   line: RunLine;
+  extras: readonly LogColumnId[];
+  grid: CSSProperties;
+  units: UnitChoice;
   picked: boolean | undefined;
   /** Missing while nobody compares. */
   onPick: (() => void) | undefined;
 }
 
-function LogRow({ line, picked, onPick }: LogRowProps) {
+function LogRow({ line, extras, grid, units, picked, onPick }: LogRowProps) {
   const day = format(line.startedMs, 'd MMM yyyy');
   const words = verdictWords(line);
   const verdict = (
@@ -195,7 +264,7 @@ function LogRow({ line, picked, onPick }: LogRowProps) {
     </>
   );
   return (
-    <div className={classes(GRID, 'border-t border-hair py-2.5')}>
+    <div className={classes(GRID, 'border-t border-hair py-2.5')} style={grid}>
       <span className="hidden whitespace-nowrap sm:block">
         <Link prefetch={false} href={`/log/${encodeURIComponent(line.id)}`} className="text-ink">
           {day}
@@ -228,6 +297,12 @@ function LogRow({ line, picked, onPick }: LogRowProps) {
         <span className="mt-1 block text-[14px] sm:hidden">{verdict}</span>
       </span>
       <span className="hidden min-w-0 wrap-anywhere sm:block">{line.developer}</span>
+      {extras.includes('temperature') && (
+        <span className="hidden sm:block">{formatQuantity(line.temperatureC, 'temperature', units)}</span>
+      )}
+      {extras.includes('movement') && (
+        <span className="hidden min-w-0 text-[14px] wrap-anywhere sm:block">{line.movement ?? '–'}</span>
+      )}
       <span>
         <span className="num text-[17px]">
           {formatDuration(developSeconds({ timeMin: line.plannedMin, own: line.plannedOwn }))}
@@ -240,6 +315,18 @@ function LogRow({ line, picked, onPick }: LogRowProps) {
         )}
       </span>
       <span className="hidden sm:block">{line.developedS === null ? '–' : formatDuration(line.developedS)}</span>
+      {extras.includes('needed') && (
+        <span className="hidden sm:block">{line.needed == null ? '–' : formatMinutes(line.needed.timeMin)}</span>
+      )}
+      {extras.includes('band') && (
+        <span className="hidden sm:block">
+          {line.needed == null
+            ? '–'
+            : isInside({ neededMin: line.needed.timeMin, lowMin: line.lowMin, highMin: line.highMin })
+              ? 'inside'
+              : 'outside'}
+        </span>
+      )}
       <span className="hidden min-w-0 wrap-anywhere sm:block">{verdict}</span>
     </div>
   );

@@ -12,6 +12,7 @@ import { DilutionField } from '@/features/dilution/DilutionField';
 import { chartSourceOptions } from '@/features/roll/plan/chartSourceOptions';
 import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
 import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { Tick } from '@/ui/Tick';
 import { besidesWords } from './besidesWords';
@@ -241,6 +242,16 @@ function KnownTimeFields({ plan: { form, change, errors }, units }: PartProps) {
               onChange={(knownTimeAged) => change({ knownTimeAged })}
             />
           )}
+          <Field id="knownTimeNote" label="How was it found out?" error={errors.knownTimeNote} inline>
+            <input
+              id="knownTimeNote"
+              className="box min-h-[34px] w-[min(100%,300px)] py-1"
+              value={form.knownTimeNote}
+              maxLength={300}
+              placeholder="two rolls last winter, dense but good"
+              onChange={(event) => change({ knownTimeNote: event.target.value })}
+            />
+          </Field>
         </>
       )}
     </>
