@@ -14,7 +14,7 @@ import { StripChoice } from '@/features/scene/StripChoice';
 import { patchGrey } from '@/core/densitometry/patchGrey';
 import { negativeGreys, positiveGreys } from '@/core/densitometry/scene';
 import { GOOD, filmLike, type Likeness } from '@/core/outcome/likeness';
-import { setLight, useLight } from '@/ui/light';
+import { AskForDay } from '@/features/scene/AskForDay';
 import { Segments } from '@/ui/Segments';
 import { Tick } from '@/ui/Tick';
 
@@ -78,7 +78,6 @@ function VerdictForm({ run, verdict }: { run: Run; verdict: Verdict | undefined 
   const { shown, form: handlers } = useFaults(errors, () => {
     if (read.success) void writeVerdict(run, read.data).catch(() => undefined);
   });
-  const light = useLight();
   if (typed === null) return <p aria-busy="true">Opening the verdict.</p>;
   const found = form.defects ?? [];
   const blank = found.includes('no-image');
@@ -96,15 +95,7 @@ function VerdictForm({ run, verdict }: { run: Run; verdict: Verdict | undefined 
           )
         }
       />
-      {!blank && light !== 'day' && (
-        <p className="text-[14px] text-ink2">
-          {light === 'safe' ? 'A red screen cannot show greys' : 'A dim screen shows greys darker than they are'}:
-          compare in Day light.{' '}
-          <button type="button" className="act-plain" onClick={() => setLight('day')}>
-            Day light
-          </button>
-        </p>
-      )}
+      {!blank && <AskForDay />}
       {!blank && (
         <>
           <StripChoice

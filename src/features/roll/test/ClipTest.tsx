@@ -10,6 +10,7 @@ import { formatNumber } from '@/core/units/quantity';
 import { keepEvidence } from '@/data/evidence';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
+import { AskForDay } from '@/features/scene/AskForDay';
 import { FlowHead } from './FlowHead';
 import { readingOptions } from '@/features/roll/plan/chartSourceOptions';
 import { PatchRow } from './PatchRow';
@@ -75,6 +76,7 @@ export function ClipTest({ rollId, formatId, setting, brewName, timeMin, units, 
             matches. A screen makes a rough light table, so a reading by eye counts for less than a densitometer’s.
           </p>
         )}
+        {form.method === 'eye' && <AskForDay />}
         <div className="space-y-4">
           {tones.map(({ field, name, hint }) =>
             form.method === 'eye' ? (

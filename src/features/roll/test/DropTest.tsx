@@ -17,6 +17,8 @@ import { FieldError } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { classes } from '@/ui/classes';
 import { useNow } from '@/ui/useNow';
+import { AskForDay } from '@/features/scene/AskForDay';
+import { DropStrips } from './DropStrips';
 import { FlowHead } from './FlowHead';
 import type { TestProps } from './TestProps';
 import { useFlowForm } from './useFlowForm';
@@ -47,6 +49,10 @@ export function DropTest({ rollId, setting, brewName, units, onDone }: TestProps
       </FlowHead>
       <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
         <div>
+          <div className="mb-4 space-y-2">
+            <DropStrips brewDark={form.brewMs !== null} knownDark={form.knownMs !== null} />
+            <AskForDay />
+          </div>
           <Clocks form={form} change={change} brewName={brewName} />
           {form.pairs.length > 0 && (
             <ol className="mt-5" aria-label="Pairs so far">

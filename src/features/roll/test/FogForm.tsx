@@ -4,6 +4,7 @@ import { fogFormSchema, readFogForm, type FogForm as Form } from '@/core/evidenc
 import { keepEvidence } from '@/data/evidence';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
+import { AskForDay } from '@/features/scene/AskForDay';
 import { FlowHead } from './FlowHead';
 import { readingOptions } from '@/features/roll/plan/chartSourceOptions';
 import { PatchRow } from './PatchRow';
@@ -50,6 +51,7 @@ export function FogForm({ rollId, setting, brewName, timeMin, units, onDone }: T
             onChange={(method) => change({ method })}
           />
         </div>
+        {form.method === 'eye' && <AskForDay />}
         {form.method === 'eye' ? (
           <PatchRow
             id="baseFogD"
