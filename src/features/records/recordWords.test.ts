@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { tableNames } from '@/core/records/tables';
-import { recordCountWords } from './recordWords';
+import { mergeWords, recordCountWords } from './recordWords';
 
 const none = Object.fromEntries(tableNames.map((name) => [name, 0])) as Parameters<typeof recordCountWords>[0];
 
@@ -9,4 +9,13 @@ test('one is told as one, several as several, and none goes unsaid', () => {
   expect(recordCountWords({ ...none, rolls: 1, mixes: 2, evidence: 1 })).toMatch(/^On this bench: 1 roll, .*/);
   expect(recordCountWords({ ...none, rolls: 1, mixes: 2, evidence: 1 })).toContain('1 test or chart time');
   expect(recordCountWords({ ...none, rolls: 12 })).toBe('On this bench: 12 rolls.');
+});
+
+test('a merge says what was added, what was newer, and what stayed', () => {
+  expect(mergeWords({ added: none, updated: none, kept: 1 })).toBe(
+    'Nothing was new. One record was the same here, or newer, and stayed.',
+  );
+  expect(mergeWords({ added: { ...none, rolls: 2 }, updated: { ...none, plans: 1 }, kept: 1200 })).toBe(
+    'Added: 2 rolls. Newer in the file, and taken from it: 1 plan. 1,200 records were the same here, or newer, and stayed.',
+  );
 });

@@ -1,0 +1,78 @@
+import { describe, expect, test } from 'vitest';
+import { initialStripForm, readStripForm, type StripForm, type StripPlan } from '@/core/evidence/stripForm';
+import { stripReading } from '@/core/evidence/stripReading';
+import type { PatchDensity } from '@/core/densitometry/patchDensity';
+import { characteristicDensity, type DevelopedFilm } from '@/core/kinetics/characteristicCurve';
+import { practiceStrip } from '@/core/devices/practiceStrip';
+import { seedOf } from './seedOf';
+import { stripSentences } from './stripWords';
+
+const patch = (densityD: number): PatchDensity => ({ densityD, seD: 0.01, fault: null });
+const plan = (change: Partial<StripForm> = {}): StripPlan => {
+  const read = readStripForm({ ...initialStripForm(8, 100), ...change });
+  if (!read.ok) throw new Error(read.problems[0]?.message);
+  return read.value;
+};
+const film: DevelopedFilm = {
+  gradient: 0.615,
+  baseFogD: 0.3,
+  fogD: 0.05,
+  maximumDensityD: 2.6,
+  lossStops: 0,
+  highlightShare: 1,
+};
+const frames = (of: DevelopedFilm, stops: readonly number[]) =>
+  stops.map((stop) => patch(characteristicDensity(of, 1 + stop * Math.log10(2))));
+const STOPS = [-5, -4, -3, -2, -1, 0, 1, 2, 3];
+const said = (of: DevelopedFilm, change: Partial<StripForm> = {}, uncalibrated = false): string => {
+  const how = plan({ count: 9, firstStops: -5, ...change });
+  return stripSentences(stripReading(patch(of.baseFogD), frames(of, STOPS), how), how, uncalibrated).join(' ');
+};
+
+describe('what a strip says, in words', () => {
+  test('fresh film at its speed: fog, the contrast condition met, the index as metered, the range', () => {
+    const words = said(film);
+    expect(words).toMatch(/^Base \+ fog 0\.30 ± 0\.02 D\./);
+    expect(words).toContain('meets the contrast condition of ISO 6');
+    expect(words).toMatch(/Effective index about (9\d|10\d): as metered\./);
+    expect(words).toContain('From clear film to the densest patch it spans');
+  });
+  test('film that lost a stop and is soft says both', () => {
+    const words = said({ ...film, gradient: 0.45, lossStops: 1 });
+    expect(words).toContain('softer than ISO 6 asks (0.62)');
+    expect(words).toMatch(/1\.\d stops slower than metered at 100/);
+  });
+  test('an uncalibrated camera says what it may be off by; no metered index leaves speed unsaid', () => {
+    expect(said(film, {}, true)).toContain('may be 3 % off');
+    expect(said(film, { meteredIso: '' })).not.toContain('Effective index');
+  });
+  test('a row that never comes near the fog says to bracket further down', () => {
+    const how = plan({ count: 3, firstStops: 2 });
+    const reading = stripReading(patch(0.3), frames(film, [2, 3, 4]), how);
+    expect(stripSentences(reading, how, false).join(' ')).toContain('Bracket further down');
+  });
+  test('nobody knows: fog and range, and it says so; without clear film the thinnest patch stands in', () => {
+    expect(said(film, { exposures: 'unknown' })).toContain('tells fog and range, and neither contrast nor speed');
+    const how = plan({ count: 9, firstStops: -5 });
+    const words = stripSentences(stripReading(null, frames(film, STOPS), how), how, false).join(' ');
+    expect(words).toContain('No clear film is marked');
+  });
+  test('a nearly black roll: what each can still see, and that it is not lost', () => {
+    const black = { ...film, baseFogD: 1.9, maximumDensityD: 4 };
+    const words = said(black, { exposures: 'unknown' });
+    expect(words).toMatch(/A flatbed scanner sees \d+ %/);
+    expect(words).toContain('Nearly black, but not lost');
+  });
+});
+
+test('the practice strip is the same for the same roll, and another for another', () => {
+  expect(practiceStrip(seedOf('tin-3'))).toEqual(practiceStrip(seedOf('tin-3')));
+  expect(practiceStrip(seedOf('tin-3')).film.gradient).not.toBe(practiceStrip(seedOf('mast')).film.gradient);
+  for (const name of ['a', 'b', 'c', 'd', 'e', 'f']) {
+    const { film: made, strip } = practiceStrip(seedOf(name));
+    expect(made.gradient).toBeGreaterThan(0.4);
+    expect(made.gradient).toBeLessThan(0.75);
+    for (let at = 1; at < strip.stepsD.length; at++)
+      expect(strip.stepsD[at]).toBeGreaterThanOrEqual(strip.stepsD[at - 1] ?? 9);
+  }
+});
