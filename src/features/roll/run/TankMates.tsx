@@ -111,7 +111,7 @@ export function TankMates({ mates, roll, plan, units }: TankMatesProps) {
       <p className="mt-1 text-[14px] text-ink2">
         One clock for all of them; each gets its own line in the log and its own verdict.
       </p>
-      <ul className="mt-2">
+      <ul className="mt-2 max-h-80 overflow-y-auto">
         {possible.map(({ roll: other }) => {
           const on = chosen.some((one) => one.roll.id === other.id);
           const mate = alongside.find(({ rollId }) => rollId === other.id);
