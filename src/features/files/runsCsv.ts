@@ -1,9 +1,6 @@
-import Papa from 'papaparse';
 import { contrastGrades } from '@/core/outcome/grades';
 import type { RunLine } from '@/data/lines';
-
-/** What a spreadsheet would run, also where the text has several lines: the package’s own pattern stops at the first. */
-const FORMULA = /^[=+\-@\t\r][\s\S]*$/;
+import { safeCsv } from './csv';
 
 /**
  * The log as a table for a spreadsheet.
@@ -28,5 +25,5 @@ export function runsCsv(lines: readonly RunLine[]): string {
     fog: line.verdict?.fog ?? '',
     note: line.verdict?.note ?? '',
   }));
-  return Papa.unparse(rows, { escapeFormulae: FORMULA, newline: '\r\n' });
+  return safeCsv(rows);
 }

@@ -52,8 +52,11 @@ export function fileReportWords({ counts, setAside, cleared }: FileReport): stri
   return sentences.join(' ');
 }
 
+/** What merging did to the records that are counted. */
+type Merged = Readonly<Record<'added' | 'updated', Record<Counted, number>>> & Pick<MergeReport, 'kept'>;
+
 /** What merging a file did, in a sentence or two. */
-export function mergeWords({ added, updated, kept }: MergeReport): string {
+export function mergeWords({ added, updated, kept }: Merged): string {
   const [fresh, newer] = [listed(added), listed(updated)];
   return [
     fresh.length === 0 ? 'Nothing was new.' : `Added: ${fresh.join(', ')}.`,

@@ -37,6 +37,17 @@ export function KeptStrips({ rollId, label }: { rollId: string; label: string })
           </li>
         ))}
       </ul>
+      <button
+        type="button"
+        className="act-plain mt-2 text-[14px]"
+        onClick={() =>
+          void import('@/features/files/readingsCsv').then(({ readingsCsv }) =>
+            download(readingsCsv(kept, label), 'aetas-strips.csv', 'text/csv'),
+          )
+        }
+      >
+        Save these as CSV
+      </button>
     </section>
   );
 }
