@@ -509,6 +509,32 @@ test('the kit decides what is shown: Australian tablespoons, a scale in steps of
   ).toContainText('2 tbsp + 3½ tsp');
 });
 
+test('a teaspoon that was weighed goes before the tables, stays through a reload, and is taken back', async ({
+  page,
+}) => {
+  await openDemo(page, '/brews/kit');
+  await choose(page, 'A teaspoon of', 'Washing soda, anhydrous');
+  await page.getByLabel('Washing soda, anhydrous').fill('900');
+  await page.getByLabel('Washing soda, anhydrous').blur();
+  await expect(page.getByText('A level teaspoon of yours: give a number from 0.1 to 40 g.')).toBeVisible();
+  await page.getByLabel('Washing soda, anhydrous').fill('6,2');
+  await page.reload();
+  await expect(page.getByLabel('Washing soda, anhydrous')).toHaveValue('6.2');
+  await page.goto('/brews/workbench?recipe=coffee-standard');
+  await page.getByRole('radio', { name: 'A volume' }).click();
+  await page.getByLabel('Volume', { exact: true }).fill('1000');
+  const soda = page
+    .getByRole('table', { name: 'Ingredients' })
+    .getByRole('row')
+    .filter({ hasText: 'Washing soda, anhydrous' });
+  // 54 g at 6.2 g a teaspoon of one's own: 8.7 of them, two tablespoons of three and 2¾.
+  await expect(soda).toContainText('2 tbsp + 2¾ tsp');
+  await page.goto('/brews/kit');
+  await page.getByRole('button', { name: 'Remove Washing soda, anhydrous' }).click();
+  await page.goto('/brews/workbench?recipe=coffee-standard');
+  await expect(soda).not.toContainText('2 tbsp + 2¾ tsp');
+});
+
 test('a plan keeps what else its jug held when the jug is poured away, until that is left out', async ({ page }) => {
   await openDemo(page, '/brews/workbench?recipe=coffee-standard&roll=instruments');
   await page.getByRole('combobox', { name: 'Add an ingredient' }).fill('borax');

@@ -17,7 +17,7 @@ export interface SaidOf {
   /** Null for something of one's own. */
   substanceId: SubstanceId | null;
   unit: 'g' | 'ml';
-  kit: Pick<Kit, 'spoons' | 'coffeeSpoon'>;
+  kit: Pick<Kit, 'spoons' | 'coffeeSpoon' | 'teaspoons'>;
   /** What one tablet holds, mg; null where tablets are not at hand. */
   tabletMg: number | null;
 }
@@ -57,7 +57,14 @@ export function spokenAmount(text: string, { substanceId, unit, kit, tabletMg }:
   const levelG =
     substanceId === null
       ? null
-      : spoonsToG(substanceId, { tablespoons, teaspoons }, kit.spoons, coffee ? (how ?? kit.coffeeSpoon) : undefined);
+      : spoonsToG(
+          substanceId,
+          { tablespoons, teaspoons },
+          kit.spoons,
+          coffee ? (how ?? kit.coffeeSpoon) : undefined,
+          // Coffee that was said to be filled otherwise is no spoon that was weighed.
+          coffee && how !== undefined ? {} : kit.teaspoons,
+        );
   if (levelG === null) return bad('Nobody has written down what a spoon of this weighs: give grams.');
   return success(levelG * (coffee ? 1 : FILLED[how ?? 'level']));
 }

@@ -25,11 +25,18 @@ export interface Spoonful {
   lnSd: number;
 }
 
+/** Spread of ln(mass) of a teaspoon that its owner has weighed: the same spoon, hand and packet. Source: our estimate. */
+const OWN_SPOON_LN_SD = 0.06;
+
+/** What a level teaspoon of the user's own holds, g, by substance, where it was weighed. */
+export type OwnTeaspoons = Readonly<Record<string, number>>;
+
 /**
- * A teaspoon of a set: level, but coffee as it is filled.
+ * A teaspoon of a set: level, but coffee as it is filled; the user's own where it was weighed.
  * @param id the substance
  * @param set which country's spoons
  * @param coffee how a spoon of instant coffee is filled; left out, anything from level powder to heaped granules
+ * @param own what the user's own teaspoon holds, g; it goes before the tables
  * @returns g and the sd of its ln, or null for what nobody spoons. Source: see the table of substances; scaled with the volume
  * of the spoon.
  */
@@ -37,7 +44,10 @@ export function teaspoonOf(
   id: SubstanceId,
   set: SpoonSetId,
   coffee?: CoffeeSpoonId,
+  own: OwnTeaspoons = {},
 ): { massG: number; lnSd: number } | null {
+  const weighed = Object.hasOwn(own, id) ? own[id] : undefined;
+  if (weighed !== undefined) return { massG: weighed, lnSd: OWN_SPOON_LN_SD };
   const tabulated =
     id === 'instant-coffee' && coffee !== undefined
       ? { massG: COFFEE_SPOON_G[coffee], lnSd: COFFEE_SPOON_LN_SD }
@@ -52,11 +62,18 @@ export function teaspoonOf(
  * @param massG mass, g; 0 or more
  * @param set which country's spoons
  * @param coffee how a spoon of instant coffee is filled, where it was said
+ * @param own what the user's own teaspoon holds, g
  * @returns tablespoons and quarter teaspoons, and what they hold; null for what nobody spoons
  * @example inSpoons('ammonium-chloride', 50, 'us') // 4 tablespoons and half a teaspoon
  */
-export function inSpoons(id: SubstanceId, massG: number, set: SpoonSetId, coffee?: CoffeeSpoonId): Spoonful | null {
-  const teaspoon = teaspoonOf(id, set, coffee);
+export function inSpoons(
+  id: SubstanceId,
+  massG: number,
+  set: SpoonSetId,
+  coffee?: CoffeeSpoonId,
+  own: OwnTeaspoons = {},
+): Spoonful | null {
+  const teaspoon = teaspoonOf(id, set, coffee, own);
   if (teaspoon === null) return null;
   const { massG: perTeaspoon, lnSd } = teaspoon;
   const { teaspoonMl, tablespoonMl } = spoonSets[set];
@@ -76,6 +93,7 @@ export function inSpoons(id: SubstanceId, massG: number, set: SpoonSetId, coffee
  * @param spoons tablespoons and teaspoons
  * @param set which country's spoons
  * @param coffee how a spoon of instant coffee is filled, where it was said
+ * @param own what the user's own teaspoon holds, g
  * @returns g, or null for what nobody spoons
  * @example spoonsToG('metabisulfite', { tablespoons: 0, teaspoons: 2 }, 'us') // 10
  */
@@ -84,8 +102,9 @@ export function spoonsToG(
   { tablespoons, teaspoons }: { tablespoons: number; teaspoons: number },
   set: SpoonSetId,
   coffee?: CoffeeSpoonId,
+  own: OwnTeaspoons = {},
 ): number | null {
-  const teaspoon = teaspoonOf(id, set, coffee);
+  const teaspoon = teaspoonOf(id, set, coffee, own);
   if (teaspoon === null) return null;
   const { teaspoonMl, tablespoonMl } = spoonSets[set];
   return (teaspoons + (tablespoons * tablespoonMl) / teaspoonMl) * teaspoon.massG;

@@ -342,7 +342,7 @@ function measured(
 ): WorkedRow {
   const { target, unit } = part;
   const step = unit === 'ml' ? kit.cylinderStepMl : kit.scaleStepG;
-  const spoons = id === null || unit === 'ml' ? null : inSpoons(id, target, kit.spoons, kit.coffeeSpoon);
+  const spoons = id === null || unit === 'ml' ? null : inSpoons(id, target, kit.spoons, kit.coffeeSpoon, kit.teaspoons);
   const bySpoon = form.measureBy === 'spoons' && spoons !== null && spoons.massG > 0;
   const lnSd = target === 0 ? 0 : bySpoon ? spoons.lnSd : readingLnSd(target, step);
   const dissolves = id !== null && unit === 'g' && substanceOf(id).agentId === null;

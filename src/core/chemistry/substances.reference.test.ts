@@ -148,6 +148,15 @@ describe('level spoons', () => {
       expect(massG).toBeLessThanOrEqual(5.3);
     }
   });
+  test('a teaspoon that its owner has weighed goes before the tables, and is surer', () => {
+    const own = { 'soda-anhydrous': 6.2 };
+    expect(spoonsToG('soda-anhydrous', { tablespoons: 0, teaspoons: 3 }, 'us', undefined, own)).toBeCloseTo(18.6, 9);
+    const [mine, tabulated] = [own, {}].map((found) => inSpoons('soda-anhydrous', 30, 'us', undefined, found));
+    expect(mine?.lnSd).toBeLessThan(tabulated?.lnSd ?? 0);
+    expect(spoonsToG('citric-acid', { tablespoons: 0, teaspoons: 1 }, 'us', undefined, own)).toBe(
+      spoonsToG('citric-acid', { tablespoons: 0, teaspoons: 1 }, 'us'),
+    );
+  });
   test('nobody spoons a concentrate or lye', () => expect(inSpoons('hydroxide', 3, 'us')).toBeNull());
 });
 

@@ -34,6 +34,8 @@ export interface Kit {
   coffeeSpoon?: CoffeeSpoonId | undefined;
   scale: InstrumentId;
   probe: InstrumentId;
+  /** What a level teaspoon of the user's own holds, g, by substance; left out where none was weighed. */
+  teaspoons?: Record<string, number> | undefined;
   /** Left out where nobody has one. */
   densitometer?: InstrumentId | undefined;
 }

@@ -14,5 +14,9 @@ export const kitSchema = z.strictObject({
   coffeeSpoon: z.enum(coffeeSpoonIds, 'Spoon of coffee: choose how it is filled.').optional(),
   scale: z.enum(instrumentIds, 'Scale: choose where its readings come from.'),
   probe: z.enum(instrumentIds, 'Thermometer: choose where its readings come from.'),
+  teaspoons: z
+    .record(z.string().max(40), within('A level teaspoon of yours', 0.1, 40, 'g'))
+    .refine((found) => Object.keys(found).length <= 60, 'Teaspoons: sixty substances at the most.')
+    .optional(),
   densitometer: z.enum(instrumentIds, 'Densitometer: choose where its readings come from.').optional(),
 });

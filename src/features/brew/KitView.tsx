@@ -21,6 +21,7 @@ import { changeKit } from '@/data/settings';
 import { useKeptSettings } from '@/data/queries';
 import type { Settings } from '@/core/records/records';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
+import { OwnTeaspoons } from './OwnTeaspoons';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
 
@@ -37,6 +38,7 @@ const kitFormSchema = z.object({
   scale: kitSchema.shape.scale,
   probe: kitSchema.shape.probe,
   densitometer: kitSchema.shape.densitometer,
+  teaspoons: z.record(z.string(), typed).optional(),
 });
 
 type KitTyped = z.infer<typeof kitFormSchema>;
@@ -140,6 +142,12 @@ function KitForm({ settings }: { settings: Settings }) {
           A teaspoon of this set holds {spoonSets[form.spoons].teaspoonMl} ml, a tablespoon{' '}
           {spoonSets[form.spoons].tablespoonMl} ml, level.
         </p>
+        <OwnTeaspoons
+          teaspoons={form.teaspoons ?? {}}
+          onChange={(teaspoons) => set({ teaspoons: Object.keys(teaspoons).length === 0 ? undefined : teaspoons })}
+          units={settings}
+          errors={errors}
+        />
       </section>
       <section aria-labelledby="kit-thermometer" className="border-t border-hair pt-3">
         <h2 id="kit-thermometer">Thermometer</h2>

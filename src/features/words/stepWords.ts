@@ -28,10 +28,14 @@ function waterAt({ water }: Batch, units: UnitChoice): string {
 }
 
 /** The spoons of a step whose part is measured by spoons; empty for any other. */
-export function stepSpoonWords(step: MixStep, batch: Batch, kit: Pick<Kit, 'spoons' | 'coffeeSpoon'>): string {
+export function stepSpoonWords(
+  step: MixStep,
+  batch: Batch,
+  kit: Pick<Kit, 'spoons' | 'coffeeSpoon' | 'teaspoons'>,
+): string {
   const part = batch.parts.find(({ key }) => key === step.partKey);
   if (part === undefined || part.how !== 'spoons' || part.makeup.kind !== 'substance') return '';
-  const spoons = inSpoons(part.makeup.substanceId, part.target, kit.spoons, kit.coffeeSpoon);
+  const spoons = inSpoons(part.makeup.substanceId, part.target, kit.spoons, kit.coffeeSpoon, kit.teaspoons);
   return spoons === null ? '' : spoonWords(spoons);
 }
 
