@@ -10,6 +10,12 @@ const timeOf = async (page: Page): Promise<number> =>
 const number = async (page: Page, id: string): Promise<number> =>
   Number(((await page.getByTestId(id).textContent()) ?? '').replace(/[^\d.]/g, ''));
 
+/** The demo's kit as it is stored: what was typed gets there a moment after the letter. */
+async function kitOf(page: Page): Promise<Record<string, unknown>> {
+  const [settings] = (await recordsOf(page, 'aetas-demo')).settings as { kit: Record<string, unknown> }[];
+  return settings?.kit ?? {};
+}
+
 /** Opens the workbench with standard coffee for the roll of the tin, once its time is there. */
 async function openCoffee(page: Page): Promise<void> {
   await openDemo(page, '/brews/workbench?recipe=coffee-standard&roll=tin-3');
@@ -186,6 +192,7 @@ test('a dilution is read as written, with the other reading offered; a coarse sc
   await page.reload();
   await expect(page.getByLabel('Smallest mark').nth(1)).toHaveValue('much');
   await page.getByLabel('Smallest mark').nth(1).fill('1');
+  await expect.poll(() => kitOf(page)).toMatchObject({ thermometerStepC: 1 });
   await openDemo(page, '/brews/workbench?recipe=coffee-restrained');
   await page.getByLabel('Wanted').fill('20.5');
   await expect(page.getByText('Your thermometer cannot show 20.5 °C: its nearest mark is 21.0 °C.')).toBeVisible();
@@ -497,6 +504,7 @@ test('the kit decides what is shown: Australian tablespoons, a scale in steps of
   await expect(page.getByText('A teaspoon of this set holds 5 ml, a tablespoon 20 ml, level.')).toBeVisible();
   await page.getByLabel('Smallest step').fill('5');
   await page.getByLabel('up to').last().fill('18');
+  await expect.poll(() => kitOf(page)).toMatchObject({ scaleStepG: 5, thermometerHighC: 18 });
   await openDemo(page, '/brews/workbench?recipe=coffee-standard');
   await page.getByRole('radio', { name: 'A volume' }).click();
   await page.getByLabel('Volume', { exact: true }).fill('1000');
@@ -520,6 +528,7 @@ test('a teaspoon that was weighed goes before the tables, stays through a reload
   await page.getByLabel('Washing soda, anhydrous').fill('6,2');
   await page.reload();
   await expect(page.getByLabel('Washing soda, anhydrous')).toHaveValue('6.2');
+  await expect.poll(() => kitOf(page)).toMatchObject({ teaspoons: { 'soda-anhydrous': 6.2 } });
   await page.goto('/brews/workbench?recipe=coffee-standard');
   await page.getByRole('radio', { name: 'A volume' }).click();
   await page.getByLabel('Volume', { exact: true }).fill('1000');
@@ -531,6 +540,7 @@ test('a teaspoon that was weighed goes before the tables, stays through a reload
   await expect(soda).toContainText('2 tbsp + 2¾ tsp');
   await page.goto('/brews/kit');
   await page.getByRole('button', { name: 'Remove Washing soda, anhydrous' }).click();
+  await expect.poll(async () => (await kitOf(page)).teaspoons ?? {}).toEqual({});
   await page.goto('/brews/workbench?recipe=coffee-standard');
   await expect(soda).not.toContainText('2 tbsp + 2¾ tsp');
 });

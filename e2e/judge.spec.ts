@@ -5,7 +5,8 @@ import { openDemo, recordsOf } from './bench';
 
 test('the predicted strips follow what is chosen, and a strategy is taken by its picture', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3#choose');
-  await page.getByTestId('band').waitFor();
+  // The time is the one with everything that the bench has learned.
+  await expect(page.getByRole('button', { name: /^Use .* and mix$/ })).toBeEnabled();
   const strips = page.getByRole('region', { name: 'How it would look' });
   await expect(strips.locator('svg')).toHaveCount(8);
   const hold = strips.locator('label').filter({ hasText: 'Hold' });
