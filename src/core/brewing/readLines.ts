@@ -1,3 +1,4 @@
+import { lowerFirst } from '../units/lowerFirst';
 import { problemsFromZod } from '../schema/problemsFromZod';
 import { failure, success, type Problem, type Result } from '../schema/result';
 import { recipeLineSchema, type RecipeLine } from './recipe';
@@ -42,10 +43,6 @@ export function readLines({ lines }: Pick<WorkbenchForm, 'lines'>): Result<Keyed
     } else read.push({ key: form.key, line: parsed.data });
   }
   return problems.length > 0 ? failure(...problems) : success(read);
-}
-
-function lowerFirst(text: string): string {
-  return text.charAt(0).toLowerCase() + text.slice(1);
 }
 
 /** A typed line in the shape of a recipe's; what does not fit is found by the schema. */

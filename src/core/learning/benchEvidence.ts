@@ -136,7 +136,6 @@ export function inOrder(dated: readonly DatedPiece[]): Piece[] {
   return [...dated].sort((a, b) => a.atMs - b.atMs).map(({ piece }) => piece);
 }
 
-/** Minutes for which a run developed: as it went, else as planned. */
 /**
  * How long a run developed, as minutes of the bath that was planned.
  * @returns min; the pinned time where nobody timed it

@@ -1,3 +1,4 @@
+import { lowerFirst } from '../units/lowerFirst';
 import * as z from 'zod';
 import { limited, nameField, text } from '../schema/fields';
 import { movementCues } from './agitationCues';
@@ -94,8 +95,7 @@ function instructionOf({ liquid, length, movement, note }: Bath): string {
 }
 
 function lower(liquid: Bath['liquid']): string {
-  const name = liquids[liquid];
-  return name.charAt(0).toLowerCase() + name.slice(1);
+  return lowerFirst(liquids[liquid]);
 }
 
 function also(note: string): string {

@@ -1,5 +1,6 @@
 'use client';
 
+import { lowerFirst } from '@/core/units/lowerFirst';
 import { useState } from 'react';
 import * as z from 'zod';
 import { causes, type Cause } from '@/core/diagnosis/causes';
@@ -33,7 +34,7 @@ export function Diagnosis({ verdict, roll }: { verdict: Verdict; roll: Roll }) {
   return (
     <section aria-labelledby="diagnosis" className="mt-6 max-w-[860px] border-t-2 border-ink pt-3">
       <h2 id="diagnosis">
-        {first.probability >= LIKELY ? `Likely: ${lower(causes[first.id].name)}` : 'What went wrong?'}
+        {first.probability >= LIKELY ? `Likely: ${lowerFirst(causes[first.id].name)}` : 'What went wrong?'}
       </h2>
       <div className="mt-2 grid gap-x-10 gap-y-5 md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <div className="space-y-4">
@@ -60,10 +61,6 @@ export function Diagnosis({ verdict, roll }: { verdict: Verdict; roll: Roll }) {
       </div>
     </section>
   );
-}
-
-function lower(text: string): string {
-  return text.charAt(0).toLowerCase() + text.slice(1);
 }
 
 interface QuestionProps {

@@ -5,6 +5,7 @@ import { UNCALIBRATED_SHARE, type StripReading } from '@/core/evidence/stripRead
 import type { StripPlan } from '@/core/evidence/stripForm';
 import { ISO_GRADIENT } from '@/core/kinetics/characteristicCurve';
 import { stopsBetweenSpeeds } from '@/core/units/stops';
+import { lowerFirst } from '@/core/units/lowerFirst';
 import { formatNumber } from '@/core/units/quantity';
 
 export const patchFaultWords: Record<PatchFault, string> = {
@@ -63,12 +64,11 @@ function rangeWords({ clear, curve, topD }: StripReading): string | null {
   }));
   const whole = shares.filter(({ share }) => share >= 0.995);
   const part = shares.filter(({ share }) => share < 0.995);
-  const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
   const sentences = [`From clear film to the densest patch it spans ${formatNumber(topD - baseD, 2)} D.`];
   if (part.length === 0) sentences.push('A normal paper and every scanner hold all of it.');
   else
     sentences.push(
-      `${part.map(({ name, share }) => `${name} sees ${Math.round(share * 100)} %`).join('; ')}${whole.length > 0 ? `; ${whole.map(({ name }) => lower(name)).join(' and ')}, all of it` : ''}.`,
+      `${part.map(({ name, share }) => `${name} sees ${Math.round(share * 100)} %`).join('; ')}${whole.length > 0 ? `; ${whole.map(({ name }) => lowerFirst(name)).join(' and ')}, all of it` : ''}.`,
     );
   if (baseD >= NEARLY_BLACK_D)
     sentences.push(
