@@ -112,3 +112,15 @@ test('what was typed at the last moment is in a file that is saved next, and a t
   await loaded;
   await expect(tick).toBeChecked();
 });
+
+test('a number typed into the kit at the last moment counts everywhere, also before the kit is opened again', async ({
+  page,
+}) => {
+  await openDemo(page, '/brews/kit');
+  await typeAndGo(page, page.getByLabel('Smallest step'), '0.5');
+  await page.goto('/');
+  await expect
+    .poll(async () => JSON.stringify((await recordsOf(page, 'aetas-demo')).settings))
+    .toContain('"scaleStepG":0.5');
+  expect(JSON.stringify((await recordsOf(page, 'aetas-demo')).drafts)).not.toContain('"kit"');
+});

@@ -89,6 +89,21 @@ test('a reading moves the end, the next bath far away stops the hand, and a reas
   await expect(page.getByRole('list', { name: 'Notes' })).toContainText('no ice in the hut');
 });
 
+test('a press at the tank, and a page that goes in the same breath: the press is kept', async ({ page }) => {
+  await atTank(page);
+  await developing(page);
+  await page.clock.runFor(30_000);
+  const keys = page.getByRole('group', { name: /^Temperature/ });
+  await keys.getByRole('button', { name: /^−/ }).click();
+  const loaded = page.waitForEvent('load');
+  await keys.getByRole('button', { name: /^It reads / }).evaluate((key: HTMLButtonElement) => {
+    key.click();
+    location.reload();
+  });
+  await loaded;
+  await expect(page.getByTestId('tank-temperature')).toContainText('in the tank, read ');
+});
+
 test('late is told beside the doubt, and the early button wants to be held', async ({ page }) => {
   await atTank(page);
   await developing(page);

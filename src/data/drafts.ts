@@ -3,6 +3,16 @@ import { database, type AetasDatabase } from './database';
 import { forgetTrouble, guardedWrite } from './trouble';
 import { dropAhead, lastStamp, mergedDraft, readAhead, seenStamp, writeAhead } from './typedAhead';
 
+/** Parts of records that are stored as they are typed; their drafts are named by these, and by the record's id. */
+export type PartName = 'kit' | 'hints' | 'storage' | 'xray' | 'condition' | 'frames' | 'tank';
+
+const PART_KEY = /^(kit$|(hints|storage|xray|condition|frames|tank):)/;
+
+/** Whether a draft belongs to a part that is stored as it is typed. */
+export function isPartKey(key: string): boolean {
+  return PART_KEY.test(key);
+}
+
 /** What waits for a write that is under way. */
 interface Waiting {
   values: unknown;

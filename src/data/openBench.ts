@@ -1,4 +1,5 @@
 import { actTables, database } from './database';
+import { isPartKey } from './drafts';
 import { rebuildLines } from './lines';
 
 /** Why the bench does not open, in words for the user. */
@@ -39,11 +40,22 @@ export async function openBenchDatabase(onTrouble: (trouble: BenchTrouble | null
     if (rolls !== lines) await db.transaction('rw', actTables, () => rebuildLines(db));
     clearTimeout(waiting);
     onTrouble(null);
+    await storeLeftParts();
   } catch (error) {
     clearTimeout(waiting);
     onTrouble(troubleOf(error));
     throw error;
   }
+}
+
+/** Stores what a page that went at once was storing. Its readers are heavy, and wanted after a crash only. */
+async function storeLeftParts(): Promise<void> {
+  const keys = (await database().drafts.toCollection().primaryKeys()) as string[];
+  const left = keys.filter(isPartKey);
+  if (left.length === 0) return;
+  const { storeTypedParts } = await import('./typedParts');
+  // Where the storage refuses it stays a draft, and is tried again when the bench next opens.
+  await storeTypedParts(left).catch(() => undefined);
 }
 
 function troubleOf(error: unknown): BenchTrouble {

@@ -7,6 +7,7 @@ import { runProgress } from '@/core/schedule/runState';
 import { movementOf, runSteps } from '@/core/plan/runSteps';
 import { jugsFor, wantsJug } from '@/core/plan/tankChecks';
 import { act, newStamps, type Writer } from './act';
+import type { TypedUpTo } from './drafts';
 
 /**
  * Lays out a run of a pinned plan. A run of this roll that has not begun is laid out again instead of doubled.
@@ -73,10 +74,16 @@ async function setupOf(writer: Writer, plan: Plan): Promise<Run['setup']> {
  * @param runId the run
  * @param seen number of events that this tab saw when the user acted
  * @param events what happened, in order
+ * @param typed what was written ahead of them
  * @returns whether the events were taken
  */
-export function recordEvents(runId: string, seen: number, events: readonly RunEvent[]): Promise<boolean> {
-  return act(`tank:${runId}`, async (writer) => {
+export function recordEvents(
+  runId: string,
+  seen: number,
+  events: readonly RunEvent[],
+  typed?: TypedUpTo,
+): Promise<boolean> {
+  const record = async (writer: Writer): Promise<boolean> => {
     const run = await writer.db.runs.get(runId);
     const last = events.at(-1);
     if (run === undefined || last === undefined || run.events.length !== seen) return false;
@@ -85,7 +92,8 @@ export function recordEvents(runId: string, seen: number, events: readonly RunEv
     await countFilms(writer, run, next);
     await keepClearings(writer, next, events);
     return true;
-  });
+  };
+  return act(`tank:${runId}`, record, { typed });
 }
 
 /**

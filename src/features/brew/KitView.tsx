@@ -1,8 +1,6 @@
 'use client';
 
 import Link from 'next/link';
-import * as z from 'zod';
-import { kitSchema } from '@/core/kit/kitSchema';
 import {
   coffeeSpoonIds,
   coffeeSpoons,
@@ -10,44 +8,17 @@ import {
   spoonSets,
   type CoffeeSpoonId,
   type InstrumentId,
-  type Kit,
   type SpoonSetId,
 } from '@/core/kit/kit';
-import { problemsFromZod } from '@/core/schema/problemsFromZod';
-import { failure, success, type Result } from '@/core/schema/result';
-import { typed } from '@/core/schema/typed';
+import type { KitForm as TypedKit } from '@/core/kit/kitForm';
 import type { QuantityKind } from '@/core/units/quantity';
-import { changeKit } from '@/data/settings';
+import { kitPart } from '@/data/typedParts';
 import { useKeptSettings } from '@/data/queries';
 import type { Settings } from '@/core/records/records';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 import { OwnTeaspoons } from './OwnTeaspoons';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
-
-/** The kit as typed: numbers may be half typed. */
-const kitFormSchema = z.object({
-  scaleStepG: typed,
-  scaleMostG: typed,
-  cylinderStepMl: typed,
-  thermometerStepC: typed,
-  thermometerLowC: typed,
-  thermometerHighC: typed,
-  spoons: kitSchema.shape.spoons,
-  coffeeSpoon: kitSchema.shape.coffeeSpoon,
-  scale: kitSchema.shape.scale,
-  probe: kitSchema.shape.probe,
-  densitometer: kitSchema.shape.densitometer,
-  teaspoons: z.record(z.string(), typed).optional(),
-});
-
-type KitTyped = z.infer<typeof kitFormSchema>;
-
-const parseKit = (draft: unknown): KitTyped | null => kitFormSchema.safeParse(draft).data ?? null;
-const readKit = (form: KitTyped): Result<Kit> => {
-  const read = kitSchema.safeParse(form);
-  return read.success ? success(read.data) : failure(...problemsFromZod(read.error.issues));
-};
 
 const sources = (standIn: string): readonly { value: InstrumentId; name: string }[] => [
   { value: 'none', name: 'I type what I read' },
@@ -66,8 +37,8 @@ export function KitView() {
 }
 
 function KitForm({ settings }: { settings: Settings }) {
-  const { form, change, errors } = useTypedPart<KitTyped, Kit>('kit', settings.kit, parseKit, readKit, changeKit);
-  const set = (part: Partial<KitTyped>): void => change({ ...form, ...part });
+  const { form, change, errors } = useTypedPart(kitPart, '', settings.kit);
+  const set = (part: Partial<TypedKit>): void => change({ ...form, ...part });
   const number = (
     field: 'scaleStepG' | 'scaleMostG' | 'cylinderStepMl' | 'thermometerLowC' | 'thermometerHighC',
     label: string,

@@ -17,11 +17,13 @@ export interface DraftForm<Form> {
  * @param key under which it is kept; null while that is not known yet
  * @param schema what a kept form must look like; one that does not is set aside
  * @param initial the form as it first opens; it may turn down the kept one by its own measure
+ * @param join puts what was typed before the kept form was found onto it
  */
 export function useDraft<Form extends object>(
   key: string | null,
   schema: z.ZodType<Form>,
   initial: (kept: Form | null) => Form,
+  join: (opened: Form, early: Partial<Form>) => Form = (opened, early) => ({ ...opened, ...early }),
 ): DraftForm<Form> {
   const [form, setForm] = useState<Form | null>(null);
   const latestRef = useRef<Form | null>(null);
@@ -40,8 +42,10 @@ export function useDraft<Form extends object>(
         if (gone) return;
         const kept = schema.safeParse(draft);
         if (!kept.success && draft !== undefined) void setDraftAside(key, draft).catch(() => undefined);
-        show({ ...initial(kept.success ? kept.data : null), ...earlyRef.current });
-        if (earlyRef.current !== null) void keepDraft(key, latestRef.current, earlyRef.current).catch(() => undefined);
+        const opened = initial(kept.success ? kept.data : null);
+        const early = earlyRef.current;
+        show(early === null ? opened : join(opened, early));
+        if (early !== null) void keepDraft(key, latestRef.current).catch(() => undefined);
         earlyRef.current = null;
       });
     const stop = followDraft(key, (values) => {
@@ -87,6 +91,20 @@ const textSchema = z.preprocess(
  * @returns the text, and how to change it
  */
 export function useDraftText(key: string): [string, (text: string) => void] {
-  const { form, change } = useDraft(key, textSchema, (kept) => kept ?? { text: '' });
-  return [form?.text ?? '', useCallback((text) => change({ text }), [change])];
+  const [early, setEarly] = useState('');
+  const { form, change } = useDraft(
+    key,
+    textSchema,
+    (kept) => kept ?? { text: '' },
+    // The first letters come before the kept text is found: they go behind it, and none is dropped.
+    (opened, typed) => ({ text: opened.text + (typed.text ?? '') }),
+  );
+  const type = useCallback(
+    (text: string) => {
+      setEarly(text);
+      change({ text });
+    },
+    [change],
+  );
+  return [form?.text ?? early, type];
 }

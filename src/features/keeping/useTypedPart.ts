@@ -1,29 +1,27 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Result } from '@/core/schema/result';
-import { keepDraft, readDraft, type TypedUpTo } from '@/data/drafts';
+import { keepDraft, readDraft } from '@/data/drafts';
 import { dropAhead, writeAhead } from '@/data/typedAhead';
+import { partKey, type TypedPart } from '@/data/typedParts';
 
 /**
  * A part of a record as typed: every change is kept, and stored in the record as soon as it reads. Take it for fields that
  * belong to something that is there already, where no button says “done”; for a form that has one, take `useDraft`.
  * What another tab stores meanwhile shows here too, unless something is being typed here.
- * @param draftKey key under which what does not read yet is kept
+ * @param part which part
+ * @param id the record it belongs to; empty where there is one only
  * @param stored the stored part as its form
- * @param parse checks a kept draft; null when it does not read as this form
- * @param read reads the form, or says what is wrong
- * @param store stores what was read, and marks the draft as stored in the same transaction
  */
 export function useTypedPart<Form, Value>(
-  draftKey: string,
-  stored: Form,
-  parse: (draft: unknown) => Form | null,
-  read: (form: Form) => Result<Value>,
-  store: (value: Value, typed: TypedUpTo) => Promise<void>,
+  part: TypedPart<Form, Value>,
+  id: string,
+  stored: NoInfer<Form>,
 ): { form: Form; change: (form: Form) => void; errors: Partial<Record<string, string>> } {
-  const [form, setForm] = useState(stored);
-  const latestRef = useRef(stored);
+  const draftKey = partKey(part, id);
+  const { read } = part;
+  const [form, setForm] = useState<Form>(stored);
+  const latestRef = useRef<Form>(stored);
   const underWayRef = useRef(0);
   const change = useCallback(
     (next: Form) => {
@@ -36,18 +34,19 @@ export function useTypedPart<Form, Value>(
       }
       const { text, stamp } = writeAhead(draftKey, next);
       underWayRef.current += 1;
-      void store(answer.value, { key: draftKey, stamp })
+      void part
+        .store(id, answer.value, { key: draftKey, stamp })
         .then(() => dropAhead(draftKey, text))
         .catch(() => undefined)
         .finally(() => (underWayRef.current -= 1));
     },
-    [draftKey, read, store],
+    [draftKey, id, part, read],
   );
   useEffect(() => {
     let gone = false;
     const opened = latestRef.current;
     void readDraft(draftKey).then((draft) => {
-      const kept = draft === undefined ? null : parse(draft);
+      const kept = part.form.safeParse(draft).data ?? null;
       // A kept one that reads is stored now: its page went before it could. One that was typed meanwhile is newer.
       if (kept !== null && !gone && latestRef.current === opened) change(kept);
     });

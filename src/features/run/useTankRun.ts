@@ -6,6 +6,8 @@ import type { RunEvent } from '@/core/schedule/runEvents';
 import { isSamePress } from '@/core/schedule/runState';
 import { recordEvents } from '@/data/runs';
 import { storageTrouble } from '@/data/trouble';
+import { dropAhead, writeAhead } from '@/data/typedAhead';
+import { partKey, tankPart } from '@/data/typedParts';
 
 /** How often a write that failed is tried again, ms. */
 const RETRY_MS = 4000;
@@ -32,6 +34,7 @@ export function useTankRun(run: Run): TankRun {
     // Events only grow: what this tab stored itself may be ahead of what the page was told.
     if (run.events.length > storedRef.current.length) storedRef.current = run.events;
   }, [run.events]);
+  const aheadKey = partKey(tankPart, run.id);
   const keep = (next: readonly RunEvent[]): void => {
     pendingRef.current = next;
     setPending(next);
@@ -41,7 +44,11 @@ export function useTankRun(run: Run): TankRun {
       let taken = true;
       while (pendingRef.current.length > 0 && taken) {
         const batch = pendingRef.current;
-        taken = await recordEvents(run.id, storedRef.current.length, batch);
+        const seen = storedRef.current.length;
+        // Written down before anything waits: a page that goes in this moment takes no press along.
+        const { text, stamp } = writeAhead(aheadKey, { seen, events: batch });
+        taken = await recordEvents(run.id, seen, batch, { key: aheadKey, stamp });
+        dropAhead(aheadKey, text);
         // Another tab was faster: what it stored shows in a moment, and this press counts for nothing.
         if (taken) {
           storedRef.current = [...storedRef.current, ...batch];
@@ -64,7 +71,7 @@ export function useTankRun(run: Run): TankRun {
         busyRef.current = null;
       });
     return busyRef.current;
-  }, [run.id]);
+  }, [run.id, aheadKey]);
   // What this tab stored is known before the page is told of it: the clock never steps back for a moment.
   const events = unique(own.length > run.events.length ? own : run.events, pending);
   const record = useCallback(

@@ -1,23 +1,8 @@
 'use client';
 
-import { useCallback } from 'react';
-import * as z from 'zod';
-import { frameSchema, type Frame } from '@/core/exposure/frame';
-import { problemsFromZod } from '@/core/schema/problemsFromZod';
-import { failure, success, type Result } from '@/core/schema/result';
-import { changeDossier } from '@/data/rolls';
-import type { TypedUpTo } from '@/data/drafts';
+import type { Frame } from '@/core/exposure/frame';
+import { framesPart } from '@/data/typedParts';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
-
-const typedFrames = z.array(
-  z.object({ frame: z.string(), metered: z.string(), given: z.string(), remark: z.string() }),
-);
-const framesSchema = z.array(frameSchema).max(100);
-const parse = (draft: unknown): Frame[] | null => typedFrames.safeParse(draft).data ?? null;
-const read = (form: Frame[]): Result<Frame[]> => {
-  const parsed = framesSchema.safeParse(form);
-  return parsed.success ? success(parsed.data) : failure(...problemsFromZod(parsed.error.issues));
-};
 
 const columns = [
   ['frame', 'Frame'],
@@ -28,11 +13,7 @@ const columns = [
 
 /** The notebook of a roll: one line a frame, where somebody kept one. */
 export function FrameTable({ rollId, frames }: { rollId: string; frames: Frame[] }) {
-  const store = useCallback(
-    (value: Frame[], typed: TypedUpTo) => changeDossier(rollId, { frames: value }, typed),
-    [rollId],
-  );
-  const { form, change, errors } = useTypedPart(`frames:${rollId}`, frames, parse, read, store);
+  const { form, change, errors } = useTypedPart(framesPart, rollId, frames);
   const set = (index: number, part: Partial<Frame>): void =>
     change(form.map((line, at) => (at === index ? { ...line, ...part } : line)));
   const next = (): void => change([...form, { frame: String(form.length + 1), metered: '', given: '', remark: '' }]);

@@ -1,35 +1,20 @@
 'use client';
 
-import { useCallback } from 'react';
-import { conditionSchema, type Condition } from '@/core/films/condition';
+import type { Condition } from '@/core/films/condition';
 import { backings, conditionSigns, expectsRemJet, type Backing, type ConditionSign } from '@/core/films/conditionFacts';
 import { familyRecognition } from '@/core/films/familyRecognition';
 import { filmFormats, fitsUsualReel } from '@/core/films/filmFormats';
 import { stockFamilies } from '@/core/films/stockFamilies';
-import { success } from '@/core/schema/result';
 import type { RollDossier } from '@/data/queries';
-import { changeDossier } from '@/data/rolls';
-import type { TypedUpTo } from '@/data/drafts';
+import { conditionPart } from '@/data/typedParts';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 import { Choice } from '@/ui/Choice';
 
 const backingOptions = (Object.keys(backings) as Backing[]).map((value) => ({ value, name: backings[value] }));
 
-const parse = (draft: unknown): Condition | null => conditionSchema.safeParse(draft).data ?? null;
-
 /** How the film lies there, what it is by its family, and what that asks of the work. */
 export function ConditionPanel({ dossier: { roll, stock } }: { dossier: RollDossier }) {
-  const store = useCallback(
-    (next: Condition, typed: TypedUpTo) => changeDossier(roll.id, { condition: next }, typed),
-    [roll.id],
-  );
-  const { form: condition, change: set } = useTypedPart<Condition, Condition>(
-    `condition:${roll.id}`,
-    roll.condition,
-    parse,
-    success,
-    store,
-  );
+  const { form: condition, change: set } = useTypedPart(conditionPart, roll.id, roll.condition);
   const change = (part: Partial<Condition>): void => set({ ...condition, ...part });
   const family = stockFamilies[stock.familyId];
   const known = familyRecognition[stock.familyId];

@@ -1,23 +1,17 @@
 'use client';
 
-import { useCallback } from 'react';
-import * as z from 'zod';
-import { emptyHint, readHints, typedHint, typedHintSchema, type TypedHint } from '@/core/plan/dossierForm';
+import { emptyHint, typedHint, type TypedHint } from '@/core/plan/dossierForm';
 import { FRESH_YEARS, dateRoll, datingHints } from '@/core/films/rollDating';
-import type { UserHint } from '@/core/films/userHint';
 import type { UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
-import { changeDossier } from '@/data/rolls';
+import { hintsPart } from '@/data/typedParts';
 import { Decades } from '@/ui/Decades';
 import { Field } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { timelinePercent, timelineScale } from '@/ui/timelineScale';
-import type { TypedUpTo } from '@/data/drafts';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 
 const kinds = { stamp: 'A box date', bought: 'Bought fresh', use: 'Years of use', story: 'A story' } as const;
-const hintsSchema = z.array(typedHintSchema).max(20);
-const parse = (draft: unknown): TypedHint[] | null => hintsSchema.safeParse(draft).data ?? null;
 
 /** When the roll was made: each hint as a bar, their overlap shaded, contradictions named. */
 export function DatingPanel({
@@ -29,12 +23,7 @@ export function DatingPanel({
   units: UnitChoice;
   nowYear: number;
 }) {
-  const read = useCallback((form: TypedHint[]) => readHints(form, nowYear), [nowYear]);
-  const store = useCallback(
-    (hints: UserHint[], typed: TypedUpTo) => changeDossier(roll.id, { hints }, typed),
-    [roll.id],
-  );
-  const { form, change, errors } = useTypedPart(`hints:${roll.id}`, roll.hints.map(typedHint), parse, read, store);
+  const { form, change, errors } = useTypedPart(hintsPart, roll.id, roll.hints.map(typedHint));
   const set = (index: number, part: Partial<TypedHint>): void =>
     change(form.map((hint, at) => (at === index ? { ...hint, ...part } : hint)));
   return (

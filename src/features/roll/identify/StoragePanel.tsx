@@ -1,28 +1,21 @@
 'use client';
 
-import { useCallback, useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import * as z from 'zod';
-import { readPasses, readStays, typedStay, typedStaySchema, type TypedStay } from '@/core/plan/dossierForm';
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { typedStay, type TypedStay } from '@/core/plan/dossierForm';
 import { ageRoll, dateRoll } from '@/core/films/rollDating';
 import { ageDistribution } from '@/core/films/ageDistribution';
 import { rollAge } from '@/core/films/rollAge';
 import { storagePresetIds, storagePresets } from '@/core/films/storagePresets';
 import { plainStay, stayAt } from '@/core/films/storageStay';
-import type { RollStay } from '@/core/films/storageStaySchema';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
-import { changeDossier } from '@/data/rolls';
+import { storagePart, xrayPart } from '@/data/typedParts';
 import { Choice } from '@/ui/Choice';
 import { Decades } from '@/ui/Decades';
 import { Quantity } from '@/ui/Quantity';
 import { timelinePercent, timelineScale, timelineYear, type TimelineScale } from '@/ui/timelineScale';
-import type { TypedUpTo } from '@/data/drafts';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 
-const staysSchema = z.array(typedStaySchema).min(1).max(20);
-const parse = (draft: unknown): TypedStay[] | null => staysSchema.safeParse(draft).data ?? null;
-const parsePasses = (draft: unknown): number | string | null =>
-  typeof draft === 'number' || typeof draft === 'string' ? draft : null;
 const places = storagePresetIds.map((value) => ({ value, name: storagePresets[value].name }));
 
 /** Where the roll lay from manufacture to now, and what each place adds to its age. */
@@ -35,12 +28,7 @@ export function StoragePanel({
   units: UnitChoice;
   nowYear: number;
 }) {
-  const read = useCallback((form: TypedStay[]) => readStays(form, nowYear), [nowYear]);
-  const store = useCallback(
-    (storage: RollStay[], typed: TypedUpTo) => changeDossier(roll.id, { storage }, typed),
-    [roll.id],
-  );
-  const { form, change, errors } = useTypedPart(`storage:${roll.id}`, roll.storage.map(typedStay), parse, read, store);
+  const { form, change, errors } = useTypedPart(storagePart, roll.id, roll.storage.map(typedStay));
   const set = (index: number, part: Partial<TypedStay>): void =>
     change(form.map((stay, at) => (at === index ? { ...stay, ...part } : stay)));
   const window = dateRoll({ formatId: roll.formatId, familyId: stock.familyId, hints: roll.hints }, nowYear);
@@ -160,17 +148,7 @@ export function StoragePanel({
 }
 
 function XrayPasses({ rollId, passes, units }: { rollId: string; passes: number; units: UnitChoice }) {
-  const store = useCallback(
-    (xrayPasses: number, typed: TypedUpTo) => changeDossier(rollId, { xrayPasses }, typed),
-    [rollId],
-  );
-  const { form, change, errors } = useTypedPart<number | string, number>(
-    `xray:${rollId}`,
-    passes,
-    parsePasses,
-    readPasses,
-    store,
-  );
+  const { form, change, errors } = useTypedPart(xrayPart, rollId, passes);
   return (
     <div className="w-64">
       <Quantity
