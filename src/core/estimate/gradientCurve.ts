@@ -1,6 +1,5 @@
 import { Development } from './development';
 import type { Worked } from './estimate';
-import { deviationsOf } from './posterior';
 import { sampleQuantile } from '../inference/quasiRandom';
 
 /** Net gradient against time, with its 80 % band. */
@@ -12,8 +11,8 @@ export interface GradientCurve {
   high: number[];
 }
 
-/** One draw in so many makes the band of the curve: it is drawn, not read. */
-const DRAWN_SHARE = 2;
+/** So many draws, spread over all, make the band of the curve: it is drawn, not read. */
+const DRAWN = 64;
 
 /**
  * Samples the net gradient against development time, with the middle four fifths of the posterior's draws at each time.
@@ -24,9 +23,10 @@ const DRAWN_SHARE = 2;
  */
 export function gradientCurve({ posterior, prediction, draws }: Worked, lastMin: number, points = 41): GradientCurve {
   const { situation } = posterior;
-  const films = draws
-    .filter((_, index) => index % DRAWN_SHARE === 0)
-    .map((z) => new Development(situation.conditions, deviationsOf(situation, z)));
+  const every = Math.max(1, Math.floor(draws.deviations.length / DRAWN));
+  const films = draws.deviations
+    .filter((_, index) => index % every === 0)
+    .map((deviations) => new Development(situation.conditions, deviations));
   const timesMin = Array.from({ length: points }, (_, index) => (lastMin * index) / (points - 1));
   const net = timesMin.map((timeMin) => prediction.film.netGradientAt(timeMin));
   const spread = timesMin.map((timeMin) => Float64Array.from(films.map((film) => film.netGradientAt(timeMin))).sort());

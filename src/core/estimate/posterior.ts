@@ -1,9 +1,8 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import { Matrix } from 'ml-matrix';
 import type { Fit } from './fit';
 import { lnRateOf } from './development';
-import { noDeviations, paceSign, type Deviations } from './parameters';
-import { SparsePart } from '../inference/arrowGroup';
-import { normalPoints, strata, DRAWS } from '../inference/quasiRandom';
+import { noDeviations, paceSign, type Deviations, type ParameterId } from './parameters';
+import { normalPoints, strata } from '../inference/quasiRandom';
 import { situationOf, type Situation } from './situation';
 import type { SituationInput } from './situationSchema';
 
@@ -49,50 +48,54 @@ export function deviationsOf({ unknowns }: Situation, z: ArrayLike<number>): Dev
   return deviations;
 }
 
+/** How ln(time) and ln(rate) move with each unknown, for one standard deviation of its prior. */
+export interface Slopes {
+  lnTime: Float64Array;
+  /** Of the unknowns that enter the rate alone; null for others. */
+  lnRate: readonly (number | null)[];
+  /** How far ln(time) moves with ln(rate): −1 where the bath keeps its temperature. */
+  lnTimePerLnRate: number;
+}
+
 /**
- * Change of a quantity for one posterior standard deviation of each unknown, divided by that standard deviation: central
+ * Change of ln(time) for one posterior standard deviation of each unknown, divided by that standard deviation: central
  * differences over a whole deviation, so that kinks such as the cap on Extend are averaged and not missed.
  * @param posterior what is known
- * @param of the quantity
+ * @param lnTime the model: ln(time) for deviations
  */
-export function slopes(
+export function slopesOf(
   { situation, mean, covariance }: Posterior,
-  of: (deviations: Deviations) => number,
-): Float64Array {
-  const z = mean.slice();
-  // What only quickens or slows moves a time alike: the widest of them is tried, and tells for all.
-  const pace = widestPace(situation, covariance);
-  let perPace: number | null = null;
-  /** How far ln(rate) moves for an unknown that enters the rate alone; null for others. */
-  const quickens = (centre: number, index: number): number | null => {
-    const { id } = situation.unknowns[index] as Situation['unknowns'][number];
-    const width = Math.sqrt(covariance.get(index, index));
-    const at = (value: number): number | null => {
-      z[index] = value;
-      const found = lnRateOf(id, situation.conditions, deviationsOf(situation, z));
-      z[index] = centre;
-      return found;
-    };
-    const [up, down] = [at(centre + width), at(centre - width)];
-    return up === null || down === null ? null : (up - down) / (2 * width);
+  lnTime: (deviations: Deviations) => number,
+): Slopes {
+  const deviations = deviationsOf(situation, mean);
+  const { unknowns, conditions } = situation;
+  /** Runs with one unknown moved a posterior deviation up or down. */
+  const moved = <T>(index: number, side: 1 | -1, of: () => T): T => {
+    const { id, sd } = unknowns[index] as Situation['unknowns'][number];
+    const before = deviations[id];
+    deviations[id] = before + side * sd * Math.sqrt(covariance.get(index, index));
+    const found = of();
+    deviations[id] = before;
+    return found;
   };
-  const own = (centre: number, index: number): number => {
-    const width = Math.sqrt(covariance.get(index, index));
-    z[index] = centre + width;
-    const up = of(deviationsOf(situation, z));
-    z[index] = centre - width;
-    const down = of(deviationsOf(situation, z));
-    z[index] = centre;
-    return (up - down) / (2 * width);
-  };
-  return Float64Array.from(mean, (centre, index) => {
-    const { id, sd } = situation.unknowns[index] as Situation['unknowns'][number];
+  const own = (index: number): number =>
+    (moved(index, 1, () => lnTime(deviations)) - moved(index, -1, () => lnTime(deviations))) /
+    (2 * Math.sqrt(covariance.get(index, index)));
+  const lnRate = unknowns.map(({ id, sd }, index): number | null => {
     const sign = paceSign[id];
-    const lnRate = pace === null ? null : sign === undefined ? quickens(centre, index) : sign * sd;
-    if (lnRate === null || pace === null) return own(centre, index);
-    perPace ??= own(mean[pace.index] ?? 0, pace.index) / (pace.sign * pace.sd);
-    return perPace * lnRate;
+    if (sign !== undefined) return sign * sd;
+    const at = (): number | null => lnRateOf(id, conditions, deviations);
+    const [up, down] = [moved(index, 1, at), moved(index, -1, at)];
+    return up === null || down === null ? null : (up - down) / (2 * Math.sqrt(covariance.get(index, index)));
   });
+  // What only quickens or slows moves a time alike: the widest of them is tried, and tells for all.
+  const widest = widestPace(situation, covariance);
+  const lnTimePerLnRate = widest === null ? -1 : own(widest.index) / (widest.sign * widest.sd);
+  return {
+    lnRate,
+    lnTimePerLnRate,
+    lnTime: Float64Array.from(lnRate, (slope, index) => (slope === null ? own(index) : slope * lnTimePerLnRate)),
+  };
 }
 
 /** The pace unknown that is least known; null when there is none. */
@@ -117,47 +120,106 @@ export function timesCovariance({ covariance }: Posterior, vector: Float64Array)
   });
 }
 
+/** Draws from a posterior. */
+export interface Draws {
+  /** Deviations of each draw. */
+  deviations: readonly Deviations[];
+  /** How far ln(rate) of each draw lies from what its other unknowns let expect. */
+  lnRateOff: Float64Array;
+  /** Spread of that. */
+  lnRateSd: number;
+}
+
+/** Unknowns of a rate that bend it, or whose slope hangs on another one: they are drawn. */
+const drawnRates: readonly ParameterId[] = ['agedRate', 'lnHalfLife'];
+
 /**
- * Draws from the posterior, the same every time. The first coordinate runs along the direction in which the quantity of
- * interest moves most, in equal strips of probability; the others are quasi-random.
+ * Draws from the posterior, the same every time. All unknowns that enter the rate alone are drawn as one, their sum, which
+ * is normal: what it does to a time is known without drawing. The first coordinate of the others runs along the direction in
+ * which ln(time) moves most, in equal strips of probability; the rest is quasi-random.
  * @param posterior what is known
- * @param along slopes of the quantity of interest
+ * @param slopes how ln(time) and ln(rate) move
+ * @param count number of draws; 2 or more
  */
-export function draws(posterior: Posterior, along: Float64Array): Float64Array[] {
-  const { mean, covariance } = posterior;
-  const size = mean.length;
-  const factor = new CholeskyDecomposition(Matrix.add(covariance, Matrix.eye(size, size, 1e-12))).lowerTriangularMatrix;
-  // Unknowns that evidence has not tied together are most of them: zeros are left out.
-  const lower = Array.from({ length: size }, (_, row) => {
-    const part = new SparsePart(row + 1);
-    for (let column = 0; column <= row; column++) {
-      const value = factor.get(row, column);
-      if (value !== 0) part.add(column, value);
-    }
-    return part;
-  });
-  const direction = new Float64Array(size);
-  lower.forEach(({ at, values, count }, row) => {
-    for (let i = 0; i < count; i++)
-      direction[at[i] ?? 0] = (direction[at[i] ?? 0] ?? 0) + (values[i] ?? 0) * (along[row] ?? 0);
-  });
+export function draws(posterior: Posterior, slopes: Slopes, count: number): Draws {
+  const { mean, situation } = posterior;
+  const { unknowns } = situation;
+  const isPace = unknowns.map(({ id }, index) => slopes.lnRate[index] !== null && !drawnRates.includes(id));
+  const drawn = [...unknowns.keys()].filter((index) => isPace[index] === false);
+  const { lower, ofRate, restSd } = drawnFactor(posterior, slopes, drawn, isPace);
+  const size = drawn.length;
+
+  const direction = new Float64Array(size + 1);
+  for (let row = 0; row < size; row++) {
+    const slope = slopes.lnTime[drawn[row] ?? 0] ?? 0;
+    for (let i = 0; i <= row; i++) direction[i] = (direction[i] ?? 0) + (lower[row * size + i] ?? 0) * slope;
+    direction[row] = (direction[row] ?? 0) + (ofRate[row] ?? 0) * slopes.lnTimePerLnRate;
+  }
   const length = Math.hypot(...direction);
   const unit = direction.map((value) => (length === 0 ? 0 : value / length));
-  const points = normalPoints(size);
-  const point = new Float64Array(size);
-  return Array.from({ length: DRAWS }, (_, n) => {
-    const raw = points[n] as Float64Array;
+  // Unknowns that evidence has not tied together are most of them: what is zero before a row's first entry is left out.
+  const firstOf = drawn.map((_, row) =>
+    lower.subarray(row * size, row * size + size).findIndex((value) => value !== 0),
+  );
+  const ids = drawn.map((index) => (unknowns[index] as Situation['unknowns'][number]).id);
+  const sds = Float64Array.from(drawn, (index) => (unknowns[index] as Situation['unknowns'][number]).sd);
+  const base = deviationsOf(situation, mean);
+  const point = new Float64Array(size + 1);
+  const lnRateOff = new Float64Array(count);
+  const strips = strata(count);
+  const deviations = normalPoints(size + 1, count).map((raw, n): Deviations => {
     let share = 0;
     for (let i = 0; i < size; i++) share += (raw[i] ?? 0) * (unit[i] ?? 0);
-    const shift = length === 0 ? 0 : (strata[n] ?? 0) - share;
-    for (let i = 0; i < size; i++) point[i] = (raw[i] ?? 0) + shift * (unit[i] ?? 0);
-    const z = mean.slice();
+    const shift = length === 0 ? 0 : (strips[n] ?? 0) - share;
+    for (let i = 0; i <= size; i++) point[i] = (raw[i] ?? 0) + shift * (unit[i] ?? 0);
+    const one = { ...base };
+    let lnRate = restSd * (point[size] ?? 0);
+    lnRateOff[n] = lnRate;
     for (let row = 0; row < size; row++) {
-      const { at, values, count } = lower[row] as SparsePart;
       let sum = 0;
-      for (let i = 0; i < count; i++) sum += (values[i] ?? 0) * (point[at[i] ?? 0] ?? 0);
-      z[row] = (z[row] ?? 0) + sum;
+      for (let i = firstOf[row] ?? 0; i <= row; i++) sum += (lower[row * size + i] ?? 0) * (point[i] ?? 0);
+      one[ids[row] as ParameterId] += (sds[row] ?? 0) * sum;
+      lnRate += (ofRate[row] ?? 0) * (point[row] ?? 0);
     }
-    return z;
+    one.lnRun += lnRate;
+    return one;
   });
+  return { deviations, lnRateOff, lnRateSd: restSd };
 }
+
+/**
+ * The Cholesky factor of the drawn unknowns' covariance, row by row, with one row more for the sum of the others in
+ * ln(rate): what of it goes with the drawn ones, and what is left.
+ * Source: conditional normal distribution (textbook).
+ */
+function drawnFactor(
+  { covariance }: Posterior,
+  { lnRate }: Slopes,
+  drawn: readonly number[],
+  isPace: readonly boolean[],
+): { lower: Float64Array; ofRate: Float64Array; restSd: number } {
+  const size = drawn.length;
+  const together = (index: number): number =>
+    isPace.reduce((sum, pace, at) => (pace ? sum + covariance.get(index, at) * (lnRate[at] ?? 0) : sum), 0);
+  const lower = new Float64Array(size * size);
+  for (let row = 0; row < size; row++) {
+    for (let column = 0; column <= row; column++) {
+      let left = covariance.get(drawn[row] ?? 0, drawn[column] ?? 0);
+      for (let i = 0; i < column; i++) left -= (lower[row * size + i] ?? 0) * (lower[column * size + i] ?? 0);
+      lower[row * size + column] =
+        row === column ? Math.sqrt(Math.max(LEAST_VARIANCE, left)) : left / (lower[column * size + column] ?? 1);
+    }
+  }
+  const ofRate = new Float64Array(size);
+  for (let row = 0; row < size; row++) {
+    let left = together(drawn[row] ?? 0);
+    for (let i = 0; i < row; i++) left -= (lower[row * size + i] ?? 0) * (ofRate[i] ?? 0);
+    ofRate[row] = left / (lower[row * size + row] ?? 1);
+  }
+  let variance = isPace.reduce((sum, pace, at) => (pace ? sum + (lnRate[at] ?? 0) * together(at) : sum), 0);
+  for (const part of ofRate) variance -= part * part;
+  return { lower, ofRate, restSd: Math.sqrt(Math.max(LEAST_VARIANCE, variance)) };
+}
+
+/** Below this a variance is rounding. */
+const LEAST_VARIANCE = 1e-12;

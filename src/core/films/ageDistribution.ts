@@ -1,3 +1,4 @@
+import { normalCumulative } from '../inference/normalCumulative';
 import { normalQuantile } from '../inference/normalQuantile';
 import type { FilmAge } from './ageSchema';
 import { storageFactor } from './effectiveAge';
@@ -177,14 +178,4 @@ function between(table: Float64Array, position: number): number {
   const below = Math.max(0, Math.min(table.length - 2, Math.floor(at)));
   const low = table[below] ?? 0;
   return Math.max(0, low + (at - below) * ((table[below + 1] ?? low) - low));
-}
-
-/** Standard normal distribution function. Source: Abramowitz and Stegun 26.2.17, to 7.5e-8. */
-function normalCumulative(x: number): number {
-  const t = 1 / (1 + 0.2316419 * Math.abs(x));
-  const tail =
-    (Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI)) *
-    t *
-    (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
-  return x >= 0 ? 1 - tail : tail;
 }

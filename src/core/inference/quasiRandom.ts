@@ -1,8 +1,5 @@
 import { normalQuantile } from './normalQuantile';
 
-/** Draws of each predictive distribution. Source: our choice: a dated window's band then agrees with brute force within 3 %. */
-export const DRAWS = 128;
-
 /**
  * Root of x^(d+1) = x + 1, which spreads points most evenly over d dimensions.
  * Source: the additive recurrence that generalises the golden ratio (Roberts 2018), from memory.
@@ -13,32 +10,42 @@ function generalisedGolden(dimensions: number): number {
   return root;
 }
 
-/** The middles of DRAWS equal strips of probability, as standard normal values in rising order. */
-export const strata: readonly number[] = Array.from({ length: DRAWS }, (_, n) => normalQuantile((n + 0.5) / DRAWS));
+const strataTables = new Map<number, Float64Array>();
 
-const tables = new Map<number, Float64Array[]>();
+/** The middles of so many equal strips of probability, as standard normal values in rising order. */
+export function strata(count: number): Float64Array {
+  const known = strataTables.get(count);
+  if (known !== undefined) return known;
+  const made = Float64Array.from({ length: count }, (_, n) => normalQuantile((n + 0.5) / count));
+  strataTables.set(count, made);
+  return made;
+}
+
+const pointTables = new Map<string, Float64Array[]>();
 
 /**
  * A fixed set of quasi-random standard normal points: the same every time, so that results reproduce. In every dimension
  * each strip of probability holds one point.
  * @param dimensions number of dimensions; 1 or more
- * @returns DRAWS points. Source: Latin hypercube (McKay and others 1979) in the order of the additive recurrence, its
+ * @param count number of points; 2 or more
+ * @returns the points. Source: Latin hypercube (McKay and others 1979) in the order of the additive recurrence, its
  * correlations taken out (Owen 1994).
  */
-export function normalPoints(dimensions: number): readonly Float64Array[] {
-  const known = tables.get(dimensions);
+export function normalPoints(dimensions: number, count: number): readonly Float64Array[] {
+  const name = `${dimensions} ${count}`;
+  const known = pointTables.get(name);
   if (known !== undefined) return known;
   const golden = generalisedGolden(dimensions);
   const columns = Array.from({ length: dimensions }, (_, d) =>
-    ranked(Float64Array.from({ length: DRAWS }, (_n, n) => ((n + 1) * golden ** -(d + 1)) % 1)),
+    ranked(Float64Array.from({ length: count }, (_n, n) => ((n + 1) * golden ** -(d + 1)) % 1)),
   );
   for (let sweep = 0; sweep < SWEEPS; sweep++) {
     if (sweep % 2 === 1) columns.reverse();
     decorrelate(columns);
     if (sweep % 2 === 1) columns.reverse();
   }
-  const points = Array.from({ length: DRAWS }, (_, n) => Float64Array.from(columns, (column) => column[n] ?? 0));
-  tables.set(dimensions, points);
+  const points = Array.from({ length: count }, (_, n) => Float64Array.from(columns, (column) => column[n] ?? 0));
+  pointTables.set(name, points);
   return points;
 }
 
@@ -47,10 +54,11 @@ const SWEEPS = 6;
 
 /** The strata in the order of some values. */
 function ranked(values: Float64Array): Float64Array {
-  const column = new Float64Array(DRAWS);
+  const column = new Float64Array(values.length);
+  const strips = strata(values.length);
   [...values.keys()]
     .sort((a, b) => (values[a] ?? 0) - (values[b] ?? 0))
-    .forEach((n, rank) => (column[n] = strata[rank] ?? 0));
+    .forEach((n, rank) => (column[n] = strips[rank] ?? 0));
   return column;
 }
 
@@ -64,11 +72,11 @@ function decorrelate(columns: Float64Array[]): void {
     for (const before of columns.slice(0, d)) {
       let product = 0;
       let square = 0;
-      for (let n = 0; n < DRAWS; n++) {
+      for (let n = 0; n < left.length; n++) {
         product += (left[n] ?? 0) * (before[n] ?? 0);
         square += (before[n] ?? 0) ** 2;
       }
-      for (let n = 0; n < DRAWS; n++) left[n] = (left[n] ?? 0) - (product / square) * (before[n] ?? 0);
+      for (let n = 0; n < left.length; n++) left[n] = (left[n] ?? 0) - (product / square) * (before[n] ?? 0);
     }
     columns[d] = ranked(left);
   }
