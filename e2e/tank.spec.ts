@@ -139,11 +139,11 @@ test('space is the primary act even with the focus on another button; other keys
   expect((await lastRun(page)).events.map(({ kind }) => kind)).toEqual(['begin']);
 });
 
-test('a rest counts for nothing in the wash, and is refused in the developer with its reason', async ({ page }) => {
+test('a pause counts for nothing in the wash, and is refused in the developer with its reason', async ({ page }) => {
   await atTank(page);
   await developing(page);
   await expect(page.getByText('The developer goes on working, whether the clock goes or not.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Rest the clock' })).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Pause the clock' })).toBeHidden();
   const { steps } = await lastRun(page);
   const wash = steps.findIndex(({ kind }) => kind === 'wash');
   for (let step = 1; step < wash; step++) {
@@ -151,12 +151,12 @@ test('a rest counts for nothing in the wash, and is refused in the developer wit
     await page.getByRole('button', { name: /: it is in$/ }).click();
   }
   await page.clock.runFor(5_000);
-  await page.getByRole('button', { name: 'Rest the clock' }).click();
+  await page.getByRole('button', { name: 'Pause the clock' }).click();
   const before = await clockS(page);
   await page.clock.fastForward(120_000);
-  await expect(page.getByTestId('hands')).toHaveText('The clock rests');
+  await expect(page.getByTestId('hands')).toHaveText('The clock is paused');
   expect(Math.abs((await clockS(page)) - before)).toBeLessThanOrEqual(1);
-  await page.getByRole('button', { name: 'Let the clock go on' }).click();
+  await page.getByRole('button', { name: 'Start the clock again' }).click();
   await page.clock.runFor(2_000);
   expect(before - (await clockS(page))).toBeLessThanOrEqual(4);
 });

@@ -33,7 +33,7 @@ export async function chartFile(chart: Chart<'line'>, kind: ChartFileKind, groun
 async function pngOf({ canvas }: Chart<'line'>, ground: string): Promise<Blob> {
   const copy = new OffscreenCanvas(canvas.width, canvas.height);
   const context = copy.getContext('2d');
-  if (context === null) throw new Error('This browser lends no canvas.');
+  if (context === null) throw new Error('This browser cannot draw the chart into a file.');
   context.fillStyle = ground;
   context.fillRect(0, 0, copy.width, copy.height);
   context.drawImage(canvas, 0, 0);

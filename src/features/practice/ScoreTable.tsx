@@ -10,7 +10,7 @@ export function ScoreTable({ scores }: { scores: readonly PracticeScore[] }) {
         <tr>
           <th className="pr-4 font-normal">Run</th>
           <th className="pr-4 font-normal">Development</th>
-          <th className="pr-4 font-normal">Hand, grades</th>
+          <th className="pr-4 font-normal">Timing, grades</th>
           <th className="font-normal">Next time</th>
         </tr>
       </thead>

@@ -4,7 +4,7 @@ import { formatNumber } from '@/core/units/quantity';
 /** The one sentence on what to do better. */
 const advice: Record<Advice, string> = {
   'late-pour': 'Start to pour when the screen says so: the developer works until the tank is empty.',
-  'early-pour': 'Leave it in until the clock is at its end: an early hand cannot be made up for.',
+  'early-pour': 'Leave it in until the clock is at its end: what is cut short cannot be made up later.',
   measure: 'Dip the thermometer in the first minute: the tank was not as warm as planned, and the end moves with it.',
   'measure-again': 'Dip the thermometer again half way: the temperature went on moving after your reading.',
   'late-baths': 'The development was right; have the next bath in hand before the clock ends.',
@@ -27,7 +27,7 @@ export function handWords({ handGrades, forgiven }: PracticeScore): string {
   const by = Math.abs(handGrades);
   const size =
     by < 0.1
-      ? 'The hand moved nothing'
-      : `The hand made it ${formatNumber(by, 1)} grades ${handGrades > 0 ? 'harder' : 'softer'}`;
-  return `${size}: ${forgiven ? 'small beside what nobody could know of this film.' : 'more than the doubt of the film excuses.'}`;
+      ? 'Your timing changed nothing'
+      : `Your timing made it ${formatNumber(by, 1)} grades ${handGrades > 0 ? 'harder' : 'softer'}`;
+  return `${size}: ${forgiven ? 'small beside what nobody could know of this film.' : 'more than the doubt about the film excuses.'}`;
 }

@@ -112,7 +112,7 @@ function checkWords(check: TankCheck, units: UnitChoice): string {
       if (check.spent) return 'The brew is spent: mix a fresh one, or expect a thin film.';
       if (check.state === 'warn') return 'The brew will be spent by this film.';
       return check.left === null
-        ? 'How far the developer is used, its leaflet says.'
+        ? 'Its leaflet says how many films the developer lasts.'
         : `The brew has ${Math.round(check.left * 100)} % of its strength.`;
     case 'clock':
       return check.state === 'good'

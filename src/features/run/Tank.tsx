@@ -216,7 +216,7 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
               : view === null
                 ? `Ready: ${step.name.toLowerCase()}`
                 : face.paused
-                  ? 'The clock rests'
+                  ? 'The clock is paused'
                   : handsWords(step, view)}
           </p>
           {phase === 'finished' ? (
@@ -348,7 +348,7 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
                 disabled={!mayAct}
                 onClick={() => void record({ kind: 'resume', atMs: clock.read() })}
               >
-                Let the clock go on
+                Start the clock again
               </button>
             ) : face.pausing.may ? (
               <button
@@ -357,10 +357,10 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
                 disabled={!mayAct}
                 onClick={() => void record({ kind: 'pause', atMs: clock.read() })}
               >
-                Rest the clock
+                Pause the clock
               </button>
             ) : (
-              <span>The clock cannot rest here.</span>
+              <span>The clock cannot be paused here.</span>
             )}
             <span>{face.pausing.why}</span>
           </p>

@@ -190,7 +190,7 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
           <h2 id="strip-says">What the strip says</h2>
           {reading.backwards && (
             <p role="alert" className="mt-2 max-w-[72ch] border-l-4 border-heat pl-3">
-              The row gets thinner where its exposures grow: it was begun from the other end.{' '}
+              The row gets thinner as its exposures grow, so it runs the other way.{' '}
               <button
                 type="button"
                 className="act-plain"

@@ -1,5 +1,6 @@
 'use client';
 
+import { useMemo, type ReactNode } from 'react';
 import type { StockFamilyId } from '@/core/films/stockFamilies';
 import type { LedgerRow } from '@/core/estimate/result';
 import { isGuess } from '@/core/estimate/isGuess';
@@ -38,6 +39,14 @@ const BESIDE: readonly LedgerRow['id'][] = ['temperature', 'agitation', 'bromide
  */
 export function PlanLedger({ study, plan, familyId, units }: PlanLedgerProps) {
   const decided = decidedRows(plan.form);
+  // What is tried out with a slider moves figures, and no field: the fields stay as they are.
+  const [fields, movement] = useMemo(
+    () => [
+      new Map(ledgerRowIds.map((id): [LedgerRow['id'], ReactNode] => [id, rowFields(id, plan, units)])),
+      plan.form.movement === null ? null : <OwnMovement plan={plan} units={units} />,
+    ],
+    [plan, units],
+  );
   const rows = new Map(study?.estimate.ledger.map((row) => [row.id, row]));
   const lines = ledgerRowIds.flatMap((id): LedgerLine[] => {
     const row = rows.get(id);
@@ -45,10 +54,10 @@ export function PlanLedger({ study, plan, familyId, units }: PlanLedgerProps) {
     return [
       {
         id,
-        fields: rowFields(id, plan, units),
+        fields: fields.get(id) ?? null,
         fieldsBeside: BESIDE.includes(id),
-        below: id === 'agitation' && plan.form.movement !== null ? <OwnMovement plan={plan} units={units} /> : null,
-        ...figuresOf(id, row, { study, plan, familyId, units }),
+        below: id === 'agitation' ? movement : null,
+        ...figuresOf(id, row, fields.get(id) != null, { study, plan, familyId, units }),
       },
     ];
   });
@@ -85,12 +94,13 @@ function isSilent({ ratio, varianceShare }: LedgerRow): boolean {
 function figuresOf(
   id: LedgerRow['id'],
   row: LedgerRow | undefined,
+  hasFields: boolean,
   { study, plan, familyId, units }: PlanLedgerProps,
 ): Omit<LedgerLine, 'id' | 'fields'> {
   const words =
     row === undefined || study === null ? null : rowWords(row, study.request, study.estimate, units, plan.jug);
   // A row without fields is known by its words alone.
-  const steady = (STEADY.includes(id) || BESIDE.includes(id)) && rowFields(id, plan, units) !== null;
+  const steady = (STEADY.includes(id) || BESIDE.includes(id)) && hasFields;
   const developer = plan.shown?.developer;
   const name =
     id === 'base' && developer !== undefined && !plan.form.knownTimeOn

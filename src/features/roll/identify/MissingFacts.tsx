@@ -12,7 +12,7 @@ export function MissingFacts({ study: { missing, estimate } }: { study: Study })
     return <p className="text-ink2">No further fact about the roll would narrow the band; a test would.</p>;
   return (
     <p>
-      The band is {formatMinutes(estimate.band.lowMin)}–{formatMinutes(estimate.band.highMin)}. To know{' '}
+      The band is {formatMinutes(estimate.band.lowMin)}–{formatMinutes(estimate.band.highMin)}. Knowing{' '}
       <b>{words[best.id]}</b> would narrow it most, to {formatMinutes(best.lowMin)}–{formatMinutes(best.highMin)}
       {others.map(({ id, lowMin, highMin }) => `; ${words[id]}, to ${formatMinutes(lowMin)}–${formatMinutes(highMin)}`)}
       .

@@ -170,7 +170,7 @@ function Mixed({ brew, plan, inHand }: { brew: NonNullable<RollDossier['brew']>;
               className="act-plain"
               onClick={() => inHand.change({ temperatureC: brew.temperatureC ?? plan.temperatureC })}
             >
-              Reckon with {formatQuantity(brew.temperatureC, 'temperature', units)}
+              Plan with {formatQuantity(brew.temperatureC, 'temperature', units)}
             </button>
           </p>
         )}
