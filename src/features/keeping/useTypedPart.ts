@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { keepDraft, readDraft } from '@/data/drafts';
-import { dropAhead, writeAhead } from '@/data/typedAhead';
+import { lastStamp } from '@/data/typedAhead';
 import { partKey, type TypedPart } from '@/data/typedParts';
 
 /**
@@ -22,23 +22,28 @@ export function useTypedPart<Form, Value>(
   const { read } = part;
   const [form, setForm] = useState<Form>(stored);
   const latestRef = useRef<Form>(stored);
-  const underWayRef = useRef(0);
+  const waitingRef = useRef<{ value: Value; kept: Promise<void>; stamp: number } | null>(null);
+  const writingRef = useRef(false);
   const change = useCallback(
     (next: Form) => {
       latestRef.current = next;
       setForm(next);
+      // A draft is written much sooner than a record with all that hangs on it: what a crash leaves of it is stored later.
+      const kept = keepDraft(draftKey, next).catch(() => undefined);
       const answer = read(next);
-      if (!answer.ok) {
-        void keepDraft(draftKey, next).catch(() => undefined);
-        return;
-      }
-      const { text, stamp } = writeAhead(draftKey, next);
-      underWayRef.current += 1;
-      void part
-        .store(id, answer.value, { key: draftKey, stamp })
-        .then(() => dropAhead(draftKey, text))
-        .catch(() => undefined)
-        .finally(() => (underWayRef.current -= 1));
+      waitingRef.current = answer.ok ? { value: answer.value, kept, stamp: lastStamp(draftKey) } : null;
+      // While one write is under way only the latest waits, so that fast typing never queues up behind itself.
+      const write = async (): Promise<void> => {
+        writingRef.current = true;
+        for (let one = waitingRef.current; one !== null; one = waitingRef.current) {
+          waitingRef.current = null;
+          const { value, kept, stamp } = one;
+          await kept;
+          await part.store(id, value, { key: draftKey, stamp }).catch(() => undefined);
+        }
+        writingRef.current = false;
+      };
+      if (!writingRef.current) void write();
     },
     [draftKey, id, part, read],
   );
@@ -59,7 +64,7 @@ export function useTypedPart<Form, Value>(
   const storedText = JSON.stringify(stored);
   useEffect(() => {
     const [mine, theirs] = [read(latestRef.current), read(JSON.parse(storedText) as Form)];
-    if (underWayRef.current > 0 || !mine.ok || !theirs.ok) return;
+    if (writingRef.current || !mine.ok || !theirs.ok) return;
     if (JSON.stringify(mine.value) === JSON.stringify(theirs.value)) return;
     latestRef.current = JSON.parse(storedText) as Form;
     setForm(latestRef.current);
