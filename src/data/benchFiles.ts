@@ -280,9 +280,12 @@ export async function wipeRecords(withoutCopy = false): Promise<void> {
         await db.acts.clear();
       } else await keepWhole(db, 'emptying the bench');
       await clearBench(db);
+      // Where there is no room for anything, only what deletes goes through.
+      if (withoutCopy) return;
       await db.done.put({ id: '*', updatedMs: Date.now() });
       await forgetOlder(db);
     });
+    if (withoutCopy) await db.done.put({ id: '*', updatedMs: Date.now() }).catch(() => undefined);
   });
   dropAllAhead();
 }

@@ -3,6 +3,7 @@
 import { Fragment, useState, type ReactNode } from 'react';
 import { ChevronRight } from 'lucide-react';
 import { classes } from './classes';
+import { stale } from './stale';
 
 export interface LedgerLine {
   id: string;
@@ -33,9 +34,9 @@ interface LedgerProps {
 }
 
 /** Reasons in order, adding up like a till receipt. */
-export function Ledger({ lines, total, own = null, stale = false }: LedgerProps) {
+export function Ledger({ lines, total, own = null, stale: isStale = false }: LedgerProps) {
   const [open, setOpen] = useState<string | null>(null);
-  const figure = (className: string): string => classes(className, stale && 'stale');
+  const figure = (className: string) => stale(isStale, className);
   return (
     <table className="w-full table-fixed border-collapse">
       <caption className="sr-only">Ledger of the development time</caption>
@@ -88,9 +89,9 @@ export function Ledger({ lines, total, own = null, stale = false }: LedgerProps)
                     {line.fieldsBeside === true && line.fields}
                   </div>
                 </td>
-                <td className={figure('num py-1 text-right whitespace-nowrap')}>{line.ratio}</td>
-                <td className={figure('py-1 pl-1.5 text-right')}>{line.time}</td>
-                <td className={figure('py-1 pl-3 ')}>
+                <td {...figure('num py-1 text-right whitespace-nowrap')}>{line.ratio}</td>
+                <td {...figure('py-1 pl-1.5 text-right')}>{line.time}</td>
+                <td {...figure('py-1 pl-3 ')}>
                   <span className="sr-only">{Math.round(line.share * 100)} % of the doubt</span>
                   <span aria-hidden className="relative block h-[7px] bg-hair">
                     <span className="absolute inset-y-0 left-0 bg-ink2" style={{ width: `${line.share * 100}%` }} />
@@ -127,8 +128,8 @@ export function Ledger({ lines, total, own = null, stale = false }: LedgerProps)
           <th scope="row" className="py-2 text-left">
             {total.label}
           </th>
-          <td className={figure('num py-2 text-right whitespace-nowrap')}>{total.ratio}</td>
-          <td className={figure('py-2 pl-1.5 text-right')}>{total.time}</td>
+          <td {...figure('num py-2 text-right whitespace-nowrap')}>{total.ratio}</td>
+          <td {...figure('py-2 pl-1.5 text-right')}>{total.time}</td>
           <td className="py-2 pl-3 text-[13px] leading-tight font-normal text-ink2 ">share of the doubt</td>
         </tr>
         {own !== null && (
@@ -136,8 +137,8 @@ export function Ledger({ lines, total, own = null, stale = false }: LedgerProps)
             <th scope="row" className="py-2 text-left">
               {own.label}
             </th>
-            <td className={figure('num py-2 text-right whitespace-nowrap')}>{own.ratio}</td>
-            <td className={figure('py-2 pl-1.5 text-right')}>{own.time}</td>
+            <td {...figure('num py-2 text-right whitespace-nowrap')}>{own.ratio}</td>
+            <td {...figure('py-2 pl-1.5 text-right')}>{own.time}</td>
             <td />
           </tr>
         )}

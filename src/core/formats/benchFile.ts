@@ -6,7 +6,7 @@ import type { Photo, Records, TableName } from '../records/records';
 import { tableNames } from '../records/tables';
 import { RecordCheck } from './checkRecords';
 import { crc32, zipChecks } from './zipChecks';
-import { latestVersion, migrate, migrations, type Migration } from './migrations';
+import { latestVersion, migrate, migrations, type Migration, type RawRecords } from './migrations';
 import { RECORDS_FORMAT, RecordLines, endLine, headLine, isOwnHead, rowLines, tableLine } from './recordLines';
 
 /** How far a file is, 0 to 1, and with what. Answers whether to go on. */
@@ -248,7 +248,17 @@ async function readWhole(
   const unknown = Object.keys(records).filter((name) => !tableNames.includes(name as TableName));
   if (unknown.length > 0)
     return unknown.map((name) => ({ path: `records.${name}`, message: `There is no table “${name}”.` }));
-  const newest = migrate(records, version, steps);
+  let newest: RawRecords;
+  try {
+    newest = migrate(records, version, steps);
+  } catch (error) {
+    return [
+      {
+        path: 'records',
+        message: `These records are not as version ${version} writes them${detail(error)}. Export the file again where it came from.`,
+      },
+    ];
+  }
   for (const [index, table] of tableNames.entries()) {
     const rows = newest[table] ?? [];
     for (let from = 0; from < rows.length; from += BATCH) {

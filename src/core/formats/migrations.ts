@@ -44,7 +44,8 @@ export function migrate(
   if (!Number.isInteger(fromVersion) || fromVersion < 1 || fromVersion > latestVersion(steps)) {
     throw new RangeError(`No migration from version ${fromVersion}.`);
   }
-  return steps
-    .filter((step) => step.to > fromVersion)
-    .reduce((current, step) => step.change(current), structuredClone(records));
+  const wanted = steps.filter((step) => step.to > fromVersion);
+  return wanted.length === 0
+    ? records
+    : wanted.reduce((current, step) => step.change(current), structuredClone(records));
 }

@@ -12,6 +12,7 @@ import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
 import { MENDING } from '@/ui/mending';
 import { useNow } from '@/ui/useNow';
+import { stale } from '@/ui/stale';
 import { coreWorker } from '@/workers/core';
 import type { BenchPart } from './Workbench';
 
@@ -62,11 +63,7 @@ export function BrewTime({
   return (
     <section aria-label="Time of the roll" className={classes('border-b border-hair pb-4', !current && 'opacity-80')}>
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <span
-          aria-hidden={mending}
-          className={classes('num text-[56px] leading-none tracking-[-.03em]', mending && 'stale')}
-          data-testid="brew-time"
-        >
+        <span {...stale(mending, 'num text-[56px] leading-none tracking-[-.03em]')} data-testid="brew-time">
           {formatMinutes(timeMin)}
         </span>
         <span className="min-w-0 flex-1 text-[14px]">
@@ -83,7 +80,7 @@ export function BrewTime({
           )}
         </span>
       </div>
-      <div aria-hidden={mending} className={classes('mt-3', mending && 'stale')}>
+      <div {...stale(mending, 'mt-3')}>
         <Band timeMin={timeMin} lowMin={band.lowMin} highMin={band.highMin} />
       </div>
     </section>

@@ -2,8 +2,8 @@
 
 import { LEAST_DEVELOPING_PH, REFERENCE_BREW_PH } from '@/core/chemistry/ph/brewPh';
 import { formatNumber } from '@/core/units/quantity';
-import { classes } from '@/ui/classes';
 import { Meter } from '@/ui/Meter';
+import { stale } from '@/ui/stale';
 import { percentWords, stoppedWords } from '@/features/words/brewWords';
 import type { BenchPart } from './Workbench';
 
@@ -28,7 +28,7 @@ export function Meters({ inHand: { form, change, shown, mending } }: Pick<BenchP
   };
   const hasSoda = form.lines.some(({ substanceId }) => substanceId === 'soda-anhydrous');
   return (
-    <section aria-label="pH and strength" className={classes(mending && 'stale')}>
+    <section aria-label="pH and strength" {...stale(mending)}>
       {solution !== null && (
         <>
           <p className="flex items-baseline justify-between gap-3">

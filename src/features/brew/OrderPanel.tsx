@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { mixSteps } from '@/core/brewing/mixSteps';
 import type { UnitChoice } from '@/core/units/quantity';
 import { CautionList } from '@/ui/CautionList';
-import { classes } from '@/ui/classes';
+import { stale } from '@/ui/stale';
 import { stepAmountWords } from '@/features/words/stepWords';
 import type { BenchPart } from './Workbench';
 
@@ -14,7 +14,7 @@ export function OrderPanel({ inHand: { shown, mending }, units }: Pick<BenchPart
   const steps = useMemo(() => (batch === undefined ? [] : mixSteps(batch)), [batch]);
   if (batch === undefined) return null;
   return (
-    <section aria-labelledby="order" className={classes(mending && 'stale')}>
+    <section aria-labelledby="order" {...stale(mending)}>
       <h2 id="order">Order of mixing</h2>
       <ol className="mt-2" aria-label="Order of mixing">
         {steps.map((step, index) => (

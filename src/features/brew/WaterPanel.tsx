@@ -1,7 +1,7 @@
 'use client';
 
-import { classes } from '@/ui/classes';
 import { Quantity } from '@/ui/Quantity';
+import { stale } from '@/ui/stale';
 import { thermometerWords, waitingWords, waterWords } from '@/features/words/brewWords';
 import type { BenchPart } from './Workbench';
 
@@ -9,7 +9,6 @@ import type { BenchPart } from './Workbench';
 export function WaterPanel({ inHand: { form, change, errors, shown, mending }, settings }: BenchPart) {
   // The words are about the temperature that the sheet was worked out for.
   const targetC = shown?.batch.targetC ?? 0;
-  const grey = mending && 'stale';
   return (
     <section aria-labelledby="water">
       <h2 id="water">Water and temperature</h2>
@@ -52,7 +51,7 @@ export function WaterPanel({ inHand: { form, change, errors, shown, mending }, s
         />
       </div>
       {shown !== null && (
-        <div className={classes('mt-3 space-y-1', grey)} data-testid="water-words">
+        <div {...stale(mending, 'mt-3 space-y-1')} data-testid="water-words">
           {waterWords(shown.water, targetC, settings).map((sentence) => (
             <p key={sentence}>{sentence}</p>
           ))}
@@ -78,7 +77,7 @@ export function WaterPanel({ inHand: { form, change, errors, shown, mending }, s
           error={errors.jugC}
         />
         {shown !== null && (
-          <p className={classes('pb-2 text-[14px]', grey)}>{waitingWords(shown.waiting, targetC, settings)}</p>
+          <p {...stale(mending, 'pb-2 text-[14px]')}>{waitingWords(shown.waiting, targetC, settings)}</p>
         )}
       </div>
     </section>

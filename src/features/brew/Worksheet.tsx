@@ -10,6 +10,7 @@ import { DilutionField } from '@/features/dilution/DilutionField';
 import { FieldError } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { classes } from '@/ui/classes';
+import { stale } from '@/ui/stale';
 import { useState } from 'react';
 import { percentWords, rowAmountWords, rowNotes, spoonFillWords, spoonWords } from '@/features/words/brewWords';
 import type { BenchPart } from './Workbench';
@@ -52,7 +53,7 @@ export function Worksheet({ inHand: { form, change, errors, result, shown, mendi
             key={line.key}
             line={line}
             row={shown?.rows.find(({ part }) => part.key === line.key) ?? null}
-            stale={mending}
+            isStale={mending}
             volumeMl={result?.volumeMl ?? null}
             tabletMg={tabletsAtHand(form) ? Number(form.tabletMg) || null : null}
             kit={settings.kit}
@@ -71,7 +72,7 @@ interface LineProps {
   line: LineForm;
   row: WorkedRow | null;
   /** The row is from before what is typed. */
-  stale: boolean;
+  isStale: boolean;
   volumeMl: number | null;
   /** What one tablet holds, mg; null where no tablets are used. */
   tabletMg: number | null;
@@ -86,7 +87,7 @@ function tabletsAtHand({ ascorbicForm }: Pick<WorkbenchForm, 'ascorbicForm'>): b
   return ascorbicForm === 'tablets' || ascorbicForm === 'effervescent';
 }
 
-function Line({ line, row, stale, volumeMl, tabletMg, kit, units, errors, change, takeOut }: LineProps) {
+function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, change, takeOut }: LineProps) {
   const [saying, setSaying] = useState(false);
   const plain = line.kind === 'substance' || line.kind === 'own';
   const error = (field: string): string | undefined => errors[`lines.${line.key}.${field}`];
@@ -118,7 +119,7 @@ function Line({ line, row, stale, volumeMl, tabletMg, kit, units, errors, change
           )}
         </td>
         <td className="py-2 text-right whitespace-nowrap">
-          <span className={classes('num text-[20px]', stale && 'stale')} data-testid={`amount-${line.key}`}>
+          <span {...stale(isStale, 'num text-[20px]')} data-testid={`amount-${line.key}`}>
             {row === null ? '–' : rowAmountWords(row, units)}
           </span>
           {plain && volumeMl !== null && !saying && (
@@ -127,12 +128,7 @@ function Line({ line, row, stale, volumeMl, tabletMg, kit, units, errors, change
             </button>
           )}
         </td>
-        <td
-          className={classes(
-            'hidden py-2 pl-5 text-[14px] whitespace-nowrap text-ink2 sm:table-cell',
-            stale && 'stale',
-          )}
-        >
+        <td {...stale(isStale, 'hidden py-2 pl-5 text-[14px] whitespace-nowrap text-ink2 sm:table-cell')}>
           {spoons !== null && (
             <>
               {spoonWords(spoons)}
@@ -182,7 +178,7 @@ function Line({ line, row, stale, volumeMl, tabletMg, kit, units, errors, change
             )}
           >
             {spoons !== null && (
-              <p className={classes('pb-2 text-ink2 sm:hidden', stale && 'stale')}>
+              <p {...stale(isStale, 'pb-2 text-ink2 sm:hidden')}>
                 {spoonWords(spoons)}, {fill}
               </p>
             )}

@@ -15,7 +15,7 @@ export function DataTable({
     <section aria-labelledby={id}>
       <h2 id={id}>{title}</h2>
       <p className="mt-1 max-w-[70ch] text-[13px] text-ink2">{note}</p>
-      <div className="mt-2 overflow-x-auto" role="region" aria-labelledby={id} tabIndex={0}>
+      <div className="mt-2 overflow-x-auto" role="group" aria-label={`${title}, as a table`} tabIndex={0}>
         <table className="w-full max-w-[900px] border-collapse">
           <thead>
             <tr className="align-bottom text-[13px] text-ink2">

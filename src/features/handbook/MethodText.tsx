@@ -12,7 +12,7 @@ export function MethodText({ markdown }: { markdown: string }) {
           ul: ({ children }) => <ul className="list-disc space-y-1 pl-5">{children}</ul>,
           code: ({ children }) => <code className="text-[14px]">{children}</code>,
           table: ({ children }) => (
-            <div className="overflow-x-auto" role="region" aria-label="Table" tabIndex={0}>
+            <div className="overflow-x-auto" role="group" aria-label="Table" tabIndex={0}>
               <table className="w-full border-collapse [&_td]:border-t [&_td]:border-hair [&_td]:py-1.5 [&_td]:pr-4 [&_th]:py-1 [&_th]:pr-4 [&_th]:text-left [&_th]:font-normal [&_th]:text-ink2">
                 {children}
               </table>

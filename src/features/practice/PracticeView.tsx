@@ -37,9 +37,7 @@ export function PracticeView() {
         The screen of the real tank, over a simulated one. Its temperature drifts, its film is not quite what the
         leaflet says, and now and then something goes wrong. Dip the thermometer, follow the words, pour out on time.
       </p>
-      <p className="mt-2 text-ink2">
-        Three runs before a real one make the hands sure. None of it goes into the log.
-      </p>
+      <p className="mt-2 text-ink2">Three runs before a real one make the hands sure. None of it goes into the log.</p>
       <div className="mt-5 max-w-[520px]">
         <Segments id="pace" label="How fast" value={pace} options={paceOptions} onChange={setPace} />
       </div>

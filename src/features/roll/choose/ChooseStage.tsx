@@ -14,8 +14,8 @@ import { pinOf } from '@/core/plan/pinOf';
 import { pinPlan, unpinPlan } from '@/data/plans';
 import type { RollDossier } from '@/data/queries';
 import { CautionList } from '@/ui/CautionList';
-import { classes } from '@/ui/classes';
 import { EmptyChart } from '@/ui/EmptyChart';
+import { stale } from '@/ui/stale';
 import { Outlook } from '@/features/roll/plan/Outlook';
 import { ownOutlookWords, ownTimeCaution } from '@/features/roll/plan/ownTimeWords';
 import { PinNote } from '@/features/roll/plan/PinNote';
@@ -45,7 +45,6 @@ interface ChooseProps {
 /** What it is developed in, how warm, how moved, and the time that comes of it: with its reasons, its band, and what it would give. */
 export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) {
   const { study, shown, state } = plan;
-  const grey = classes(state === 'mending' && 'stale');
   /** Nothing is drawn from a guess. */
   const guess = study !== null && isGuess(study.estimate);
   const pinnedPlan: Plan | undefined = dossier.plan?.pinned ? dossier.plan : undefined;
@@ -89,14 +88,14 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
           )}
           {!guess && (
             <div>
-              <div className={grey}>
+              <div {...stale(state === 'mending')}>
                 <LiveChart plan={plan} />
               </div>
               <WhatIf plan={plan} units={units} />
             </div>
           )}
           {study !== null && shown !== null && !guess && (
-            <div className={grey}>
+            <div {...stale(state === 'mending')}>
               <StrategyCurves plan={plan} />
             </div>
           )}
@@ -162,7 +161,7 @@ function OwnOutlook({ plan }: { plan: PlanInHand }) {
   if (study?.own == null) return null;
   const caution = ownTimeCaution(study.own);
   return (
-    <div className={classes('text-[14px]', state === 'mending' && 'stale')} role="status">
+    <div {...stale(state === 'mending', 'text-[14px]')} role="status">
       <p>
         <b>My time.</b> {ownOutlookWords(study.own, study.estimate.gradient.target)}
       </p>
@@ -177,7 +176,7 @@ function BestTest({ plan: { study, state } }: { plan: PlanInHand }) {
     study?.next.enough === true ? undefined : study?.next.tests.find(({ id }) => id === 'clip' || id === 'drop');
   if (best === undefined) return null;
   return (
-    <a href="#test" className={classes('block text-[14px]', state === 'mending' && 'stale')}>
+    <a href="#test" {...stale(state === 'mending', 'block text-[14px]')}>
       Test first: it would leave {formatMinutes(best.lowMin)} to {formatMinutes(best.highMin)}
     </a>
   );

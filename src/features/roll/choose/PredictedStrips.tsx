@@ -10,6 +10,7 @@ import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
 import { ScenePicture } from '@/features/scene/ScenePicture';
 import { classes } from '@/ui/classes';
 import { useLight } from '@/ui/light';
+import { stale } from '@/ui/stale';
 import { Term } from '@/ui/Term';
 import { Tick } from '@/ui/Tick';
 import { lookWords, shadowWords, strategyReasons, strategyWords } from './strategyWords';
@@ -22,7 +23,7 @@ export function PredictedStrips({ plan }: { plan: PlanInHand }) {
   if (study === null) return null;
   const { outlooks, recommended, reason, logH } = study.strategies;
   const { target } = study.estimate.gradient;
-  const stale = state === 'mending' && 'stale';
+  const mending = state === 'mending';
   const stand = outlooks.find(({ id }) => id === 'stand');
   return (
     <section aria-labelledby="strategies">
@@ -55,7 +56,7 @@ export function PredictedStrips({ plan }: { plan: PlanInHand }) {
                   checked={chosen}
                   onChange={() => chooseStrategy(outlook.id)}
                 />
-                <span className={classes('min-w-0 leading-tight', stale)}>
+                <span {...stale(mending, 'min-w-0 leading-tight')}>
                   <span className="num text-[17px]">{strategyWords[outlook.id].name}</span>
                   <span className="num block">{formatMinutes(outlook.timeMin)}</span>
                   <span className="block text-[13px] text-ink2">
@@ -65,9 +66,9 @@ export function PredictedStrips({ plan }: { plan: PlanInHand }) {
                   {outlook.id === recommended && <span className="block text-[13px] font-[620]">recommended</span>}
                 </span>
               </span>
-              <Strip logH={logH} densities={outlook.densities} baseFogD={outlook.baseFogD} className={stale} />
+              <Strip logH={logH} densities={outlook.densities} baseFogD={outlook.baseFogD} mending={mending} />
               <Figures
-                className={stale}
+                mending={mending}
                 words={`gradient ${formatNumber(outlook.netGradient, 2)} · base + fog ${formatNumber(outlook.baseFogD, 2)} · shadow separation ${shadowWords(outlook.shadows)}`}
               />
             </label>
@@ -78,27 +79,27 @@ export function PredictedStrips({ plan }: { plan: PlanInHand }) {
             className="grid grid-cols-2 gap-x-3 gap-y-1 border-t border-hair px-2 py-2 sm:grid-cols-[132px_1fr_1fr]"
             data-testid="own-outlook"
           >
-            <span className={classes('col-span-2 leading-tight sm:col-span-1 sm:pl-[28px]', stale)}>
+            <span {...stale(mending, 'col-span-2 leading-tight sm:col-span-1 sm:pl-[28px]')}>
               <span className="num text-[17px]">My time</span>
               <span className="num block">{formatDuration(Math.round(study.own.timeMin * 60))}</span>
               <span className="block text-[13px] text-ink2">{lookWords(study.own.netGradient, target)}</span>
             </span>
-            <Strip logH={logH} densities={study.own.densities} baseFogD={study.own.baseFogD} className={stale} />
+            <Strip logH={logH} densities={study.own.densities} baseFogD={study.own.baseFogD} mending={mending} />
             <Figures
-              className={stale}
+              mending={mending}
               words={`gradient ${formatNumber(study.own.netGradient, 2)} · base + fog ${formatNumber(study.own.baseFogD, 2)} · shadow separation ${shadowWords(study.own.shadows)}`}
             />
           </div>
         )}
         <div className="grid grid-cols-2 gap-x-3 border-y border-hair px-2 py-2 sm:grid-cols-[132px_1fr_1fr]">
-          <span className={classes('col-span-2 leading-tight sm:col-span-1 sm:pl-[28px]', stale)}>
+          <span {...stale(mending, 'col-span-2 leading-tight sm:col-span-1 sm:pl-[28px]')}>
             <span className="num text-[17px]">Band</span>
             <span className="block text-[13px] text-ink2">as soft and as hard as it may turn out, scanned</span>
           </span>
           {([study.ends.softer, study.ends.harder] as const).map((end, index) => (
             <ScenePicture
               key={index}
-              className={classes(stale)}
+              className={classes(mending && 'stale')}
               label={index === 0 ? 'The softer end of the band, scanned' : 'The harder end of the band, scanned'}
               greys={positiveGreys(curveBetween(logH, end.densities), end.baseFogD)}
             />
@@ -131,22 +132,20 @@ interface StripProps {
   logH: readonly number[];
   densities: readonly number[];
   baseFogD: number;
-  className: string | false;
+  mending: boolean;
 }
 
 /** One film, as a negative with its rim and as scanned. */
-function Strip({ logH, densities, baseFogD, className }: StripProps) {
+function Strip({ logH, densities, baseFogD, mending }: StripProps) {
   const curve = curveBetween(logH, densities);
   return (
     <>
-      <ScenePicture className={classes(className)} greys={negativeGreys(curve)} rim={patchGrey(baseFogD)} />
-      <ScenePicture className={classes(className)} greys={positiveGreys(curve, baseFogD)} />
+      <ScenePicture className={classes(mending && 'stale')} greys={negativeGreys(curve)} rim={patchGrey(baseFogD)} />
+      <ScenePicture className={classes(mending && 'stale')} greys={positiveGreys(curve, baseFogD)} />
     </>
   );
 }
 
-function Figures({ words, className }: { words: string; className: string | false }) {
-  return (
-    <span className={classes('col-span-2 text-[13px] leading-tight text-ink2 sm:col-start-2', className)}>{words}</span>
-  );
+function Figures({ words, mending }: { words: string; mending: boolean }) {
+  return <span {...stale(mending, 'col-span-2 text-[13px] leading-tight text-ink2 sm:col-start-2')}>{words}</span>;
 }

@@ -15,6 +15,7 @@ import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
 import { MENDING } from '@/ui/mending';
 import { Quantity } from '@/ui/Quantity';
+import { stale } from '@/ui/stale';
 
 interface StripProps {
   plan: PlanInHand;
@@ -122,18 +123,11 @@ function StripTime({
         plan.state === 'following' && 'opacity-80',
       )}
     >
-      <span
-        aria-hidden={mending}
-        className={classes('num text-[44px] leading-none tracking-[-.03em] sm:text-[60px]', mending && 'stale')}
-        data-testid="time"
-      >
+      <span {...stale(mending, 'num text-[44px] leading-none tracking-[-.03em] sm:text-[60px]')} data-testid="time">
         {time}
       </span>
       {!guess && (
-        <div
-          aria-hidden={mending}
-          className={classes('order-last w-full lg:order-none lg:w-[300px] lg:shrink-0', mending && 'stale')}
-        >
+        <div {...stale(mending, 'order-last w-full lg:order-none lg:w-[300px] lg:shrink-0')}>
           <Band timeMin={timeMin} lowMin={band.lowMin} highMin={band.highMin} ownMin={own?.timeMin ?? null} />
         </div>
       )}

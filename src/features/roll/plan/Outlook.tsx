@@ -1,5 +1,5 @@
 import type { Estimate } from '@/core/estimate/result';
-import { classes } from '@/ui/classes';
+import { stale } from '@/ui/stale';
 
 /** Why no picture is to be expected, and what might still help. */
 const outlookWords: Record<Exclude<Estimate['outlook'], 'usable'>, string> = {
@@ -12,7 +12,7 @@ const outlookWords: Record<Exclude<Estimate['outlook'], 'usable'>, string> = {
 /** What stands before a time that promises nothing, or that could not be settled. */
 export function Outlook({
   estimate: { outlook, converged },
-  stale,
+  stale: isStale,
 }: {
   estimate: Pick<Estimate, 'outlook' | 'converged'>;
   stale: boolean;
@@ -20,7 +20,7 @@ export function Outlook({
   return (
     <>
       {outlook !== 'usable' && (
-        <p className={classes('mb-2 border-l-4 border-danger pl-3', stale && 'stale')} role="status">
+        <p {...stale(isStale, 'mb-2 border-l-4 border-danger pl-3')} role="status">
           <b className="text-danger">Probably no picture.</b> {outlookWords[outlook]} If you try:
         </p>
       )}

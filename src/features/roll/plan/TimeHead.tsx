@@ -11,6 +11,7 @@ import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
 import { Outlook } from './Outlook';
 import { MENDING } from '@/ui/mending';
+import { stale } from '@/ui/stale';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import type { PlanState } from './usePlanForm';
 
@@ -30,11 +31,7 @@ export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
     <div aria-live="polite" className={classes(state === 'following' && 'opacity-80')}>
       <Outlook estimate={study.estimate} stale={mending} />
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
-        <span
-          aria-hidden={mending}
-          className={classes('num text-[64px] leading-none tracking-[-.03em] sm:text-[82px]', mending && 'stale')}
-          data-testid="time"
-        >
+        <span {...stale(mending, 'num text-[64px] leading-none tracking-[-.03em] sm:text-[82px]')} data-testid="time">
           {guess ? 'no estimate' : formatMinutes(timeMin)}
         </span>
         <div className="relative min-w-0">
@@ -59,7 +56,7 @@ export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
           </div>
         </div>
       </div>
-      <div aria-hidden={mending} className={classes('mt-3', mending && 'stale')}>
+      <div {...stale(mending, 'mt-3')}>
         {!guess && <Band timeMin={timeMin} lowMin={band.lowMin} highMin={band.highMin} />}
       </div>
     </div>

@@ -7,6 +7,7 @@ import type { UnitChoice } from '@/core/units/quantity';
 import { dropEvidence, restoreEvidence } from '@/data/evidence';
 import type { RollDossier } from '@/data/queries';
 import { classes } from '@/ui/classes';
+import { stale } from '@/ui/stale';
 import { conflictWords, pieceOrigin, pieceWords } from '@/features/words/evidenceWords';
 import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
 
@@ -73,7 +74,7 @@ export function EvidenceList({
                 ))}
               </label>
               <span className="col-start-2 text-[14px] text-ink2 sm:col-start-3 sm:text-right sm:whitespace-nowrap">
-                <span className={classes(state === 'mending' && 'stale')}>
+                <span {...stale(state === 'mending')}>
                   {off || effect === undefined ? 'switched off' : `without it ${formatMinutes(effect.timeWithoutMin)}`}
                 </span>
                 {piece.setting.rollId === rollId && piece.evidence.kind !== 'verdict' && (

@@ -19,6 +19,7 @@ import type { TestProps } from './TestProps';
 import { testWords, testsByCost } from './testWords';
 import { classes } from '@/ui/classes';
 import { EmptyChart } from '@/ui/EmptyChart';
+import { stale } from '@/ui/stale';
 import { EvidenceList } from './EvidenceList';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { PinNote } from '@/features/roll/plan/PinNote';
@@ -53,7 +54,7 @@ const row = 'rule-row grid items-baseline gap-x-8 gap-y-1 sm:grid-cols-[minmax(0
 export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps) {
   const [flow, setFlow] = useState<Flow | null>(null);
   const { study, shown: choices, state } = plan;
-  const grey = classes(state === 'mending' && 'stale');
+  const mending = state === 'mending';
   if (study === null || choices === null) return <p className="pt-2 text-ink2">Choose a developer first.</p>;
   const pinned = dossier.plan?.pinned ?? null;
   const { tests, enough } = study.next;
@@ -72,7 +73,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
         <div>
           <TimeHead study={study} choices={choices} state={state} units={units} />
-          <div className={classes('mt-5', grey)}>
+          <div {...stale(mending, 'mt-5')}>
             <GradientChart study={study} />
           </div>
           {pinned !== null && (
@@ -98,13 +99,13 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
                   <span>
                     {sentence} <span className="text-[14px] text-ink2">Uses {cost}.</span>
                     {byEye && (
-                      <span className={classes('block text-[14px] text-ink2', grey)}>
+                      <span {...stale(mending, 'block text-[14px] text-ink2')}>
                         By eye against patches it would leave {formatMinutes(byEye.lowMin)} to{' '}
                         {formatMinutes(byEye.highMin)}.
                       </span>
                     )}
                   </span>
-                  <span className={classes('num whitespace-nowrap sm:text-right', grey)}>
+                  <span {...stale(mending, 'num whitespace-nowrap sm:text-right')}>
                     → {formatMinutes(test.lowMin)}–{formatMinutes(test.highMin)}
                   </span>
                   <span className="sm:text-right">
@@ -126,7 +127,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
                 {enough ? 'No test would narrow the band by a tenth.' : 'No more tests needed: accept this band.'}{' '}
                 <span className="text-[14px] font-normal text-ink2">Uses nothing.</span>
               </span>
-              <span className={classes('num whitespace-nowrap sm:text-right', grey)}>
+              <span {...stale(mending, 'num whitespace-nowrap sm:text-right')}>
                 {formatMinutes(study.estimate.band.lowMin)}–{formatMinutes(study.estimate.band.highMin)}
               </span>
             </li>
