@@ -246,7 +246,9 @@ async function takeFile<T>(
             next = await Dexie.waitFor(passage.next());
           }
           if (next === null) break;
-          await take(db, next);
+          // An await of anything but the database's own promises wears out its hold on the transaction.
+          const taken = take(db, next);
+          if (taken !== undefined) await taken;
           if (batch % AHEAD === 0) await stored();
         }
         await stored();

@@ -343,6 +343,27 @@ describe('large acts', () => {
     await undoAct();
     expect(await allRecords()).toEqual(before);
   });
+  test('an import of many batches that wait for nothing stays one transaction', async () => {
+    const BATCHES = 400;
+    const rows = (batch: number) =>
+      Array.from({ length: 3 }, (_, index) => ({ id: `typed-${batch}-${index}`, values: { note: 'x' }, updatedMs: NOW }));
+    const counts = Object.fromEntries(tableNames.map((table) => [table, 0])) as never;
+    const answer = await importBench(async (sink) => {
+      for (let batch = 0; batch < BATCHES; batch++) await sink('drafts', rows(batch));
+      return success({ counts, setAside: 0, cleared: 0 });
+    });
+    expect(answer.ok).toBe(true);
+    expect(await database().drafts.count()).toBe(3 * BATCHES);
+    // One that is refused at its end leaves nothing of all that was stored on the way.
+    const refused = await importBench(async (sink) => {
+      for (let batch = 0; batch < BATCHES; batch++) await sink('drafts', rows(BATCHES + batch));
+      return failure({ path: '', message: 'the last line is missing' });
+    });
+    expect(refused.ok).toBe(false);
+    expect(await database().drafts.count()).toBe(3 * BATCHES);
+    expect(await database().drafts.get('typed-0-0')).toBeDefined();
+  });
+
   test('a file takes the place of everything in one act, and undoing it keeps the present first', async () => {
     await replaceRecords(demoRecords(NOW));
     const before = await allRecords();
