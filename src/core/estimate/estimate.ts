@@ -6,6 +6,7 @@ import { speedAfterLoss } from '../units/stops';
 import { shadowSeparation } from '../kinetics/characteristicCurve';
 import { Z80 } from './band';
 import { resolveWanted, type Conditions, type SourceMark, type Wanted } from './conditions';
+import { covariancesOf, type Covariances } from './covariances';
 import { developedFilm } from './developedFilm';
 import { fitEvidence, noEvidence, type Fit } from './fit';
 import { ledgerRowIds, parameters, type LedgerRowId } from './parameters';
@@ -58,6 +59,7 @@ export interface Worked {
   request: EstimateRequest;
   wanted: Wanted;
   fit: Fit;
+  covariances: Covariances;
   posterior: Posterior;
   prediction: Prediction;
   /** Change of ln(time) for each unknown, in standard deviations of the prior. */
@@ -89,7 +91,8 @@ export function fitOf(request: EstimateRequest): Fit {
 /** The estimate together with what it was made from; see `estimate`. */
 export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Worked {
   const wanted = resolveWanted(request, fit.released.has(pairKey(request)));
-  const posterior = posteriorFor(settingOf(request), fit);
+  const covariances = covariancesOf(fit);
+  const posterior = posteriorFor(settingOf(request), fit, covariances);
   const { conditions } = posterior.situation;
   const prediction = predict(conditions, wanted, deviationsOf(posterior.situation, posterior.mean));
   const slopes = slopesOf(posterior, (deviations) =>
@@ -147,7 +150,17 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
       timeMin,
     }),
   };
-  return { request, wanted, fit, posterior, prediction, slopes: slopes.lnTime, draws: drawn, estimate: answer };
+  return {
+    request,
+    wanted,
+    fit,
+    covariances,
+    posterior,
+    prediction,
+    slopes: slopes.lnTime,
+    draws: drawn,
+    estimate: answer,
+  };
 }
 
 /** Below this share of the target, what is left of the contrast makes no usable picture. Source: our choice. */

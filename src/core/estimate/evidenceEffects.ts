@@ -1,3 +1,4 @@
+import { dot, times } from '../inference/vectors';
 import type { Worked } from './estimate';
 import type { Observed } from './fit';
 import { deviationsOf } from './posterior';
@@ -25,21 +26,20 @@ export function evidenceEffects(worked: Worked, pieceIds: readonly string[]): Ev
 }
 
 /** Rows of one piece go one after the other; each leaves covariances that the next one uses. */
-function timeWithout({ fit, posterior, wanted }: Worked, rows: readonly Observed[]): number {
+function timeWithout({ covariances, posterior, wanted }: Worked, rows: readonly Observed[]): number {
   const { situation, mean } = posterior;
   const keys = [...new Set([...situation.unknowns.map(({ key }) => key), ...rows.flatMap((row) => row.keys)])];
   const indexOf = new Map(keys.map((key, index) => [key, index]));
-  const covariance = keys.map((a) => Float64Array.from(keys, (b) => fit.covariance(a, b)));
+  const covariance = covariances(keys);
   const shift = new Float64Array(keys.length);
   for (const { keys: rowKeys, values, residual, weight } of rows) {
     const j = new Float64Array(keys.length);
     rowKeys.forEach((key, index) => {
       j[indexOf.get(key) ?? 0] = values[index] ?? 0;
     });
-    const dot = (line: Float64Array): number => line.reduce((sum, value, index) => sum + value * (j[index] ?? 0), 0);
-    const shared = covariance.map(dot);
-    const left = Math.max(1e-6, 1 - weight * dot(Float64Array.from(shared)));
-    const residualNow = residual + dot(shift);
+    const shared = times(covariance, j);
+    const left = Math.max(1e-6, 1 - weight * dot(shared, j));
+    const residualNow = residual + dot(shift, j);
     for (let a = 0; a < keys.length; a++) {
       shift[a] = (shift[a] ?? 0) + ((shared[a] ?? 0) * weight * residualNow) / left;
       const line = covariance[a] as Float64Array;

@@ -1,9 +1,10 @@
+import { dot, times } from '../inference/vectors';
 import { logBand } from './band';
 import { Development } from './development';
 import type { Worked } from './estimate';
 import { observationsOf, type Observation, type Piece, type Reading } from './observations';
 import { settingOf } from './pieces';
-import { deviationsOf } from './posterior';
+import { deviationsOf, timesCovariance } from './posterior';
 import type { SituationInput } from './situationSchema';
 
 /** A test that is still possible, and the band that it would leave. */
@@ -105,13 +106,7 @@ export function nextTests(worked: Worked): NextTests {
 }
 
 function lnVariance({ posterior, slopes }: Worked): number {
-  const keys = posterior.situation.unknowns;
-  return keys.reduce(
-    (sum, _, i) =>
-      sum +
-      keys.reduce((inner, _key, j) => inner + (slopes[i] ?? 0) * (slopes[j] ?? 0) * posterior.covariance.get(i, j), 0),
-    0,
-  );
+  return dot(timesCovariance(posterior, slopes), slopes);
 }
 
 /** Step of the finite differences, in standard deviations of the prior. */
@@ -120,7 +115,7 @@ const STEP = 1e-2;
 /**
  * Variance of ln(time) after observations: each takes away what it shares with ln(time), one after the other.
  */
-function varianceAfter({ posterior, slopes, fit }: Worked, observations: readonly Observation[]): number {
+function varianceAfter({ posterior, slopes, fit, covariances }: Worked, observations: readonly Observation[]): number {
   const timeKeys = posterior.situation.unknowns.map(({ key }) => key);
   const rows = observations.flatMap((observation) =>
     observation.readings.map((reading) => ({ sd: reading.sd, slopes: linearRow(observation, reading, fit.meanOf) })),
@@ -128,21 +123,18 @@ function varianceAfter({ posterior, slopes, fit }: Worked, observations: readonl
   const keys = [...new Set([...timeKeys, ...rows.flatMap((row) => [...row.slopes.keys()])])];
   // What happens in one run only is new in the run to come.
   const size = keys.length;
-  const covariance = keys.map((a) => Float64Array.from(keys, (b) => fit.covariance(a, b)));
+  const covariance = covariances(keys);
   const time = Float64Array.from(keys, (key) => slopes[timeKeys.indexOf(key)] ?? 0);
   for (const row of rows) {
     const j = Float64Array.from(keys, (key) => row.slopes.get(key) ?? 0);
-    const shared = covariance.map((line) => line.reduce((sum, value, index) => sum + value * (j[index] ?? 0), 0));
-    const variance = shared.reduce((sum, value, index) => sum + value * (j[index] ?? 0), 0) + row.sd ** 2;
+    const shared = times(covariance, j);
+    const variance = dot(shared, j) + row.sd ** 2;
     for (let a = 0; a < size; a++) {
       const line = covariance[a] as Float64Array;
       for (let b = 0; b < size; b++) line[b] = (line[b] ?? 0) - ((shared[a] ?? 0) * (shared[b] ?? 0)) / variance;
     }
   }
-  return covariance.reduce(
-    (sum, line, a) => sum + (time[a] ?? 0) * line.reduce((inner, value, b) => inner + value * (time[b] ?? 0), 0),
-    0,
-  );
+  return dot(times(covariance, time), time);
 }
 
 function linearRow(observation: Observation, reading: Reading, meanOf: (key: string) => number): Map<string, number> {

@@ -1,4 +1,5 @@
 import { Matrix } from 'ml-matrix';
+import { covariancesOf, type Covariances } from './covariances';
 import type { Fit } from './fit';
 import { lnRateOf } from './development';
 import { noDeviations, paceSign, type Deviations, type ParameterId } from './parameters';
@@ -17,20 +18,18 @@ export interface Posterior {
  * What a fit says about a setting that is to come.
  * @param setting a valid setting
  * @param fit all evidence
+ * @param covariances those of the fit
  */
-export function posteriorFor(setting: SituationInput, fit: Fit): Posterior {
+export function posteriorFor(
+  setting: SituationInput,
+  fit: Fit,
+  covariances: Covariances = covariancesOf(fit),
+): Posterior {
   const whole = situationOf(setting, 'the run to come', fit.released);
   // How somebody judges moves no time.
   const situation = { ...whole, unknowns: whole.unknowns.filter(({ id }) => id !== 'eyeGrades') };
   const keys = situation.unknowns.map(({ key }) => key);
-  const covariance = Matrix.zeros(keys.length, keys.length);
-  keys.forEach((a, i) => {
-    for (let j = 0; j <= i; j++) {
-      const value = fit.covariance(a, keys[j] as string);
-      covariance.set(i, j, value);
-      covariance.set(j, i, value);
-    }
-  });
+  const covariance = new Matrix(covariances(keys));
   return { situation, mean: Float64Array.from(keys, fit.meanOf), covariance };
 }
 

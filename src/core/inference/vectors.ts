@@ -1,0 +1,13 @@
+/** Sum of the products of two vectors of one length. Source: textbook. */
+export function dot(a: Float64Array, b: Float64Array): number {
+  let sum = 0;
+  for (let index = 0; index < a.length; index++) sum += (a[index] ?? 0) * (b[index] ?? 0);
+  return sum;
+}
+
+/** A matrix, row by row, times a vector. Source: textbook. */
+export function times(matrix: readonly Float64Array[], vector: Float64Array): Float64Array {
+  const product = new Float64Array(matrix.length);
+  for (let row = 0; row < product.length; row++) product[row] = dot(matrix[row] as Float64Array, vector);
+  return product;
+}
