@@ -35,7 +35,7 @@ test('storage is a history: places follow each other, and their ends move by key
   await expect(handle).toHaveAttribute('aria-valuenow', '1986');
   await page.keyboard.press('PageUp');
   await expect(handle).toHaveAttribute('aria-valuenow', '1996');
-  const before = await page.getByText(/room-years in 55 calendar years/).textContent();
+  const before = await page.getByText(/in 55 calendar years past its fresh time/).textContent();
   // Hovering waits until the handle rests, since the page below it follows the new age.
   await handle.hover();
   const box = await handle.boundingBox();
@@ -44,7 +44,7 @@ test('storage is a history: places follow each other, and their ends move by key
   await page.mouse.move(box.x + 200, box.y + 10, { steps: 5 });
   await page.mouse.up();
   await expect.poll(async () => Number(await handle.getAttribute('aria-valuenow'))).toBeGreaterThan(2000);
-  await expect(page.getByText(/room-years in 55 calendar years/)).not.toHaveText(before ?? '');
+  await expect(page.getByText(/in 55 calendar years past its fresh time/)).not.toHaveText(before ?? '');
   await page.getByRole('textbox', { name: 'About' }).first().fill('200');
   await expect(page.getByText('Temperature: give 60 °C or less.')).toBeVisible();
   await page.getByRole('textbox', { name: 'About' }).first().fill('22');

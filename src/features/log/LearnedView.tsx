@@ -13,6 +13,7 @@ import { useLines } from '@/features/lists/useLines';
 import { coreWorker } from '@/workers/core';
 import { Empty, TinPicture } from '@/ui/Empty';
 import { ratioPercent } from '@/ui/rulerScale';
+import { Term } from '@/ui/Term';
 import { factorName, factorWords, heldWords, wideningWords } from './learnedWords';
 
 /** Runs that are drawn. */
@@ -72,8 +73,8 @@ export function LearnedView() {
       <h1>{heldWords(held)}</h1>
       {wideningWords(held) !== null && <p className="mt-2 border-l-4 border-heat pl-3">{wideningWords(held)}</p>}
       <p className="mt-1 max-w-[66ch] text-ink2">
-        Needed is the time that would have given the contrast you wanted, from your verdict. A band is right when it
-        holds four in five.
+        Needed is the time that would have given the contrast you wanted, from your verdict. A{' '}
+        <Term id="band">band</Term> is right when it holds four in five.
       </p>
       <Predicted lines={judged} />
       <h2 className="mt-8">Factors on the time</h2>

@@ -9,6 +9,7 @@ import type { RollDossier } from '@/data/queries';
 import { conditionPart } from '@/data/typedParts';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 import { Choice } from '@/ui/Choice';
+import { Term } from '@/ui/Term';
 
 const backingOptions = (Object.keys(backings) as Backing[]).map((value) => ({ value, name: backings[value] }));
 
@@ -51,9 +52,14 @@ export function ConditionPanel({ dossier: { roll, stock } }: { dossier: RollDoss
             onChange={(backing) => change({ backing })}
           />
           <p className="mt-1 text-[13px] text-ink2">
-            {expectsRemJet(condition, family.remJet)
-              ? 'Counts as rem-jet: an alkaline pre-bath with hard shaking, rinsing until clear, and a last wipe. To tell: a drop of washing-soda water on the leader, then rub; black comes off.'
-              : 'No black backing is expected.'}
+            {expectsRemJet(condition, family.remJet) ? (
+              <>
+                Counts as <Term id="rem-jet">rem-jet</Term>: an alkaline pre-bath with hard shaking, rinsing until
+                clear, and a last wipe. To tell: a drop of washing-soda water on the leader, then rub; black comes off.
+              </>
+            ) : (
+              'No black backing is expected.'
+            )}
           </p>
         </div>
         <fieldset>

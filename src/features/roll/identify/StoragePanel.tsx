@@ -14,6 +14,7 @@ import { Choice } from '@/ui/Choice';
 import { Decades } from '@/ui/Decades';
 import { Quantity } from '@/ui/Quantity';
 import { timelinePercent, timelineScale, timelineYear, type TimelineScale } from '@/ui/timelineScale';
+import { Term } from '@/ui/Term';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 
 const places = storagePresetIds.map((value) => ({ value, name: storagePresets[value].name }));
@@ -55,9 +56,16 @@ export function StoragePanel({
     <section aria-labelledby="keeping" className="border-t border-hair pt-3">
       <h3 id="keeping">Where was it stored?</h3>
       <p className="mt-1">
-        {ageing === null
-          ? 'Its age in room-years appears once the hints agree.'
-          : `About ${formatNumber(age.medianRoomYears, 0)} room-years in ${formatNumber(age.calendarYears, 0)} calendar years past its fresh time.`}
+        {ageing === null ? (
+          <>
+            Its age in <Term id="room-year">room-years</Term> appears once the hints agree.
+          </>
+        ) : (
+          <>
+            About {formatNumber(age.medianRoomYears, 0)} <Term id="room-year">room-years</Term> in{' '}
+            {formatNumber(age.calendarYears, 0)} calendar years past its fresh time.
+          </>
+        )}
       </p>
       <StayLine
         form={form}

@@ -15,6 +15,7 @@ import { CautionList } from '@/ui/CautionList';
 import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
 import { useNow } from '@/ui/useNow';
+import { Term } from '@/ui/Term';
 import { BathList } from './BathList';
 import { TankMates, useTankMates } from './TankMates';
 import { WaysOfDoing } from './WaysOfDoing';
@@ -139,7 +140,7 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
         <TankMates mates={mates} roll={roll} plan={{ ...pinnedPlan, pinned }} units={units} />
         <p className="text-[13px] text-ink2">
           The fixing time is common practice for this class of film. Better: clear a scrap of the leader in your fixer,
-          and fix for twice that time.
+          and fix for twice its <Term id="clearing-time">clearing time</Term>.
         </p>
         <CautionList cautions={cautions.filter(({ at }) => at === 'run' || at === 'after')} />
       </div>
