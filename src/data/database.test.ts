@@ -346,7 +346,11 @@ describe('large acts', () => {
   test('an import of many batches that wait for nothing stays one transaction', async () => {
     const BATCHES = 400;
     const rows = (batch: number) =>
-      Array.from({ length: 3 }, (_, index) => ({ id: `typed-${batch}-${index}`, values: { note: 'x' }, updatedMs: NOW }));
+      Array.from({ length: 3 }, (_, index) => ({
+        id: `typed-${batch}-${index}`,
+        values: { note: 'x' },
+        updatedMs: NOW,
+      }));
     const counts = Object.fromEntries(tableNames.map((table) => [table, 0])) as never;
     const answer = await importBench(async (sink) => {
       for (let batch = 0; batch < BATCHES; batch++) await sink('drafts', rows(batch));

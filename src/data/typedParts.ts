@@ -109,15 +109,10 @@ export const tankPart: TypedPart<TankPress, TankPress> = {
   store: (runId, { seen, events }, typed) => recordEvents(runId, seen, events, typed),
 };
 
-const parts = [
-  kitPart,
-  hintsPart,
-  storagePart,
-  xrayPart,
-  conditionPart,
-  framesPart,
-  tankPart,
-] as readonly TypedPart<unknown, unknown>[];
+const parts = [kitPart, hintsPart, storagePart, xrayPart, conditionPart, framesPart, tankPart] as readonly TypedPart<
+  unknown,
+  unknown
+>[];
 
 /**
  * Stores what a page that went at once had only written ahead. A draft that does not read stays for its page; one that
