@@ -21,7 +21,11 @@ const DRAWN = 64;
  * @param points number of samples; 2 or more
  * @returns samples from 0 to `lastMin`
  */
-export function gradientCurve({ posterior, prediction, draws }: Worked, lastMin: number, points = 41): GradientCurve {
+export function gradientCurve(
+  { posterior, prediction, draws, estimate }: Worked,
+  lastMin: number,
+  points = 41,
+): GradientCurve {
   const { situation } = posterior;
   const every = Math.max(1, Math.floor(draws.deviations.length / DRAWN));
   const films = draws.deviations
@@ -30,10 +34,16 @@ export function gradientCurve({ posterior, prediction, draws }: Worked, lastMin:
   const timesMin = Array.from({ length: points }, (_, index) => (lastMin * index) / (points - 1));
   const net = timesMin.map((timeMin) => prediction.film.netGradientAt(timeMin));
   const spread = timesMin.map((timeMin) => Float64Array.from(films.map((film) => film.netGradientAt(timeMin))).sort());
+  /** An end of the band: on its own side of the curve, and as much farther out as the bench's bands are drawn wider. */
+  const off = (values: Float64Array, index: number, p: number): number => {
+    const centre = net[index] ?? 0;
+    const away = sampleQuantile(values, p) - centre;
+    return Math.max(0, centre + estimate.widening * (p < 0.5 ? Math.min(0, away) : Math.max(0, away)));
+  };
   return {
     timesMin,
     net,
-    low: spread.map((values, index) => Math.min(net[index] ?? 0, sampleQuantile(values, 0.1))),
-    high: spread.map((values, index) => Math.max(net[index] ?? 0, sampleQuantile(values, 0.9))),
+    low: spread.map((values, index) => off(values, index, 0.1)),
+    high: spread.map((values, index) => off(values, index, 0.9)),
   };
 }

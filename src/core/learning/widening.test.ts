@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { estimate, workOut } from '../estimate/estimate';
+import { gradientCurve } from '../estimate/gradientCurve';
 import { nextTests } from '../estimate/nextTests';
 import { roomYears, sampleRequest } from '../testing/sampleRequest';
 import { learnPieces } from './learning';
@@ -17,6 +18,15 @@ describe('bands that did not hold are drawn wider', () => {
     for (const end of ['lowMin', 'highMin'] as const) expect(side(end, wider)).toBeCloseTo(1.5 * side(end, usual), 9);
     expect([usual.widening, wider.widening]).toEqual([1, 1.5]);
     expect(wider.lnSd).toBeCloseTo(1.5 * usual.lnSd, 9);
+  });
+  test('the gradient’s band is drawn wider by the same measure, around the same curve', () => {
+    const [usual, wider] = [plain, wide].map((fit) => gradientCurve(workOut(request, fit), 20, 5));
+    expect(wider?.net).toEqual(usual?.net);
+    usual?.net.forEach((net, at) => {
+      const [low, high] = [usual.low[at] ?? 0, usual.high[at] ?? 0];
+      expect(wider?.low[at]).toBeCloseTo(Math.max(0, net + 1.5 * (low - net)), 9);
+      expect(wider?.high[at]).toBeCloseTo(net + 1.5 * (high - net), 9);
+    });
   });
   test('what a test would leave is as wide as the estimate that it leaves', () => {
     const [usual, wider] = [plain, wide].map((fit) => nextTests(workOut(request, fit)).tests[0]);

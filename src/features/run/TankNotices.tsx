@@ -1,9 +1,10 @@
 'use client';
 
-import { useState } from 'react';
 import type { BathJump } from '@/core/plan/tankFace';
 import { formatDuration } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
+import { dropDraft } from '@/data/drafts';
+import { useDraftText } from '@/features/keeping/useDraft';
 
 interface TankNoticesProps {
   unstored: string | null;
@@ -86,16 +87,21 @@ export function TankNotices({
   );
 }
 
+/** Key of the draft of a reason for going on all the same. */
+const WHY_DRAFT = 'far-apart';
+
 /** Five degrees between two baths stop the hand, unless there is a reason. */
 function FarApart({ from, to, onAnyway }: { from: string; to: string; onAnyway: (why: string) => void }) {
-  const [why, setWhy] = useState('');
+  const [why, setWhy] = useDraftText(WHY_DRAFT);
   return (
     <form
       role="alert"
       className={`${row} border-b-2 border-danger`}
       onSubmit={(event) => {
         event.preventDefault();
-        if (why.trim() !== '') onAnyway(`Poured in at ${to} after ${from}: ${why.trim()}`);
+        if (why.trim() === '') return;
+        onAnyway(`Poured in at ${to} after ${from}: ${why.trim()}`);
+        void dropDraft(WHY_DRAFT).catch(() => undefined);
       }}
     >
       <span className="max-w-[60ch] text-danger">

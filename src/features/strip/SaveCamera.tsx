@@ -1,44 +1,38 @@
 'use client';
 
 import { useState } from 'react';
+import * as z from 'zod';
 import { calibrationFrom, calibrationSchema } from '@/core/densitometry/calibration';
 import type { PatchDensity } from '@/core/densitometry/patchDensity';
+import { readWedge } from '@/core/evidence/wedgeForm';
 import { readCgats } from '@/core/formats/cgats';
-import { parseQuantity, formatNumber } from '@/core/units/quantity';
+import { formatNumber } from '@/core/units/quantity';
+import { dropDraft } from '@/data/drafts';
 import { keepCamera } from '@/data/readings';
+import { useDraft } from '@/features/keeping/useDraft';
 import { FileButton } from '@/features/files/FileButton';
 import { Field } from '@/ui/Field';
 
-const UNITS = { temperature: 'C', volume: 'ml' } as const;
+/** Key of the draft of a calibration. */
+const CAMERA_DRAFT = 'camera';
+
+const cameraSchema = z.object({ name: z.string(), known: z.string() });
 
 /** Holds the camera against a wedge whose densities are known: typed, or from a CGATS.17 file. */
 export function SaveCamera({ steps }: { steps: readonly PatchDensity[] }) {
-  const [name, setName] = useState('');
-  const [known, setKnown] = useState('');
+  const { form, change } = useDraft(CAMERA_DRAFT, cameraSchema, (kept) => kept ?? { name: '', known: '' });
   const [fault, setFault] = useState<string | null>(null);
   const [kept, setKept] = useState<string | null>(null);
-  const typed = known.split(/[\s;]+/).filter((one) => one !== '');
-  const densities = typed.map((one) => parseQuantity(one, 'density', UNITS));
-  const wrong = densities.findIndex((one) => !one.ok);
-  const pairs = steps.flatMap(({ densityD, fault: unread }, at) => {
-    const value = densities[at];
-    return unread !== null || value === undefined || !value.ok ? [] : [{ readD: densityD, knownD: value.value }];
-  });
-  const error =
-    typed.length === 0
-      ? undefined
-      : wrong >= 0
-        ? `Number ${wrong + 1} does not read as a density.`
-        : typed.length !== steps.length
-          ? `${typed.length} typed for ${steps.length} patches: give one for each, first to last.`
-          : undefined;
-  const checked = calibrationSchema.safeParse(pairs);
-  const calibration = error === undefined && checked.success ? calibrationFrom(checked.data) : null;
+  const { name, known } = form ?? { name: '', known: '' };
+  const read = known.trim() === '' ? null : readWedge(known, steps);
+  const error = read === null || read.ok ? undefined : read.problems[0]?.message;
+  const checked = calibrationSchema.safeParse(read?.ok === true ? read.value : null);
+  const calibration = checked.success ? calibrationFrom(checked.data) : null;
   const open = async (file: File): Promise<void> => {
     const answer = readCgats(await file.text().catch(() => ''));
     if (!answer.ok) return setFault(`${file.name}: ${answer.problems[0]?.message ?? ''}`);
     setFault(null);
-    setKnown(answer.value.map(({ densityD }) => densityD.toFixed(2)).join(' '));
+    change({ known: answer.value.map(({ densityD }) => densityD.toFixed(2)).join(' ') });
   };
   return (
     <details className="mt-6 border-t border-hair pt-3">
@@ -56,7 +50,7 @@ export function SaveCamera({ steps }: { steps: readonly PatchDensity[] }) {
             className="box num"
             value={known}
             placeholder="0.05 0.20 0.35"
-            onChange={(event) => setKnown(event.target.value)}
+            onChange={(event) => change({ known: event.target.value })}
           />
         </Field>
         <Field id="cameraName" label="Camera and light">
@@ -65,7 +59,7 @@ export function SaveCamera({ steps }: { steps: readonly PatchDensity[] }) {
             className="box"
             value={name}
             maxLength={120}
-            onChange={(event) => setName(event.target.value)}
+            onChange={(event) => change({ name: event.target.value })}
           />
         </Field>
       </div>
@@ -80,11 +74,15 @@ export function SaveCamera({ steps }: { steps: readonly PatchDensity[] }) {
         <button
           type="button"
           className="act"
-          disabled={calibration === null || name.trim() === '' || !checked.success}
+          disabled={calibration === null || name.trim() === ''}
           onClick={() =>
             checked.success &&
             void keepCamera(name.trim(), checked.data)
-              .then(() => setKept(name.trim()))
+              .then(() => {
+                setKept(name.trim());
+                change({ name: '', known: '' });
+                return dropDraft(CAMERA_DRAFT);
+              })
               .catch(() => undefined)
           }
         >
