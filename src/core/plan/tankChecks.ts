@@ -1,5 +1,6 @@
 import { jugState } from '../brewing/keeping';
-import { TALLY_WARNS_AT, expectedClearing, fixerState } from '../fixing/clearing';
+import { amountOf } from '../brewing/part';
+import { TALLY_WARNS_AT, clearingAtDilution, expectedClearing, fixerState } from '../fixing/clearing';
 import type { FilmFormatId } from '../films/filmFormats';
 import type { Brew, Run } from '../records/records';
 import type { RunProgress } from '../schedule/runState';
@@ -99,15 +100,39 @@ export function tankChecks(
 }
 
 /**
- * Clearing time to expect of a fixer, from its first test and the films through it.
+ * Clearing time to expect of a fixer, from its first test and the films through it. One that was never tested is told by the
+ * newest jug of the same fixer that was, carried to its own dilution.
  * @param fixer the jug
  * @param nowMs this moment, ms since the epoch
+ * @param brews all jugs on the bench
  * @returns s; null without a test or a tally
  */
-export function clearingToExpect(fixer: Brew, nowMs: number): number | null {
-  const tested = fixerState(fixer.clearings ?? []);
+export function clearingToExpect(fixer: Brew, nowMs: number, brews: readonly Brew[] = []): number | null {
+  const freshS = fixerState(fixer.clearings ?? [])?.freshS ?? clearingOfAnother(fixer, brews);
   const { takes } = jugTally(fixer, nowMs);
-  return tested === null || takes === null || takes === 0 ? null : expectedClearing(tested.freshS, fixer.films, takes);
+  return freshS === null || takes === null || takes === 0 ? null : expectedClearing(freshS, fixer.films, takes);
+}
+
+/** Fresh clearing time by another jug of the same fixer, s; null where there is none. */
+function clearingOfAnother(fixer: Brew, brews: readonly Brew[]): number | null {
+  const own = fixingPart(fixer);
+  if (own === null) return null;
+  const others = brews
+    .filter((other) => other.use === 'fixer' && other.id !== fixer.id)
+    .sort((a, b) => b.mixedMs - a.mixedMs);
+  for (const other of others) {
+    const part = fixingPart(other);
+    const tested = fixerState(other.clearings ?? []);
+    if (tested !== null && part?.name === own.name) return clearingAtDilution(tested.freshS, part.share, own.share);
+  }
+  return null;
+}
+
+/** What fixes in a jug: its largest part, and how much of it there is in the whole; null for a jug that was not weighed. */
+function fixingPart({ parts, volumeMl }: Brew): { name: string; share: number } | null {
+  const [largest] = [...parts].sort((a, b) => amountOf(b) - amountOf(a));
+  if (largest === undefined || amountOf(largest) <= 0) return null;
+  return { name: largest.name, share: amountOf(largest) / volumeMl };
 }
 
 /** Whether a run takes a bath from a jug of stop or of fixer. */

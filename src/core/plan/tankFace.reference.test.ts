@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { driftDose } from '../thermal/drift';
+import type { Brew } from '../records/records';
 import { sampleBrew } from '../testing/sampleBrew';
 import { sampleRun } from '../testing/sampleRun';
 import type { RunEvent } from '../schedule/runEvents';
@@ -200,6 +201,45 @@ test('a fixer that cleared in 40 s when fresh is expected at 60 s half way throu
   const fixer = sampleBrew(0, { use: 'fixer', developer: null, volumeMl: 1000, films: 6 });
   expect(clearingToExpect(fixer, 0)).toBeNull();
   expect(clearingToExpect({ ...fixer, clearings: [{ atMs: 0, seconds: 40, films: 0 }] }, 0)).toBeCloseTo(60, 9);
+});
+
+describe('a fixer that was never tested, by another jug of the same (common practice: 1+9 takes twice as long as 1+4)', () => {
+  const concentrate = (id: string, ml: number, part: Partial<Brew> = {}): Brew =>
+    sampleBrew(0, {
+      id,
+      use: 'fixer',
+      developer: null,
+      volumeMl: 1000,
+      parts: [
+        {
+          key: 'concentrate',
+          name: 'Rapid fixer concentrate',
+          unit: 'ml',
+          target: ml,
+          actual: ml,
+          how: 'typed',
+          lnSd: 0.01,
+          makeup: { kind: 'concentrate', familyId: null },
+        },
+      ],
+      ...part,
+    });
+  const tested = concentrate('tested', 200, { clearings: [{ atMs: 0, seconds: 40, films: 0 }] });
+
+  test('40 s at 1+4 is 80 s at 1+9, and grows with the films through it', () => {
+    const thin = concentrate('thin', 100);
+    expect(clearingToExpect(thin, 0, [tested, thin])).toBeCloseTo(80, 9);
+    const used = { ...thin, films: 6 };
+    expect(clearingToExpect(used, 0, [tested, used])).toBeCloseTo(120, 9);
+  });
+  test('its own test goes before any other jug’s, and another kind of fixer tells nothing', () => {
+    const own = concentrate('own', 100, { clearings: [{ atMs: 0, seconds: 70, films: 0 }] });
+    expect(clearingToExpect(own, 0, [tested, own])).toBeCloseTo(70, 9);
+    const other = concentrate('other', 100);
+    const plain = { ...tested, parts: tested.parts.map((part) => ({ ...part, name: 'Sodium thiosulfate, crystals' })) };
+    expect(clearingToExpect(other, 0, [plain, other])).toBeNull();
+    expect(clearingToExpect({ ...other, parts: [] }, 0, [tested])).toBeNull();
+  });
 });
 
 describe('afterwards (common practice)', () => {

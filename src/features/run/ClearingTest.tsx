@@ -19,8 +19,9 @@ interface ClearingTestProps {
 
 /** A scrap of the film in the fixer: dropped, clear, and the fixing time that follows. */
 export function ClearingTest({ fixerId, clearing, clock, disabled, onKeep }: ClearingTestProps) {
-  const fixer = useBrews()?.find(({ id }) => id === fixerId);
-  const expectedS = fixer === undefined ? null : clearingToExpect(fixer, clock.nowMs);
+  const brews = useBrews();
+  const fixer = brews?.find(({ id }) => id === fixerId);
+  const expectedS = fixer === undefined ? null : clearingToExpect(fixer, clock.nowMs, brews);
   const [droppedMs, setDroppedMs] = useState<number | null>(null);
   const [clearS, setClearS] = useState<number | null>(null);
   const key = 'act min-h-16 text-[17px]';
