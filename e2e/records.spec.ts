@@ -95,3 +95,30 @@ test('a file is merged: what was removed since comes back, what was written here
     .setInputFiles({ name: 'not.zip', mimeType: 'application/zip', buffer: Buffer.from('PK no') });
   await expect(page.getByRole('alert').filter({ hasText: 'not.zip' })).toBeVisible();
 });
+
+test('one table goes out as CSV, is changed in a spreadsheet, and is merged back in', async ({ page }) => {
+  await openDemo(page, '/records');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Runs', exact: true }).click();
+  const csv = await readFile(await (await saved).path(), 'utf8');
+  const { runs = [] } = await recordsOf(page, 'aetas-demo');
+  expect(csv.split('\r\n').length).toBeGreaterThan(runs.length);
+  const first = (runs as { id: string; movementName?: string }[]).find(
+    ({ movementName }) => movementName !== undefined,
+  );
+  const name = first?.movementName ?? '';
+  expect(csv).toContain(name);
+  const upload = (text: string) =>
+    page
+      .getByLabel('File to merge')
+      .setInputFiles({ name: 'runs.csv', mimeType: 'text/csv', buffer: Buffer.from(text, 'utf8') });
+  await upload(csv.replace(name, 'Twirled'));
+  await expect(page.getByText('“runs.csv” is merged into the bench.')).toBeVisible();
+  const after = (await recordsOf(page, 'aetas-demo')).runs as { movementName?: string }[];
+  expect(after.filter(({ movementName }) => movementName === 'Twirled')).toHaveLength(1);
+  // What is no table of ours is refused, and nothing changes.
+  await upload('a,b\r\n1,2');
+  await expect(page.locator('main').getByRole('alert')).toContainText(
+    '“runs.csv” was not opened, and nothing has changed.',
+  );
+});

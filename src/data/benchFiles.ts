@@ -1,7 +1,8 @@
 import Dexie from 'dexie';
 import type { RowSink } from '@/core/formats/benchFile';
-import type { TableName } from '@/core/records/records';
-import type { Result } from '@/core/schema/result';
+import { links } from '@/core/formats/links';
+import { recordSchemas, type Records, type TableName } from '@/core/records/records';
+import { failure, success, type Problem, type Result } from '@/core/schema/result';
 import { tableNames } from '@/core/records/tables';
 import { forgetOlder } from './act';
 import { addRows } from './addRows';
@@ -146,6 +147,46 @@ export async function mergeBench<T>(
     end: rebuildLines,
   });
   return answer.ok ? { ok: true, value: report } : answer;
+}
+
+/**
+ * Merges some records of one table into the bench, by id and time. What they belong to must be on the bench.
+ * @param table their table
+ * @param rows records of the newest shape
+ * @param withoutCopy frees space although there is no room for a copy: then it cannot be undone
+ * @returns what was done; a failure when a record belongs to nothing here, and then nothing has changed
+ */
+export async function mergeTable<T extends TableName>(
+  table: T,
+  rows: Records[T],
+  withoutCopy = false,
+): Promise<Result<MergeReport>> {
+  const strays: Problem[] = [];
+  for (const [index, row] of rows.entries()) {
+    for (const { field, target, nullable } of links[table] ?? []) {
+      const id = (row as unknown as Record<string, unknown>)[field];
+      if (nullable || (await database().table(target).get(String(id))) !== undefined) continue;
+      const message = `It belongs to “${String(id)}”, which is not among the ${target} on this bench.`;
+      strays.push({ path: `line ${index + 2}, ${field}`, message });
+    }
+  }
+  if (strays.length > 0) return failure(...strays);
+  const known = (await database()
+    .table(table)
+    .bulkGet(rows.map(({ id }) => id))) as (Dated | undefined)[];
+  const nowMs = Date.now();
+  const plain = (row: unknown): string => JSON.stringify(recordSchemas[table].safeParse(row).data);
+  // A line that was changed in a spreadsheet carries its old time: it is the newer one all the same.
+  const changed = (rows as unknown as Dated[]).map((row, index) => {
+    const here = known[index];
+    return here !== undefined && here.updatedMs === row.updatedMs && plain(here) !== plain(row)
+      ? { ...row, updatedMs: Math.max(nowMs, (row.updatedMs ?? 0) + 1) }
+      : row;
+  });
+  return mergeBench(async (sink) => {
+    await sink(table, changed as unknown as Records[T]);
+    return success(null);
+  }, withoutCopy);
 }
 
 interface Dated {

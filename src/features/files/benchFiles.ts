@@ -1,7 +1,8 @@
 import { format } from 'date-fns';
 import type { FileReport } from '@/core/formats/benchFile';
 import type { Result } from '@/core/schema/result';
-import { importBench, mergeBench, openBenchSource, type MergeReport } from '@/data/benchFiles';
+import { importBench, mergeBench, mergeTable, openBenchSource, type MergeReport } from '@/data/benchFiles';
+import { readRecordTable, recordTable, type CsvTable } from '@/core/formats/recordTable';
 import { database } from '@/data/database';
 import { coreWorker } from '@/workers/core';
 import { download } from '@/ui/download';
@@ -70,7 +71,22 @@ export async function openBench(
 }
 
 /**
- * Merges a file into the bench, by id and time.
+ * Saves one table of the bench as CSV.
+ * @param table which records
+ */
+export async function saveTable(table: CsvTable): Promise<void> {
+  const rows = await database().table(table).toArray();
+  download(recordTable(table, rows as never), `aetas-${table}-records.csv`, 'text/csv');
+}
+
+/** Merges a table that was saved as CSV into the bench. */
+async function mergeCsv(file: File, withoutCopy: boolean): Promise<Result<MergeReport>> {
+  const read = readRecordTable(await file.text());
+  return read.ok ? mergeTable(read.value.table, read.value.rows, withoutCopy) : read;
+}
+
+/**
+ * Merges a file into the bench, by id and time: a whole bench, or one table as CSV.
  * @returns what was added, updated and left, or why the file was not taken; then nothing has changed
  */
 export async function mergeFile(
@@ -78,6 +94,7 @@ export async function mergeFile(
   onProgress: OnFileProgress,
   withoutCopy = false,
 ): Promise<Result<MergeReport>> {
+  if (/\.csv$/i.test(file.name)) return mergeCsv(file, withoutCopy);
   return mergeBench(
     (sink) =>
       coreWorker().readBenchFile(file, sink, Date.now(), (share) =>

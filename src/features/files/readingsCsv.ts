@@ -1,5 +1,5 @@
 import type { StripRecord } from '@/core/records/records';
-import { safeCsv } from './csv';
+import { safeCsv } from '@/core/formats/csv';
 
 /**
  * Strips as a table, one patch a line.

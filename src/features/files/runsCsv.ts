@@ -1,6 +1,6 @@
 import { contrastGrades } from '@/core/outcome/grades';
 import type { RunLine } from '@/data/lines';
-import { safeCsv } from './csv';
+import { safeCsv } from '@/core/formats/csv';
 
 /**
  * The log as a table for a spreadsheet.

@@ -2,6 +2,7 @@
 
 import { format } from 'date-fns';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { csvTables, type CsvTable } from '@/core/formats/recordTable';
 import type { Problem } from '@/core/schema/result';
 import { benchName, chooseBench, type BenchName } from '@/data/benchName';
 import { wipeRecords } from '@/data/benchFiles';
@@ -9,7 +10,7 @@ import { useAside, useLastAct, useRecordCounts } from '@/data/queries';
 import { askToPersist, storageRoom, type StorageRoom } from '@/data/storageRoom';
 import { isFull } from '@/data/trouble';
 import { clearAside, undoAct } from '@/data/undo';
-import { isStop, mergeFile, openBench, saveBench, type FileProgress } from '@/features/files/benchFiles';
+import { isStop, mergeFile, openBench, saveBench, saveTable, type FileProgress } from '@/features/files/benchFiles';
 import { download } from '@/ui/download';
 import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
@@ -24,6 +25,13 @@ type Work =
   | { kind: 'refused'; name: string; problems: Problem[] }
   /** There is no room for a copy: it can go on without a way back. */
   | { kind: 'no-room'; words: string; goOn: () => void };
+
+/** What the tables are called that go out as CSV. */
+const csvTableNames: Record<CsvTable, string> = {
+  runs: 'Runs',
+  readings: 'Strips',
+  evidence: 'Tests and chart times',
+};
 
 /** Everything on the bench as one file: out, in, and away. */
 export function RecordsView() {
@@ -111,6 +119,20 @@ export function RecordsView() {
         <button type="button" className="act act-primary" disabled={busy} onClick={save}>
           Save all records
         </button>
+        <p className="mt-3 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[14px]">
+          <span className="text-ink2">Or one table as CSV, for a spreadsheet:</span>
+          {csvTables.map((table) => (
+            <button
+              key={table}
+              type="button"
+              className="act-plain"
+              disabled={busy}
+              onClick={() => void saveTable(table)}
+            >
+              {csvTableNames[table]}
+            </button>
+          ))}
+        </p>
       </Part>
       <Part
         title="Open a file"
@@ -128,12 +150,12 @@ export function RecordsView() {
       </Part>
       <Part
         title="Merge a file"
-        words="Keeps what is on the bench and adds the file’s records to it: from another device, or a friend. Of two versions of one record the newer stays. Settings stay yours, and you can undo it."
+        words="Keeps what is on the bench and adds the file’s records to it: from another device, or a friend. Of two versions of one record the newer stays. Settings stay yours, and you can undo it. A table saved as CSV is merged too, with what you changed in it."
       >
         <FileButton
           label="File to merge"
           className="act"
-          accept=".zip,.json,application/zip,application/json"
+          accept=".zip,.json,.csv,application/zip,application/json,text/csv"
           disabled={busy}
           onFile={merge}
         >
