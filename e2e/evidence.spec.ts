@@ -110,6 +110,8 @@ test('later evidence shows the pinned time beside the new one, and says why it m
 test('a reading that cannot be is told, and nothing of it is lost', async ({ page }) => {
   await openTests(page);
   await page.getByRole('button', { name: 'Take a clip' }).click();
+  await expect(page.getByTestId('clip-strip')).toContainText(/As expected after \d+:\d\d, .* base \+ fog 0\.\d\d/);
+  await expect(page.getByRole('img', { name: 'A clip as expected, scanned' })).toBeVisible();
   await page.getByRole('radio', { name: 'By densities' }).click();
   await page.getByRole('textbox', { name: 'Clear film' }).fill('0.4');
   await page.getByRole('textbox', { name: 'Thin tone', exact: true }).fill('1.3');

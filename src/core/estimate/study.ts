@@ -5,7 +5,7 @@ import { evidenceEffects, type EvidenceEffect } from './evidenceEffects';
 import type { Fit } from './fit';
 import { gradientCurve, type GradientCurve } from './gradientCurve';
 import { narrowingFacts, type NarrowingFact } from './narrowingFacts';
-import { nextTests, type NextTests } from './nextTests';
+import { CLIP_SHARE, nextTests, type NextTests } from './nextTests';
 import type { Piece } from './observations';
 import { ownTimeOutlook, type OwnTimeOutlook } from './ownTime';
 import { piecesOf } from './pieces';
@@ -38,6 +38,8 @@ export interface Study extends Glance {
   missing: NarrowingFact[];
   /** How the film may turn out at the time, where it is slower or quicker than expected: the ends of the band. */
   ends: { softer: BandEnd; harder: BandEnd };
+  /** What a clip would be, developed for the usual share of the time. */
+  clip: OwnTimeOutlook;
 }
 
 /** The film at one end of its band. */
@@ -74,6 +76,7 @@ export function study(
     ),
     missing: narrowingFacts(request, worked.estimate, fit),
     ends: bandEnds(worked),
+    clip: ownTimeOutlook(worked, worked.estimate.timeMin * CLIP_SHARE),
   };
 }
 

@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { clipAdvice } from '@/core/densitometry/clipAdvice';
 import { patchGradient } from '@/core/densitometry/patchGradient';
 import { clipFormSchema, initialClipForm, readClipForm, type ClipForm } from '@/core/evidence/clipForm';
@@ -10,7 +11,6 @@ import { formatNumber } from '@/core/units/quantity';
 import { keepEvidence } from '@/data/evidence';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
-import { AskForDay } from '@/features/scene/AskForDay';
 import { FlowHead } from './FlowHead';
 import { readingOptions } from '@/features/roll/plan/chartSourceOptions';
 import { PatchRow } from './PatchRow';
@@ -24,7 +24,16 @@ const tones = [
 ] as const;
 
 /** A few centimetres of the roll, developed first and read when dry. */
-export function ClipTest({ rollId, formatId, setting, brewName, timeMin, units, onDone }: TestProps) {
+export function ClipTest({
+  rollId,
+  formatId,
+  setting,
+  brewName,
+  timeMin,
+  units,
+  onDone,
+  strip,
+}: TestProps & { strip: ReactNode }) {
   const { form, change } = useFlowForm<ClipForm>(rollId, 'clip', clipFormSchema, () =>
     initialClipForm(timeMin * CLIP_SHARE),
   );
@@ -52,6 +61,7 @@ export function ClipTest({ rollId, formatId, setting, brewName, timeMin, units, 
         </p>
       </FlowHead>
       <div className="space-y-6">
+        {strip}
         <div className="grid max-w-[720px] gap-x-6 gap-y-4 sm:grid-cols-[180px_minmax(0,1fr)]">
           <Quantity
             id="clipMin"
@@ -76,7 +86,6 @@ export function ClipTest({ rollId, formatId, setting, brewName, timeMin, units, 
             matches. A screen makes a rough light table, so a reading by eye counts for less than a densitometer’s.
           </p>
         )}
-        {form.method === 'eye' && <AskForDay />}
         <div className="space-y-4">
           {tones.map(({ field, name, hint }) =>
             form.method === 'eye' ? (

@@ -12,6 +12,7 @@ import { formatMinutes } from '@/core/units/duration';
 import type { UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
 import { ChartForm } from './ChartForm';
+import { ClipStrip } from './ClipStrip';
 import { ClipTest } from './ClipTest';
 import { DropTest } from './DropTest';
 import { FogForm } from './FogForm';
@@ -148,7 +149,9 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
       ) : (
         <section className="mt-8 border-t-2 border-ink pt-4">
           {flow === 'drop' && <DropTest {...flows} />}
-          {flow === 'clip' && <ClipTest {...flows} />}
+          {flow === 'clip' && (
+            <ClipTest {...flows} strip={<ClipStrip expected={study.clip} logH={study.strategies.logH} />} />
+          )}
           {flow === 'chart' && <ChartForm {...flows} />}
           {flow === 'fog' && <FogForm {...flows} />}
         </section>
