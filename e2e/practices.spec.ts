@@ -271,6 +271,22 @@ test('my own movement and my own baths are kept, and the next roll of the film b
   await expect(page.locator('#own-name')).toHaveValue('Still at the end');
 });
 
+test('baths are put in another order by hand, and stay so', async ({ page }) => {
+  await myTime(page, '10:00');
+  await mixed(page);
+  const items = page.getByRole('list', { name: 'Wet steps' }).getByRole('listitem');
+  const order = async (): Promise<string[]> =>
+    items.evaluateAll((rows) => rows.map((row) => row.querySelector('span')?.textContent ?? ''));
+  const before = await order();
+  expect(before.length).toBeGreaterThan(3);
+  await items.last().dragTo(items.nth(before.length - 3));
+  const [last = ''] = before.slice(-1);
+  const after = [...before.slice(0, -3), last, ...before.slice(-3, -1)];
+  await expect.poll(order).toEqual(after);
+  await page.reload();
+  await expect.poll(order).toEqual(after);
+});
+
 test('two rolls in one coffee with bromide between them, 13 and 15 min', async ({ page }) => {
   await myTime(page, '13 min');
   await mixed(page);

@@ -84,6 +84,8 @@ export function BathList({ baths, onChange, errors, units, steps, oneBath }: Bat
               draggable={open !== bath.key}
               onDragStart={(event) => {
                 event.dataTransfer.effectAllowed = 'move';
+                // Some browsers drag nothing that carries nothing.
+                event.dataTransfer.setData('text/plain', bath.name);
                 setDragged(bath.key);
               }}
               onDragEnd={() => setDragged(null)}
