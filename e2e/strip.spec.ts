@@ -110,9 +110,9 @@ test('marks move by dragging and by keys, a row from the wrong end is told, and 
   await expect(page.getByTestId('strip-sentences')).toBeVisible();
   const before = await shown(page);
   await page.getByRole('button', { name: 'Turn the row round' }).click();
-  await expect(page.getByText('The row gets thinner where its exposures grow')).toBeVisible();
+  await expect(page.getByText('The row gets thinner as its exposures grow')).toBeVisible();
   await page.getByRole('button', { name: 'Turn it round' }).click();
-  await expect(page.getByText('The row gets thinner where its exposures grow')).toHaveCount(0);
+  await expect(page.getByText('The row gets thinner as its exposures grow')).toHaveCount(0);
   await expect.poll(() => shown(page)).toEqual(before);
   // The last patch, dragged onto bare light, and back by keys.
   const last = page.getByRole('button', { name: 'Last patch' });
