@@ -52,6 +52,12 @@ export function PredictedStrips({ plan }: { plan: PlanInHand }) {
                 <input
                   type="radio"
                   name={group}
+                  // Its words are out of reach while they are from before.
+                  aria-label={
+                    mending
+                      ? strategyWords[outlook.id].name
+                      : `${strategyWords[outlook.id].name}, ${formatMinutes(outlook.timeMin)}`
+                  }
                   className="mt-1 size-[18px] shrink-0"
                   checked={chosen}
                   onChange={() => chooseStrategy(outlook.id)}
