@@ -4,6 +4,7 @@ import { readingMethods } from '../estimate/evidenceSchema';
 import { problemsFromZod } from '../schema/problemsFromZod';
 import { failure, success, type Result } from '../schema/result';
 import { findingSchema, type Finding } from './evidenceRecord';
+import { roundToPourable } from '../units/duration';
 import { typed } from '../schema/typed';
 
 /** A clip that was developed: for how long, and what it reads. */
@@ -21,7 +22,7 @@ export type ClipForm = z.infer<typeof clipFormSchema>;
 /** A clip test as it first opens. */
 export function initialClipForm(timeMin: number): ClipForm {
   return {
-    timeMin: Math.round(timeMin * 4) / 4,
+    timeMin: roundToPourable(timeMin),
     method: 'eye',
     baseFogD: '',
     shadowD: '',

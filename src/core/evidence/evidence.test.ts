@@ -65,7 +65,7 @@ describe('drop test', () => {
 });
 
 describe('forms of findings', () => {
-  const clip: ClipForm = { ...initialClipForm(13.9), baseFogD: 0.4, shadowD: 0.5, highlightD: 1.6 };
+  const clip: ClipForm = { ...initialClipForm(14), baseFogD: 0.4, shadowD: 0.5, highlightD: 1.6 };
   test('a clip reads, and impossible tones are told with their field', () => {
     expect(readClipForm(clip)).toMatchObject({ ok: true, value: { kind: 'clip', timeMin: 14, stopsBetween: 7 } });
     expect(readClipForm({ ...clip, highlightD: 0.3 })).toMatchObject({ ok: false, problems: [{ path: 'highlightD' }] });
