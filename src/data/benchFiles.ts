@@ -8,9 +8,9 @@ import { forgetOlder } from './act';
 import { addRows } from './addRows';
 import { actTables, database, type AetasDatabase } from './database';
 import { LineBuilder, rebuildLines, writeLines } from './lines';
-import { forgetTrouble, guardedWrite } from './trouble';
+import { Refusal, forgetTrouble, guardedWrite } from './trouble';
 import { dropAllAhead } from './typedAhead';
-import { clearBench, keepWhole } from './undo';
+import { clearBench, keepWhole, undoAct } from './undo';
 
 /** Records that leave the database at a time. */
 const BATCH = 200;
@@ -256,6 +256,18 @@ export async function importBench<T>(
   return answer;
 }
 
+/** Should a transaction ever have been committed half way, what it kept first is brought back: whole or not at all. */
+async function takeBackHalf(db: AetasDatabase, half: string, withoutCopy: boolean): Promise<void> {
+  const found = await db.done.get(half).catch(() => undefined);
+  if (found === undefined) return;
+  if (withoutCopy)
+    throw new Refusal(
+      'The browser stored a part of the file only, and there is no copy of what was here. Open the file again.',
+    );
+  await undoAct();
+  await db.done.delete(half);
+}
+
 /** Takes a file in, as one transaction: reading, checking and storing happen whole or not at all. */
 async function takeFile<T>(
   read: (sink: RowSink) => Promise<Result<T>>,
@@ -264,6 +276,8 @@ async function takeFile<T>(
   { begin, take, end }: Taking,
 ): Promise<Result<T>> {
   const db = database();
+  /** Stands in the database while the file is half taken: no one can see it, unless the transaction was committed too soon. */
+  const half = `half:${crypto.randomUUID()}`;
   const passage = new Passage();
   const reading = read(passage.hand as RowSink).finally(() => passage.end());
   /** Whether reading failed by itself, and not because the bench took nothing more. */
@@ -276,6 +290,7 @@ async function takeFile<T>(
     return await guardedWrite('import', () =>
       db.transaction('rw', actTables, async () => {
         if (!withoutCopy) await keepWhole(db, what);
+        await db.done.put({ id: half, updatedMs: Date.now() });
         await begin(db);
         // Anything that is asked waits for what was handed over before, and says if it was refused.
         const stored = (): PromiseLike<unknown> => db.done.get('');
@@ -297,11 +312,13 @@ async function takeFile<T>(
         if (!answer.ok) throw new NotTaken();
         await end(db);
         await forgetOlder(db);
+        await db.done.delete(half);
         return answer;
       }),
     );
   } catch (error) {
     passage.fail(error);
+    await takeBackHalf(db, half, withoutCopy);
     // A file that was refused is no trouble of the storage, and neither is a user who stopped it.
     const answer = await reading.catch(() => null);
     if (ownFault || (answer !== null && !answer.ok)) forgetTrouble('import');
