@@ -230,7 +230,13 @@ async function presses(
     await browser.kill();
     page = await browser.open(baseURL, address);
     await expect(page.locator('main')).not.toBeEmpty();
-    await page.waitForTimeout(300);
+    // What was on its way is stored a moment after the page is there.
+    if (settled) {
+      await expect
+        .poll(async () => (await events(page)).length, { timeout: 8_000 })
+        .toBeGreaterThan(before.length)
+        .catch(() => undefined);
+    } else await page.waitForTimeout(300);
     const after = await events(page);
     const kept = JSON.stringify(after.slice(0, before.length)) === JSON.stringify(before);
     const grown = after.length - before.length;

@@ -4,9 +4,10 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Run } from '@/core/records/records';
 import type { RunEvent } from '@/core/schedule/runEvents';
 import { isSamePress } from '@/core/schedule/runState';
+import { dropDraft, keepDraft } from '@/data/drafts';
 import { recordEvents } from '@/data/runs';
 import { storageTrouble } from '@/data/trouble';
-import { dropAhead, writeAhead } from '@/data/typedAhead';
+import { lastStamp } from '@/data/typedAhead';
 import { partKey, tankPart } from '@/data/typedParts';
 
 /** How often a write that failed is tried again, ms. */
@@ -45,10 +46,12 @@ export function useTankRun(run: Run): TankRun {
       while (pendingRef.current.length > 0 && taken) {
         const batch = pendingRef.current;
         const seen = storedRef.current.length;
-        // Written down before anything waits: a page that goes in this moment takes no press along.
-        const { text, stamp } = writeAhead(aheadKey, { seen, events: batch });
+        // Written down before anything waits, and as a draft sooner than a run with all that hangs on it: neither a page that goes
+        // in this moment nor a power cut takes the press along.
+        const kept = keepDraft(aheadKey, { seen, events: batch }).catch(() => undefined);
+        const stamp = lastStamp(aheadKey);
+        await kept;
         taken = await recordEvents(run.id, seen, batch, { key: aheadKey, stamp });
-        dropAhead(aheadKey, text);
         // Another tab was faster: what it stored shows in a moment, and this press counts for nothing.
         if (taken) {
           storedRef.current = [...storedRef.current, ...batch];
@@ -56,6 +59,7 @@ export function useTankRun(run: Run): TankRun {
         }
         keep(pendingRef.current.slice(batch.length));
       }
+      if (pendingRef.current.length === 0) void dropDraft(aheadKey).catch(() => undefined);
       return taken;
     };
     busyRef.current ??= write()
