@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { isDeepStrictEqual } from 'node:util';
 import { chromium as launcher, expect, test, type BrowserContext, type Page } from '@playwright/test';
 import { chromium } from '../playwright.config';
+import { rollOfVersion1 } from '../src/core/testing/rollOfVersion1';
 import { addRoll, recordsOf } from './bench';
 
 /*
@@ -444,26 +445,14 @@ test('the upgrade of a bench of the first version: ten kills', async ({ baseURL 
               familyId: 'pan-cubic-fast',
               iso: 200,
             });
-            for (let n = 0; n < rolls; n++)
-              write.objectStore('rolls').add({
-                ...stamps,
-                id: `old-${n}`,
-                label: `Tin ${n}`,
-                stockId: 's',
-                formatId: 'sheet45',
-                expiredYear: 1971,
-                expiredYearSd: 2,
-                storageId: 'cellar',
-                exposure: { state: 'unknown', year: null, index: null },
-                note: '',
-              });
+            for (const roll of rolls) write.objectStore('rolls').add(roll);
             write.oncomplete = () => {
               db.close();
               resolve();
             };
           };
         }),
-      ROLLS,
+      Array.from({ length: ROLLS }, (_, n) => rollOfVersion1({ id: `old-${n}`, label: `Tin ${n}` })),
     );
     await page.waitForTimeout(SETTLED_MS);
     await page.goto('/records', { waitUntil: 'commit' });

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { beforeEach, describe, expect, test } from 'vitest';
+import { rollOfVersion1 } from '@/core/testing/rollOfVersion1';
 import { plainFile, readWhole } from '@/core/testing/wholeFile';
 import { failure, success } from '@/core/schema/result';
 import { rollSchema, type Plan } from '@/core/records/records';
@@ -526,20 +527,7 @@ describe('evidence', () => {
 });
 
 describe('migrations of the browser database', () => {
-  /** A roll as version 1 stored it. */
-  const oldRoll = {
-    id: 'old',
-    createdMs: NOW,
-    updatedMs: NOW,
-    label: 'Tin 1',
-    stockId: 's',
-    formatId: 'sheet45',
-    expiredYear: 1971,
-    expiredYearSd: 2,
-    storageId: 'cellar',
-    exposure: { state: 'unknown', year: null, index: null },
-    note: '',
-  };
+  const oldRoll = rollOfVersion1({ id: 'old', createdMs: NOW, updatedMs: NOW });
 
   test('a database of version 1 opens with its rolls as dossiers', async () => {
     const name = 'aetas-migration';

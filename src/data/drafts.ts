@@ -4,13 +4,15 @@ import { forgetTrouble, guardedWrite } from './trouble';
 import { dropAhead, lastStamp, mergedDraft, readAhead, seenStamp, writeAhead } from './typedAhead';
 
 /** Parts of records that are stored as they are typed; their drafts are named by these, and by the record's id. */
-export type PartName = 'kit' | 'hints' | 'storage' | 'xray' | 'condition' | 'frames' | 'tank';
+const partNames = ['kit', 'hints', 'storage', 'xray', 'condition', 'frames', 'tank'] as const;
+export type PartName = (typeof partNames)[number];
 
-const PART_KEY = /^(kit$|(hints|storage|xray|condition|frames|tank):)/;
+/** There is one kit: its key is its name. */
+const ONE_OF_A_KIND: PartName = 'kit';
 
 /** Whether a draft belongs to a part that is stored as it is typed. */
 export function isPartKey(key: string): boolean {
-  return PART_KEY.test(key);
+  return key === ONE_OF_A_KIND || partNames.some((name) => key.startsWith(`${name}:`));
 }
 
 /** What waits for a write that is under way. */
