@@ -249,31 +249,38 @@ async function presses(
   return whole;
 }
 
-test('the tank: twelve kills', async ({ baseURL }) => {
+test('the tank: six kills in each of two tanks', async ({ baseURL }) => {
   test.setTimeout(600_000);
   const browser = new Killable();
-  const page = await browser.open(baseURL ?? '', '/');
-  await addRoll(page, 'Killed tank');
-  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
-  await page.getByRole('button', { name: 'It is mixed' }).click();
-  await page.getByRole('button', { name: 'Go to the tank' }).click();
-  await expect(page.getByTestId('hands')).toBeVisible();
-  const address = page.url();
-  await page.waitForTimeout(SETTLED_MS);
-  await browser.kill();
-  const whole = await presses(
-    browser,
-    baseURL ?? '',
-    address,
-    12,
-    1_300,
-    async (tank) => {
-      const primary = tank.getByRole('button', { name: /: start$|: it is in$|^Hold to |^Hung to dry$/ });
-      await expect(primary).toBeEnabled();
-      await primary.evaluate((button: HTMLButtonElement) => button.click());
-    },
-    async (tank) => (((await recordsOf(tank, 'aetas')).runs ?? [])[0] as { events: Event[] } | undefined)?.events ?? [],
-  );
+  let whole = 0;
+  // A tank has fewer steps than there are kills, and a hung film has nothing left to press.
+  for (const name of ['First killed tank', 'Second killed tank']) {
+    const page = await browser.open(baseURL ?? '', '/');
+    await addRoll(page, name);
+    await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
+    await page.getByRole('button', { name: 'It is mixed' }).click();
+    await page.getByRole('button', { name: 'Go to the tank' }).click();
+    await expect(page.getByTestId('hands')).toBeVisible();
+    const address = page.url();
+    await page.waitForTimeout(SETTLED_MS);
+    await browser.kill();
+    whole += await presses(
+      browser,
+      baseURL ?? '',
+      address,
+      6,
+      1_300,
+      async (tank) => {
+        const primary = tank.getByRole('button', { name: /: start$|: it is in$|^Hold to |^Hung to dry$/ });
+        await expect(primary).toBeEnabled();
+        await primary.evaluate((button: HTMLButtonElement) => button.click());
+      },
+      async (tank) =>
+        ((await recordsOf(tank, 'aetas')).runs as { id: string; events: Event[] }[] | undefined)?.find(({ id }) =>
+          address.includes(id),
+        )?.events ?? [],
+    );
+  }
   await browser.end();
   told('the tank', whole, 12);
 });
