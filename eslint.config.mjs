@@ -5,7 +5,7 @@ import tseslint from 'typescript-eslint';
 const mayImport = {
   core: [],
   data: ['core'],
-  workers: ['core'],
+  workers: ['core', 'data'],
   ui: ['core'],
   features: ['ui', 'data', 'workers', 'core'],
   app: ['features', 'ui', 'core'],

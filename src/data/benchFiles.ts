@@ -251,8 +251,6 @@ export async function importBench<T>(
       await db.done.put({ id: '*', updatedMs: Date.now() });
     },
   });
-  // What was typed belongs to records that are gone.
-  if (answer.ok) dropAllAhead();
   return answer;
 }
 
@@ -266,6 +264,24 @@ async function takeBackHalf(db: AetasDatabase, half: string, withoutCopy: boolea
     );
   await undoAct();
   await db.done.delete(half);
+}
+
+/** Whether an error says that the user stopped. It may come from a worker, where only its name travels. */
+export function isStop(error: unknown): boolean {
+  return error instanceof Error && error.name === 'Stopped';
+}
+
+/**
+ * Waits for a file that is taken in, here or in a worker, and tells the page when the browser refuses to store it. A file
+ * that is refused is no trouble of the storage, and neither is a user who stopped it.
+ */
+export async function guardedFile<T>(take: () => Promise<Result<T>>): Promise<Result<T>> {
+  try {
+    return await guardedWrite('import', take);
+  } catch (error) {
+    if (isStop(error)) forgetTrouble('import');
+    throw error;
+  }
 }
 
 /** Takes a file in, as one transaction: reading, checking and storing happen whole or not at all. */
@@ -287,42 +303,40 @@ async function takeFile<T>(
   });
   try {
     await passage.plenty();
-    return await guardedWrite('import', () =>
-      db.transaction('rw', actTables, async () => {
-        if (!withoutCopy) await keepWhole(db, what);
-        await db.done.put({ id: half, updatedMs: Date.now() });
-        await begin(db);
-        // Anything that is asked waits for what was handed over before, and says if it was refused.
-        const stored = (): PromiseLike<unknown> => db.done.get('');
-        for (let batch = 1; ; batch++) {
-          let next = passage.ready();
-          if (next === null) {
-            await stored();
-            // Waiting costs requests that keep the transaction open.
-            next = await Dexie.waitFor(passage.next());
-          }
-          if (next === null) break;
-          // An await of anything but the database's own promises wears out its hold on the transaction.
-          const taken = take(db, next);
-          if (taken !== undefined) await taken;
-          if (batch % AHEAD === 0) await stored();
+    return await db.transaction('rw', actTables, async () => {
+      if (!withoutCopy) await keepWhole(db, what);
+      await db.done.put({ id: half, updatedMs: Date.now() });
+      await begin(db);
+      // Anything that is asked waits for what was handed over before, and says if it was refused.
+      const stored = (): PromiseLike<unknown> => db.done.get('');
+      for (let batch = 1; ; batch++) {
+        let next = passage.ready();
+        if (next === null) {
+          await stored();
+          // Waiting costs requests that keep the transaction open.
+          next = await Dexie.waitFor(passage.next());
         }
-        await stored();
-        const answer = await Dexie.waitFor(reading);
-        if (!answer.ok) throw new NotTaken();
-        await end(db);
-        await forgetOlder(db);
-        await db.done.delete(half);
-        return answer;
-      }),
-    );
+        if (next === null) break;
+        // An await of anything but the database's own promises wears out its hold on the transaction.
+        const taken = take(db, next);
+        if (taken !== undefined) await taken;
+        if (batch % AHEAD === 0) await stored();
+      }
+      await stored();
+      const answer = await Dexie.waitFor(reading);
+      if (!answer.ok) throw new NotTaken();
+      await end(db);
+      await forgetOlder(db);
+      await db.done.delete(half);
+      return answer;
+    });
   } catch (error) {
     passage.fail(error);
     await takeBackHalf(db, half, withoutCopy);
-    // A file that was refused is no trouble of the storage, and neither is a user who stopped it.
     const answer = await reading.catch(() => null);
-    if (ownFault || (answer !== null && !answer.ok)) forgetTrouble('import');
     if (answer !== null && !answer.ok) return answer;
+    if (ownFault && !isStop(error))
+      return failure({ path: '', message: `The file could not be read to its end (${(error as Error).message}).` });
     throw error;
   }
 }

@@ -21,6 +21,11 @@ export function benchName(): BenchName {
   return name;
 }
 
+/** Says which bench this is about, where no page can be asked: in a worker. */
+export function keepToBench(name: BenchName): void {
+  opened = name;
+}
+
 /** Moves to the other bench; the page starts over with that bench's records. */
 export function chooseBench(name: BenchName, path = '/'): void {
   immediately((store) => store.setItem(KEY, name));

@@ -8,7 +8,7 @@ import { rollSchema, type Plan } from '@/core/records/records';
 import { settingRecordFor } from '@/core/plan/settingRecordFor';
 import { evidence as evidenceStep } from '@/core/formats/migrations/evidence';
 import { runProgress } from '@/core/schedule/runState';
-import { importBench, mergeBench, openBenchSource, wipeRecords } from './benchFiles';
+import { guardedFile, importBench, mergeBench, openBenchSource, wipeRecords } from './benchFiles';
 import { bottleMix, countFilms, dropMix, mixBrewOf, pourAway, recordMixEvent, startMix } from './brews';
 import { formulary } from '@/core/brewing/formulary';
 import { mixSteps } from '@/core/brewing/mixSteps';
@@ -432,17 +432,21 @@ describe('large acts', () => {
   test('a file that fails at its end changes nothing, and trouble belongs to its act', async () => {
     await replaceRecords(demoRecords(NOW));
     const before = await allRecords();
-    const refused = await importBench(async (sink) => {
-      await sink('stocks', before.stocks);
-      return failure({ path: 'records', message: 'Its end is missing.' });
-    });
+    const refused = await guardedFile(() =>
+      importBench(async (sink) => {
+        await sink('stocks', before.stocks);
+        return failure({ path: 'records', message: 'Its end is missing.' });
+      }),
+    );
     expect(refused.ok).toBe(false);
     expect(await allRecords()).toEqual(before);
     expect(storageTrouble()).toBeNull();
-    const doubled = importBench(async (sink) => {
-      await sink('rolls', [...before.rolls, ...before.rolls]);
-      return success(null);
-    });
+    const doubled = guardedFile(() =>
+      importBench(async (sink) => {
+        await sink('rolls', [...before.rolls, ...before.rolls]);
+        return success(null);
+      }),
+    );
     await expect(doubled).rejects.toThrow();
     expect(await allRecords()).toEqual(before);
     expect(storageTrouble()).toMatch(/could not store/);

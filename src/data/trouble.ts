@@ -58,11 +58,18 @@ export class Refusal extends Error {
 }
 
 function sentenceFor(error: unknown): string {
-  if (error instanceof Refusal) return error.message;
+  if (error instanceof Error && error.name === 'Refusal') return error.message;
   const names = errorNames(error);
   if (names.includes('QuotaExceededError'))
     return 'The browser’s storage is full, so the last change is on this screen only. Save a file under Records, or free some disk space, then try again.';
   return `The browser could not store the last change (${names[0] ?? 'unknown fault'}). It is on this screen only: save a file under Records before you close it.`;
+}
+
+/** An error that says by its name what happened: of one that leaves a worker, only name and message travel. */
+export function travelling(error: unknown): Error {
+  const plain = new Error(error instanceof Error ? error.message : String(error));
+  plain.name = isFull(error) ? 'QuotaExceededError' : error instanceof Error ? error.name : 'Error';
+  return plain;
 }
 
 function errorNames(error: unknown): string[] {

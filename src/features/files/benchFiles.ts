@@ -1,9 +1,11 @@
 import { format } from 'date-fns';
 import type { FileReport } from '@/core/formats/benchFile';
 import type { Result } from '@/core/schema/result';
-import { importBench, mergeBench, mergeTable, openBenchSource, type MergeReport } from '@/data/benchFiles';
+import { guardedFile, mergeTable, openBenchSource, type MergeReport } from '@/data/benchFiles';
 import { readRecordTable, recordTable, type CsvTable } from '@/core/formats/recordTable';
 import { database } from '@/data/database';
+import { dropAllAhead } from '@/data/typedAhead';
+import { benchWorker } from '@/workers/bench';
 import { coreWorker } from '@/workers/core';
 import { download } from '@/ui/download';
 
@@ -16,15 +18,10 @@ export interface FileProgress {
 /** Tells how far it is; answers whether to go on. */
 export type OnFileProgress = (progress: FileProgress) => boolean;
 
-/** Whether an error says that the user stopped. It may come from the worker, where only its name travels. */
-export function isStop(error: unknown): boolean {
-  return error instanceof Error && error.name === 'Stopped';
-}
-
 /**
  * Writes the whole bench into a file, reads it back to be sure, and hands it to the browser.
  * @returns what is in the file
- * @throws what stops it: `isStop` tells the user's own stop from a fault
+ * @throws what stops it: `isStop` of the data tells the user's own stop from a fault
  */
 export async function saveBench(onProgress: OnFileProgress): Promise<FileReport> {
   const source = await openBenchSource();
@@ -61,13 +58,14 @@ export async function openBench(
   onProgress: OnFileProgress,
   withoutCopy = false,
 ): Promise<Result<FileReport>> {
-  return importBench(
-    (sink) =>
-      coreWorker().readBenchFile(file, sink, Date.now(), (share) =>
-        onProgress({ words: 'Reading and checking', share: 0.9 * share }),
-      ),
-    withoutCopy,
+  const answer = await guardedFile(() =>
+    benchWorker().importFile(database().bench, file, withoutCopy, (share) =>
+      onProgress({ words: 'Reading, checking and storing', share: 0.9 * share }),
+    ),
   );
+  // What was typed belongs to records that are gone.
+  if (answer.ok) dropAllAhead();
+  return answer;
 }
 
 /**
@@ -82,7 +80,9 @@ export async function saveTable(table: CsvTable): Promise<void> {
 /** Merges a table that was saved as CSV into the bench. */
 async function mergeCsv(file: File, withoutCopy: boolean): Promise<Result<MergeReport>> {
   const read = readRecordTable(await file.text());
-  return read.ok ? mergeTable(read.value.table, read.value.rows, withoutCopy) : read;
+  if (!read.ok) return read;
+  const { table, rows } = read.value;
+  return guardedFile(() => mergeTable(table, rows, withoutCopy));
 }
 
 /**
@@ -95,11 +95,9 @@ export async function mergeFile(
   withoutCopy = false,
 ): Promise<Result<MergeReport>> {
   if (/\.csv$/i.test(file.name)) return mergeCsv(file, withoutCopy);
-  return mergeBench(
-    (sink) =>
-      coreWorker().readBenchFile(file, sink, Date.now(), (share) =>
-        onProgress({ words: 'Reading, checking and merging', share: 0.9 * share }),
-      ),
-    withoutCopy,
+  return guardedFile(() =>
+    benchWorker().mergeFile(database().bench, file, withoutCopy, (share) =>
+      onProgress({ words: 'Reading, checking and merging', share: 0.9 * share }),
+    ),
   );
 }

@@ -1,0 +1,13 @@
+import { behindWorker, type Behind } from './behind';
+import type { BenchApi } from './benchApi';
+
+const bench: Behind<BenchApi> = behindWorker<BenchApi>(
+  ['importFile', 'mergeFile'],
+  () => new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' }),
+  async () => (await import('./benchApi')).benchApi,
+);
+
+/** Acts on the whole bench, behind a worker; within the page where the worker does not load. Browser only. */
+export function benchWorker(): Behind<BenchApi> {
+  return bench;
+}

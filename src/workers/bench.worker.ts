@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { benchApi } from './benchApi';
+
+expose(benchApi);
