@@ -10,19 +10,44 @@ const stateWords: Record<StageState, string> = {
 };
 
 /** One notch: filled is done, open was passed by, square is at hand, dotted waits, crossed is forbidden. */
-function Notch({ state }: { state: StageState }) {
+function Notch({ state, transform }: { state: StageState; transform?: string }) {
   switch (state) {
     case 'done':
-      return <path d="M1 1 L13 13 L25 1 Z" fill="currentColor" stroke="currentColor" strokeWidth="1.5" />;
+      return (
+        <path
+          transform={transform}
+          d="M1 1 L13 13 L25 1 Z"
+          fill="currentColor"
+          stroke="currentColor"
+          strokeWidth="1.5"
+        />
+      );
     case 'skipped':
-      return <path d="M0 1 H1 L13 13 L25 1 H26" fill="none" stroke="currentColor" strokeWidth="1.5" />;
+      return (
+        <path transform={transform} d="M0 1 H1 L13 13 L25 1 H26" fill="none" stroke="currentColor" strokeWidth="1.5" />
+      );
     case 'at-hand':
-      return <rect x="1" y="0" width="24" height="13" fill="currentColor" />;
+      return <rect transform={transform} x="1" y="0" width="24" height="13" fill="currentColor" />;
     case 'forbidden':
-      return <path d="M1 1 V13 H25 V1 M4 3 L22 12 M22 3 L4 12" fill="none" stroke="currentColor" strokeWidth="1.8" />;
+      return (
+        <path
+          transform={transform}
+          d="M1 1 V13 H25 V1 M4 3 L22 12 M22 3 L4 12"
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="1.8"
+        />
+      );
     case 'waiting':
       return (
-        <path d="M0 1 Q13 18 26 1" fill="none" stroke="currentColor" strokeWidth="1.5" strokeDasharray="2.5 3.5" />
+        <path
+          transform={transform}
+          d="M0 1 Q13 18 26 1"
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="1.5"
+          strokeDasharray="2.5 3.5"
+        />
       );
   }
 }
@@ -92,6 +117,14 @@ export function SmallRibbon({ standing }: { standing: RollStanding }) {
     : standing.atHand === null
       ? 'All stages done'
       : `${done} of 7 stages done, at hand: ${stages[standing.atHand]}`;
+  const notches = stageIds.map((id, index) => ({ id, state: standing.states[id], x: index * 26 }));
+  const rule = (drawn: (notch: (typeof notches)[number]) => boolean): string =>
+    notches
+      .filter(drawn)
+      .map(({ x }) => `M${x} 1 H${x + 6} M${x + 20} 1 H${x + 26}`)
+      .join(' ');
+  const solid = rule(({ state }) => state !== 'waiting');
+  const dashed = rule(({ state }) => state === 'waiting');
   return (
     <svg
       role="img"
@@ -101,18 +134,12 @@ export function SmallRibbon({ standing }: { standing: RollStanding }) {
       viewBox="0 0 182 15"
       className={classes('overflow-visible', standing.forbidden ? 'text-danger' : 'text-ink')}
     >
-      {stageIds.map((id, index) => {
-        const state = standing.states[id];
-        const dash = state === 'waiting' ? '2.5 3.5' : undefined;
-        return (
-          <g key={id} transform={`translate(${index * 26} 0)`}>
-            <path d="M0 1 H6 M20 1 H26" stroke="currentColor" strokeWidth="1.5" strokeDasharray={dash} />
-            <g transform="translate(6 0.4) scale(0.54 0.8)">
-              <Notch state={state} />
-            </g>
-          </g>
-        );
-      })}
+      {/* Few elements: a list draws it in every row. */}
+      {solid !== '' && <path d={solid} stroke="currentColor" strokeWidth="1.5" />}
+      {dashed !== '' && <path d={dashed} stroke="currentColor" strokeWidth="1.5" strokeDasharray="2.5 3.5" />}
+      {notches.map(({ id, state, x }) => (
+        <Notch key={id} state={state} transform={`translate(${x + 6} 0.4) scale(0.54 0.8)`} />
+      ))}
     </svg>
   );
 }
