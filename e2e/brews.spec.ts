@@ -605,3 +605,29 @@ test('amounts typed as people say them, in this jug: the litre follows, and nons
   await page.keyboard.press('Enter');
   await expect(field).toBeHidden();
 });
+
+test('a can and what goes into it, as a recipe for one jug: it opens again with the can’s own amounts', async ({
+  page,
+}) => {
+  await page.goto('/brews/workbench?recipe=beer');
+  await page.getByRole('radio', { name: 'A volume' }).click();
+  await page.locator('#bottleMl').fill('440');
+  const inJug = async (name: RegExp, amount: string): Promise<void> => {
+    const row = page.getByRole('table', { name: 'Ingredients' }).getByRole('row').filter({ hasText: name }).first();
+    await row.getByRole('button', { name: /^type/ }).click();
+    await page.getByLabel(/ in this jug/).fill(amount);
+    await page.keyboard.press('Enter');
+  };
+  await inJug(/Dark beer/, '440 ml');
+  await inJug(/Washing soda/, '50 g');
+  await page.locator('#recipeName').fill('One can');
+  await page.getByLabel('For one jug of 440 ml').check();
+  await page.getByRole('button', { name: 'Save recipe' }).click();
+  await expect(page.getByText('“One can” is saved among your recipes.')).toBeVisible();
+  const { recipes = [] } = await recordsOf(page, 'aetas');
+  expect((recipes as { makesMl?: number }[]).map(({ makesMl }) => makesMl)).toEqual([440]);
+  await page.goto('/brews');
+  await page.getByRole('link', { name: 'One can' }).click();
+  await expect(page.locator('#bottleMl')).toHaveValue('440');
+  await expect(page.getByRole('table', { name: 'Ingredients' })).toContainText('50 g');
+});

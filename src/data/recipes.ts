@@ -10,9 +10,11 @@ import { act, newStamps } from './act';
  */
 export function keepRecipe(recipe: Recipe, id?: string): Promise<string> {
   return act(`recipe:${id ?? 'new'}`, async (writer) => {
-    const { name, use, lines, note } = recipe;
+    const { name, use, lines, note, makesMl } = recipe;
     const before = id === undefined ? undefined : await writer.db.recipes.get(id);
-    const kept: RecipeRecord = { ...(before ?? newStamps()), name, use, lines, note, updatedMs: Date.now() };
+    const { id: keptId, createdMs } = before ?? newStamps();
+    const kept: RecipeRecord = { id: keptId, createdMs, updatedMs: Date.now(), name, use, lines, note };
+    if (makesMl !== undefined) kept.makesMl = makesMl;
     await writer.put('recipes', kept);
     return kept.id;
   });

@@ -107,6 +107,10 @@ describe('files of recipes', () => {
       ['Home-made rapid fixer', formulary['fixer-rapid'].lines],
     ]);
   });
+  test('a recipe for one jug keeps its volume', () => {
+    const read = readRecipes(writeRecipes([{ ...formulary.beer, makesMl: 440 }]));
+    expect(read.ok && read.value[0]?.makesMl).toBe(440);
+  });
   test.each<[string, string, RegExp]>([
     ['cut off', text.slice(0, 60), /cut off/],
     ['foreign', '{"recipes": []}', /not a recipe file/],

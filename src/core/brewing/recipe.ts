@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { developerFamilyIds } from '../chemistry/developerFamilies';
 import { substanceIds, substanceOf } from '../chemistry/substances';
+import { limited } from '../schema/fields';
 import { oneOf, within } from '../schema/within';
 import { partsSchema } from '../chemistry/partsSchema';
 
@@ -64,6 +65,8 @@ export const recipeShape = {
   use: z.enum(recipeUseIds, 'Use: choose what it is for.'),
   lines: z.array(recipeLineSchema).max(12, 'Ingredients: give 12 at most.'),
   note: z.string().max(2000, 'Note: give 2000 letters at most.'),
+  /** What one jug of it makes, ml, where it is mixed by the jug: one can and what goes into it. Missing for any volume. */
+  makesMl: limited('sheetMl').optional(),
 };
 
 export type RecipeLine = z.infer<typeof recipeLineSchema>;
@@ -74,6 +77,7 @@ export interface Recipe {
   use: RecipeUse;
   lines: RecipeLine[];
   note: string;
+  makesMl?: number | undefined;
 }
 
 /**

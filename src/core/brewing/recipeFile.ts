@@ -25,7 +25,10 @@ const fileSchema = z.object({
  * @returns JSON text
  */
 export function writeRecipes(recipes: readonly Recipe[]): string {
-  const plain = recipes.map(({ name, use, lines, note }) => ({ name, use, lines, note }));
+  const plain = recipes.map(({ name, use, lines, note, makesMl }) => ({
+    ...{ name, use, lines, note },
+    ...(makesMl === undefined ? {} : { makesMl }),
+  }));
   return `${JSON.stringify({ format: RECIPE_FORMAT, version: RECIPE_VERSION, recipes: plain }, null, 2)}\n`;
 }
 

@@ -9,7 +9,7 @@ import { biohazardIn } from './animalMatter';
 import { brewRate, mixingLnSd } from './brewRate';
 import { compositionOf, developerOf, phOf } from './composition';
 import { formulary, formularyIds, formularyRecipe } from './formulary';
-import { recipeShape } from './recipe';
+import { recipeShape, type Recipe } from './recipe';
 import * as z from 'zod';
 import { workbench, sodaForPh } from './workbench';
 import {
@@ -20,6 +20,7 @@ import {
   lineOfKind,
   recipeOfDeveloper,
   reopenedWorkbench,
+  workbenchFormSchema,
   type WorkbenchForm,
 } from './workbenchForm';
 
@@ -33,6 +34,36 @@ const amountsOf = (sheet: ReturnType<typeof sheetFor>) =>
   Object.fromEntries(sheet.rows.map(({ part }) => [part.name, part.target]));
 const withLine = (index: number, part: object): WorkbenchForm['lines'] =>
   coffee().lines.map((line, at) => (at === index ? { ...line, ...part } : line));
+
+/** One can of 440 ml and 50 g of soda: check values of common practice. */
+describe('a recipe for one jug', () => {
+  const can = (perJug: number): number => (1000 * perJug) / 440;
+  const recipe: Recipe = {
+    name: 'One can',
+    use: 'film-developer',
+    note: '',
+    makesMl: 440,
+    lines: [
+      { kind: 'substance', substanceId: 'dark-beer', perL: can(440) },
+      { kind: 'substance', substanceId: 'soda-anhydrous', perL: can(50) },
+    ],
+  };
+  test('opens at its volume with its amounts, and not at a tank’s', () => {
+    const form = initialWorkbench(recipe, { rollId: 'roll', coverMl: 300, targetC: 30 });
+    expect(form).toMatchObject({ scaleTo: 'bottle', bottleMl: 440, oneJug: true });
+    const { sheet } = workbench(form, fineKit);
+    expect(sheet?.batch.volumeMl).toBe(440);
+    expect(sheet?.rows.map(({ part }) => part.target)).toEqual([440, 50].map((amount) => expect.closeTo(amount, 9)));
+  });
+  test('a plan that has decided a volume goes before it', () => {
+    expect(initialWorkbench(recipe, { rollId: 'roll', coverMl: 300, targetC: 30, volumeMl: 550 }).bottleMl).toBe(550);
+  });
+  test('a draft from before there were such recipes reads as for any volume', () => {
+    const older: Partial<WorkbenchForm> = coffee();
+    delete older.oneJug;
+    expect(workbenchFormSchema.parse(older).oneJug).toBe(false);
+  });
+});
 
 describe('the formulary', () => {
   test.each(formularyIds.map((id) => [id]))('%s fits the schema, says what it is, and can be laid out', (id) => {

@@ -48,6 +48,8 @@ export const workbenchFormSchema = z.object({
   bottleMl: typed,
   scarcestKey: z.string(),
   scarcestHave: typed,
+  /** Whether it is kept as a recipe for one jug of this volume. */
+  oneJug: z.boolean().default(false),
   sodaForm: z.enum(sodaChoices),
   ascorbicForm: z.enum(ascorbicFormIds),
   tabletMg: typed,
@@ -189,13 +191,17 @@ export function initialWorkbench(recipe: Recipe, sheetFor: SheetFor | null): Wor
     rollId: sheetFor?.rollId ?? '',
     measureBy: 'scale',
     // A bath for the shelf fills a bottle; a developer fills the tank.
-    scaleTo: sheetFor?.volumeMl === undefined && recipe.use === 'film-developer' ? 'tank' : 'bottle',
+    scaleTo:
+      sheetFor?.volumeMl === undefined && recipe.makesMl === undefined && recipe.use === 'film-developer'
+        ? 'tank'
+        : 'bottle',
     reels: 1,
     coverMl,
     marginPercent: USUAL_MARGIN_PERCENT,
-    bottleMl: sheetFor?.volumeMl ?? 1000,
+    bottleMl: sheetFor?.volumeMl ?? recipe.makesMl ?? 1000,
     scarcestKey: recipe.lines.length === 0 ? '' : 'line-0',
     scarcestHave: '',
+    oneJug: recipe.makesMl !== undefined,
     sodaForm: 'anhydrous',
     ascorbicForm: 'powder',
     tabletMg: 1000,
@@ -224,6 +230,7 @@ export function reopenedWorkbench(
   const fresh = initialWorkbench(recipe, sheetFor);
   if (before === null) return fresh;
   const { name, use, note, lines, scarcestKey, from, openedFor, rollId, coverMl, bottleMl, scaleTo, targetC } = fresh;
+  const { oneJug } = fresh;
   const tank = sheetFor === null || (openedFor === before.openedFor && from === before.from) ? {} : { rollId, coverMl };
   // A recipe that has changed since brings its own lines; the kitchen around it stays as typed.
   if (before.from !== from)
@@ -234,17 +241,19 @@ export function reopenedWorkbench(
       note,
       lines,
       scarcestKey,
+      oneJug,
       from,
       openedFor,
       ...tank,
-      ...(sheetFor === null ? {} : { bottleMl, scaleTo, targetC }),
+      ...(sheetFor === null ? {} : { targetC }),
+      ...(sheetFor === null && recipe.makesMl === undefined ? {} : { bottleMl, scaleTo }),
     };
   return { ...before, openedFor, ...tank };
 }
 
 /** Tells one recipe from another, for drafts. */
 export function fingerprint(recipe: Recipe): string {
-  return JSON.stringify([recipe.name, recipe.lines]);
+  return JSON.stringify([recipe.name, recipe.lines, ...(recipe.makesMl === undefined ? [] : [recipe.makesMl])]);
 }
 
 /**

@@ -1,32 +1,41 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import { readLines } from '@/core/brewing/readLines';
-import { recipeUseIds, recipeUses, type RecipeUse } from '@/core/brewing/recipe';
+import { recipeUseIds, recipeUses, type Recipe, type RecipeUse } from '@/core/brewing/recipe';
+import { fingerprint } from '@/core/brewing/workbenchForm';
 import { keepRecipe } from '@/data/recipes';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
+import { Tick } from '@/ui/Tick';
+import type { WorkbenchStart } from './useWorkbench';
 import type { BenchPart } from './Workbench';
 
 const useOptions = recipeUseIds.map((value) => ({ value, name: recipeUses[value].name }));
 
 /** The sheet as a recipe of one's own. */
-export function KeepRecipe({ inHand: { form, change }, ownId }: Pick<BenchPart, 'inHand'> & { ownId: string | null }) {
+export function KeepRecipe({
+  inHand: { form, change, result },
+  start: { ownId, recipe: kept },
+}: Pick<BenchPart, 'inHand'> & { start: Pick<WorkbenchStart, 'ownId' | 'recipe'> }) {
   const router = useRouter();
-  const [said, setSaid] = useState('');
   const lines = readLines(form);
   const name = form.name.trim();
   const able = lines.ok && name !== '';
+  const volumeMl = result?.volumeMl ?? null;
+  const now: Recipe = {
+    ...{ name, use: form.use, note: form.note },
+    lines: lines.ok ? lines.value.map(({ line }) => line) : [],
+    ...(form.oneJug && volumeMl !== null ? { makesMl: volumeMl } : {}),
+  };
+  const same = lines.ok && now.use === kept.use && now.note === kept.note && fingerprint(now) === fingerprint(kept);
   const keep = (id?: string): void => {
-    if (!lines.ok) return;
-    void keepRecipe({ name, use: form.use, note: form.note, lines: lines.value.map(({ line }) => line) }, id).then(
-      (kept) => {
-        setSaid(`“${name}” is saved among your recipes.`);
+    void keepRecipe(now, id)
+      .then((kept) => {
         if (kept !== ownId)
           router.replace(`/brews/workbench?recipe=${kept}${form.rollId === '' ? '' : `&roll=${form.rollId}`}`);
-      },
-    );
+      })
+      .catch(() => undefined);
   };
   return (
     <section aria-labelledby="keep">
@@ -61,6 +70,17 @@ export function KeepRecipe({ inHand: { form, change }, ownId }: Pick<BenchPart, 
           </Field>
         </div>
       </div>
+      <div className="mt-3">
+        <Tick
+          id="recipeJug"
+          label={volumeMl === null ? 'For one jug of this volume' : `For one jug of ${Math.round(volumeMl)} ml`}
+          checked={form.oneJug}
+          onChange={(oneJug) => change({ oneJug })}
+        />
+        <p className="text-[14px] text-ink2">
+          It opens at this volume again, with the amounts as they are here: one can and what goes into it.
+        </p>
+      </div>
       <div className="mt-3 flex flex-wrap items-center gap-3">
         {ownId !== null && (
           <button type="button" className="act" disabled={!able} onClick={() => keep(ownId)}>
@@ -71,7 +91,7 @@ export function KeepRecipe({ inHand: { form, change }, ownId }: Pick<BenchPart, 
           {ownId === null ? 'Save recipe' : 'Save as another recipe'}
         </button>
         <span role="status" className="text-[14px]">
-          {said}
+          {ownId === null ? '' : same ? `“${name}” is saved among your recipes.` : 'Changed since it was saved.'}
         </span>
       </div>
     </section>

@@ -76,7 +76,7 @@ export function Workbench({ start, bench, settings }: { start: WorkbenchStart; b
           <div className="min-w-0 space-y-8">
             <WaterPanel {...part} />
             <CostPanel inHand={inHand} />
-            <KeepRecipe inHand={inHand} ownId={start.ownId} />
+            <KeepRecipe inHand={inHand} start={start} />
           </div>
           <OrderPanel inHand={inHand} units={settings} />
         </div>
