@@ -173,6 +173,12 @@ test('a clearing test of 2:25 fixes for 4:50, and what is left to do is told at 
     await page.getByRole('button', { name: `${name}: it is in` }).click();
   }
   await page.getByRole('button', { name: 'The scrap is in' }).click();
+  await page.clock.runFor(60_000);
+  // A page that goes and comes back counts on from the drop.
+  await page.reload();
+  await expect(page.getByText(/^In the fixer for 1:[0-3]\d/)).toBeVisible();
+  await page.getByRole('button', { name: 'Not now' }).click();
+  await page.getByRole('button', { name: 'The scrap is in' }).click();
   await page.clock.runFor(145_000);
   await page.getByRole('button', { name: 'It is clear' }).click();
   const twice = page.getByRole('button', { name: /^× 2: 4:5\d$/ });

@@ -96,7 +96,7 @@ const NUDGE_MIN = 0.25;
 const MOST_NUDGES = 960;
 
 /** A brew below this share of its strength is told to be weak. Source: our choice. */
-const WEAK_SHARE = 0.7;
+export const WEAK_SHARE = 0.7;
 
 interface Placed {
   startMin: number;
@@ -212,7 +212,7 @@ export function planEvening(wish: EveningWish): Evening {
 }
 
 /** Minutes that a film hangs in the picture. Source: common practice (1 to 2 h in air), no source. */
-const HANGS_MIN = 60;
+export const HANGS_MIN = 60;
 
 function kitchen(id: string, what: string, startMin: number, endMin: number, ahead: boolean): EveningItem {
   return { id, lane: 'kitchen', what, startMin, endMin, pours: false, ahead };

@@ -2,7 +2,8 @@ import * as z from 'zod';
 import { failure, success, type Problem, type Result } from '../schema/result';
 import { within } from '../schema/within';
 import { typed } from '../schema/typed';
-import type { EveningWish } from './evening';
+import { SPENT_SHARE } from '../brewing/keeping';
+import { HANGS_MIN, POURS_APART_MIN, WEAK_SHARE, type EveningWish } from './evening';
 
 /** Reels by how long they dry before they take the next film, min. Source: common practice, no source. */
 export const reels = {
@@ -42,6 +43,22 @@ export function oneEarlier(order: readonly string[], at: number): string[] {
 /** How long other baths take to their temperature in a basin, and a film to be loaded, min. Source: common practice, no source. */
 const TEMPER_MIN = 30;
 const LOAD_MIN = 10;
+
+/** What an evening is laid out by, in words. */
+export function eveningRules(): string[] {
+  return [
+    'Rolls go in the order you give them. Each tank holds one roll at a time.',
+    `Loading a film in the dark: ${LOAD_MIN} min. Films that go in together are all loaded before the first pour.`,
+    `Stop, fixer and wash water come to temperature in a basin: ${TEMPER_MIN} min.`,
+    ...Object.values(reels).map(
+      ({ name, dryMin }) => `Reel before its next film: ${name.toLowerCase()}, ${dryMin} min.`,
+    ),
+    `Two baths are poured at least ${POURS_APART_MIN * 60} s apart; a roll waits until they are.`,
+    'A brew is mixed as late as its tank allows, because it fades from the first hour on. A later film in the same jug gets a longer time.',
+    `A brew is called weak below ${WEAK_SHARE * 100} % of its strength and spent below ${SPENT_SHARE * 100} %.`,
+    `A film hangs for ${HANGS_MIN} min in the picture; give it two hours in damp air.`,
+  ];
+}
 
 const numbers = {
   tanks: within('Tanks', 1, 6).int('Tanks: give a whole number.'),

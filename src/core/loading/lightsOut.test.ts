@@ -30,6 +30,13 @@ describe('the lights-out card', () => {
     const card = lightsOutCard('116', soundCondition);
     expect(card.inReach.join(' ')).not.toContain('Reel');
     expect(card.warnings[0]).toMatch(/see-saw/);
+    expect(card.steps.at(-1)?.act).toContain('end to end');
+  });
+  test('a reel of an odd width is loaded like any other', () => {
+    const card = lightsOutCard('116', soundCondition, 'adjustable');
+    expect(card.inReach).toContain('Reel for 70 mm, dry');
+    expect(card.steps.some(({ act }) => act.includes('under both lips'))).toBe(true);
+    expect(card.steps.some(({ act }) => act.includes('end to end'))).toBe(false);
   });
   test('the state of the roll is said before the light goes out', () => {
     expect(lightsOutCard('120', { backing: 'unknown', signs: ['stuck-paper', 'brittle'] }).warnings).toHaveLength(2);

@@ -22,9 +22,9 @@ export interface LightsOutCard {
 
 const step = (act: string, feel: string, snag = ''): DarkStep => ({ act, feel, snag });
 
-type Kind = 'cassette' | 'paper' | 'cartridge' | 'cine' | 'sheet' | 'see-saw';
+type Kind = 'cassette' | 'paper' | 'cartridge' | 'cine' | 'sheet';
 
-const opening: Record<Exclude<Kind, 'see-saw' | 'sheet'>, { reach: string[]; steps: DarkStep[] }> = {
+const opening: Record<Exclude<Kind, 'sheet'>, { reach: string[]; steps: DarkStep[] }> = {
   cassette: {
     reach: ['Cassette', 'Opener', 'Scissors'],
     steps: [
@@ -92,6 +92,10 @@ const opening: Record<Exclude<Kind, 'see-saw' | 'sheet'>, { reach: string[]; ste
 export const tankKinds = { adjustable: 'Adjustable plastic reel', spiral: 'Steel spiral' } as const;
 export type TankKind = keyof typeof tankKinds;
 
+/** Ways of a film that fits no usual reel. */
+export const oddWays = { 'see-saw': 'See-saw through trays', adjustable: 'A reel of its width' } as const;
+export type OddWay = keyof typeof oddWays;
+
 const intoReel: Record<TankKind, DarkStep[]> = {
   adjustable: [
     step(
@@ -119,7 +123,7 @@ const intoReel: Record<TankKind, DarkStep[]> = {
   ],
 };
 
-function loading(kind: Kind, tank: TankKind): DarkStep[] {
+function loading(kind: Kind, tank: TankKind | OddWay): DarkStep[] {
   if (kind === 'sheet') {
     return [
       step('Find the notches: at the top right, the emulsion faces you.', 'Notches under the right forefinger.'),
@@ -130,7 +134,7 @@ function loading(kind: Kind, tank: TankKind): DarkStep[] {
       ),
     ];
   }
-  if (kind === 'see-saw') {
+  if (tank === 'see-saw') {
     return [
       step(
         'Hold one end in each hand, emulsion down, and dip the middle.',
@@ -166,30 +170,29 @@ function kindOf(formatId: FilmFormatId): Kind {
  * The lights-out card of a format.
  * @param formatId film format
  * @param condition state of the film
- * @param tank kind of reel; of no matter for what no reel takes
+ * @param tank kind of reel, or the way of a film that fits no usual one; of no matter for sheets
  * @returns what lies in reach, the steps in the order of the hands, and what this roll asks for
  * Source: common practice, no source.
  */
 export function lightsOutCard(
   formatId: FilmFormatId,
   condition: Condition,
-  tank: TankKind = 'adjustable',
+  tank: TankKind | OddWay = fitsUsualReel(formatId) ? 'adjustable' : 'see-saw',
 ): LightsOutCard {
   const kind = kindOf(formatId);
   const { name, coping, widthMm } = filmFormats[formatId];
   const reel = fitsUsualReel(formatId);
-  const open =
-    kind === 'sheet' || kind === 'see-saw'
-      ? { reach: ['Box of sheets', 'Holders or first tray'], steps: [] }
-      : opening[kind];
+  const open = kind === 'sheet' ? { reach: ['Box of sheets', 'Holders or first tray'], steps: [] } : opening[kind];
   const loadInto =
     kind === 'sheet'
       ? []
-      : reel
+      : tank !== 'see-saw'
         ? [
             tank === 'spiral'
               ? `Steel spiral for ${Math.round(widthMm)} mm`
-              : `Reel, set to ${Math.round(widthMm)} mm and dry`,
+              : reel
+                ? `Reel, set to ${Math.round(widthMm)} mm and dry`
+                : `Reel for ${Math.round(widthMm)} mm, dry`,
             'Column',
             'Tank',
             'Lid',
@@ -198,7 +201,7 @@ export function lightsOutCard(
   return {
     title: `Lights out: ${name}`,
     inReach: [...open.reach, ...loadInto],
-    steps: [...open.steps, ...loading(kind === 'sheet' ? 'sheet' : reel ? kind : 'see-saw', tank)],
+    steps: [...open.steps, ...loading(kind, tank)],
     warnings: [
       ...(reel || coping === '' ? [] : [coping]),
       ...condition.signs.map((sign) => `${conditionSigns[sign].name}. ${conditionSigns[sign].advice}`),

@@ -3,19 +3,23 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { fitsUsualReel } from '@/core/films/filmFormats';
-import { lightsOutCard, tankKinds, type TankKind } from '@/core/loading/lightsOut';
+import { filmFormats } from '@/core/films/filmFormats';
+import { lightsOutCard, oddWays, tankKinds, type OddWay, type TankKind } from '@/core/loading/lightsOut';
 import { useDossier } from '@/data/queries';
 import { Segments } from '@/ui/Segments';
 import { BenchDrawing } from './BenchDrawing';
 import { DarkRun } from './DarkRun';
+import { OddReelDrawing, SeeSawDrawing } from './OddReelDrawing';
 import { ReelDrawing } from './ReelDrawing';
 
+const oddOptions = (Object.keys(oddWays) as OddWay[]).map((value) => ({ value, name: oddWays[value] }));
 const tankOptions = (Object.keys(tankKinds) as TankKind[]).map((value) => ({ value, name: tankKinds[value] }));
 
 /** What to lay out, do and feel while the light is off: to read, to print, to practise, to be read aloud. */
 export function LightsOut({ rollId }: { rollId: string }) {
   const dossier = useDossier(rollId);
   const [tank, setTank] = useState<TankKind>('adjustable');
+  const [odd, setOdd] = useState<OddWay>('see-saw');
   const [mode, setMode] = useState<'card' | 'practice' | 'dark'>('card');
   if (dossier === undefined) return <p aria-busy="true">Opening the roll.</p>;
   if (dossier === null) return <h1>This roll is not on the bench.</h1>;
@@ -30,7 +34,9 @@ export function LightsOut({ rollId }: { rollId: string }) {
     );
   }
   const { roll } = dossier;
-  const card = lightsOutCard(roll.formatId, roll.condition, tank);
+  const usual = fitsUsualReel(roll.formatId);
+  const sheet = roll.formatId.startsWith('sheet');
+  const card = lightsOutCard(roll.formatId, roll.condition, usual ? tank : odd);
   if (mode !== 'card') return <DarkRun card={card} dark={mode === 'dark'} onEnd={() => setMode('card')} />;
   return (
     <div className="max-w-[860px]">
@@ -45,14 +51,21 @@ export function LightsOut({ rollId }: { rollId: string }) {
           ))}
         </ul>
       )}
-      {fitsUsualReel(roll.formatId) && (
+      {!sheet && (
         <div className="no-print mt-3 max-w-md">
-          <Segments id="tank" label="Tank" value={tank} options={tankOptions} onChange={setTank} />
+          {usual ? (
+            <Segments id="tank" label="Tank" value={tank} options={tankOptions} onChange={setTank} />
+          ) : (
+            <Segments id="odd" label="How it is developed" value={odd} options={oddOptions} onChange={setOdd} />
+          )}
         </div>
       )}
       <h2 className="mt-5">In reach, from left to right</h2>
       <BenchDrawing things={card.inReach} />
-      {fitsUsualReel(roll.formatId) && <ReelDrawing tank={tank} />}
+      {usual && <ReelDrawing tank={tank} />}
+      {!usual &&
+        !sheet &&
+        (odd === 'see-saw' ? <SeeSawDrawing /> : <OddReelDrawing widthMm={filmFormats[roll.formatId].widthMm} />)}
       <h2 className="mt-5">With the light off</h2>
       <ol className="mt-1">
         {card.steps.map(({ act, feel, snag }, index) => (

@@ -4,6 +4,7 @@ import { organicAgentIds, organicAgents } from '@/core/chemistry/organicAgents';
 import { substanceIds, substanceOf } from '@/core/chemistry/substances';
 import { stockFamilies, stockFamilyIds } from '@/core/films/stockFamilies';
 import { cautionRules } from '@/core/safety/cautions';
+import { eveningRules } from '@/core/evening/eveningForm';
 import { agitationSchoolIds, agitationSchools } from '@/core/schedule/agitationSchools';
 import { formatNumber } from '@/core/units/quantity';
 import { terms } from '@/core/units/terms';
@@ -99,6 +100,20 @@ export function Handbook() {
           `× ${formatNumber(agitationSchools[id].rateFactor, 2)}`,
         ])}
       />
+      <section aria-labelledby="evening">
+        <h2 id="evening">An evening</h2>
+        <p className="mt-1 text-[13px] text-ink2">
+          What <Link href="/evening">the evening</Link> reckons with when it lays out several rolls. Common practice;
+          yours goes before it wherever a plan says so.
+        </p>
+        <ul className="mt-2 max-w-[900px]">
+          {eveningRules().map((rule) => (
+            <li key={rule} className="rule-row">
+              {rule}
+            </li>
+          ))}
+        </ul>
+      </section>
       <section aria-labelledby="cautions">
         <h2 id="cautions">Cautions</h2>
         <p className="mt-1 text-[13px] text-ink2">

@@ -25,9 +25,7 @@ export function missWords(seconds: number): string {
 /** What the hand did to the contrast, beside what nobody could know. */
 export function handWords({ handGrades, forgiven }: PracticeScore): string {
   const by = Math.abs(handGrades);
-  const size =
-    by < 0.1
-      ? 'Your timing changed nothing'
-      : `Your timing made it ${formatNumber(by, 1)} grades ${handGrades > 0 ? 'harder' : 'softer'}`;
-  return `${size}: ${forgiven ? 'small beside what nobody could know of this film.' : 'more than the doubt about the film excuses.'}`;
+  if (by < 0.1) return 'Your timing left the contrast as it was planned.';
+  const size = `Your timing made it ${formatNumber(by, 1)} grades ${handGrades > 0 ? 'harder' : 'softer'}.`;
+  return `${size} ${forgiven ? 'That is small beside what nobody could know about this film.' : 'That is more than the doubt about this film excuses.'}`;
 }

@@ -1,14 +1,31 @@
 'use client';
 
-import { useState } from 'react';
+import * as z from 'zod';
 import { CLEARING_MULTIPLE } from '@/core/fixing/fixTime';
 import { clearingToExpect } from '@/core/plan/tankChecks';
 import type { RunProgress } from '@/core/schedule/runState';
 import { formatDuration } from '@/core/units/duration';
 import { useBrews } from '@/data/queries';
+import { useDraft } from '@/features/keeping/useDraft';
 import type { TankClock } from './useTankClock';
 
+/** The stopwatch as it was pressed: a page that is closed and opened again goes on counting. */
+const clearingFormSchema = z.object({
+  droppedMs: z.number().nullable(),
+  clearS: z.number().positive().nullable(),
+});
+type ClearingForm = z.infer<typeof clearingFormSchema>;
+
+const atRest: ClearingForm = { droppedMs: null, clearS: null };
+
+/** A scrap that was dropped so long ago was forgotten, ms. Source: our choice; no fixer that still works takes so long. */
+const FORGOTTEN_MS = 30 * 60_000;
+
+const opened = (kept: ClearingForm | null): ClearingForm =>
+  kept === null || (kept.droppedMs !== null && Math.abs(Date.now() - kept.droppedMs) > FORGOTTEN_MS) ? atRest : kept;
+
 interface ClearingTestProps {
+  runId: string;
   /** The jug that the fixer comes from; null where nobody said. */
   fixerId: string | null;
   clearing: RunProgress['clearing'];
@@ -18,12 +35,12 @@ interface ClearingTestProps {
 }
 
 /** A scrap of the film in the fixer: dropped, clear, and the fixing time that follows. */
-export function ClearingTest({ fixerId, clearing, clock, disabled, onKeep }: ClearingTestProps) {
+export function ClearingTest({ runId, fixerId, clearing, clock, disabled, onKeep }: ClearingTestProps) {
   const brews = useBrews();
   const fixer = brews?.find(({ id }) => id === fixerId);
   const expectedS = fixer === undefined ? null : clearingToExpect(fixer, clock.nowMs, brews);
-  const [droppedMs, setDroppedMs] = useState<number | null>(null);
-  const [clearS, setClearS] = useState<number | null>(null);
+  const { form, change } = useDraft(`clearing:${runId}`, clearingFormSchema, opened);
+  const { droppedMs, clearS } = form ?? atRest;
   const key = 'act min-h-16 text-[17px]';
   return (
     <section aria-label="Clearing test" className="border-t border-hair pt-3">
@@ -46,7 +63,7 @@ export function ClearingTest({ fixerId, clearing, clock, disabled, onKeep }: Cle
               disabled={disabled}
               onClick={() => {
                 onKeep(clearS, factor);
-                setClearS(null);
+                change(atRest);
               }}
             >
               × {factor}: {formatDuration(clearS * factor)}
@@ -57,7 +74,7 @@ export function ClearingTest({ fixerId, clearing, clock, disabled, onKeep }: Cle
             type="button"
             className={`${key} col-span-2`}
             disabled={disabled}
-            onClick={() => setDroppedMs(clock.read())}
+            onClick={() => change({ droppedMs: clock.read() })}
           >
             The scrap is in
           </button>
@@ -67,14 +84,13 @@ export function ClearingTest({ fixerId, clearing, clock, disabled, onKeep }: Cle
               type="button"
               className={`${key} border-2 font-bold`}
               disabled={disabled}
-              onClick={() => {
-                setClearS(Math.max(1, Math.round((clock.read() - droppedMs) / 1000)));
-                setDroppedMs(null);
-              }}
+              onClick={() =>
+                change({ droppedMs: null, clearS: Math.max(1, Math.round((clock.read() - droppedMs) / 1000)) })
+              }
             >
               It is clear
             </button>
-            <button type="button" className={key} onClick={() => setDroppedMs(null)}>
+            <button type="button" className={key} onClick={() => change(atRest)}>
               Not now
             </button>
           </>

@@ -268,6 +268,7 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
           )}
           {running && step.kind === 'fix' && practice === undefined && (
             <ClearingTest
+              runId={run.id}
               fixerId={run.jugs?.fix ?? null}
               clearing={progress.clearing}
               clock={clock}
