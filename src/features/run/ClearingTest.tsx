@@ -43,7 +43,10 @@ export function ClearingTest({ runId, fixerId, clearing, clock, disabled, onKeep
   const { droppedMs, clearS } = form ?? atRest;
   const key = 'act min-h-16 text-[17px]';
   return (
-    <section aria-label="Clearing test" className="border-t border-hair pt-3">
+    <section
+      aria-label="Clearing test"
+      className="grid items-center gap-x-6 border-t border-hair pt-3 lg:grid-cols-[minmax(0,1fr)_360px]"
+    >
       <p className="min-h-[2.8em] text-[16px]">
         {clearS !== null
           ? `Clear after ${formatDuration(clearS)}.`

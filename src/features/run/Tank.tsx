@@ -242,6 +242,18 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
               )}
             </>
           )}
+          {running && step.kind === 'fix' && practice === undefined && (
+            <div className="mt-4 max-w-[820px]">
+              <ClearingTest
+                runId={run.id}
+                fixerId={run.jugs?.fix ?? null}
+                clearing={progress.clearing}
+                clock={clock}
+                disabled={!mayAct}
+                onKeep={(seconds, factor) => void record({ kind: 'clearing', seconds, factor, atMs: clock.read() })}
+              />
+            </div>
+          )}
           {phase === 'ready' && practice === undefined && (
             <Checks
               run={run}
@@ -264,16 +276,6 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
               onRead={record}
               clock={clock}
               dip={practice?.thermometer}
-            />
-          )}
-          {running && step.kind === 'fix' && practice === undefined && (
-            <ClearingTest
-              runId={run.id}
-              fixerId={run.jugs?.fix ?? null}
-              clearing={progress.clearing}
-              clock={clock}
-              disabled={!mayAct}
-              onKeep={(seconds, factor) => void record({ kind: 'clearing', seconds, factor, atMs: clock.read() })}
             />
           )}
           {progress.notes.length > 0 && (
