@@ -1,6 +1,7 @@
 import ExifReader from 'exifreader';
 import { decode as decodePng, encode as encodePng } from 'fast-png';
 import { decode as decodeTiff } from 'tiff';
+import type { CameraExposure } from '@/core/densitometry/cameraExposure';
 import { findRow, type FoundRow } from '@/core/densitometry/findRow';
 import { patchBounds, type Patch } from '@/core/densitometry/patch';
 import { positiveLevels, positiveTable } from '@/core/densitometry/positive';
@@ -22,7 +23,7 @@ export interface OpenedPicture {
   /** How its code values most likely stand for light. */
   transfer: Transfer;
   /** How it was exposed, where the camera wrote it down: seconds, f-number, ISO. */
-  exposure: { seconds: number; fNumber: number | null; iso: number | null } | null;
+  exposure: CameraExposure | null;
   /** The picture, reduced, to be shown and kept. */
   preview: Blob;
   previewWidthPx: number;

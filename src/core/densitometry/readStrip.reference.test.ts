@@ -1,5 +1,6 @@
 import { converter } from 'culori';
 import { describe, expect, test } from 'vitest';
+import { statedShift, type CameraExposure } from './cameraExposure';
 import { findRow } from './findRow';
 import { patchesOf, type Patch } from './patch';
 import type { ChannelId } from './pixelGrid';
@@ -89,6 +90,42 @@ describe('synthetic strips read back within ±0.03 D', () => {
     expect(read).toBe(22);
     expect(missD).toBeLessThanOrEqual(0.03);
     expect(largestMiss(exposures.slice(0, 1), strip, 3.2).missD).toBeGreaterThan(0.03);
+  });
+  test('what the camera wrote of its exposures ties pictures together that share no patch', () => {
+    // Two steps alone, so far apart that no picture sees both; the bright one is exposed 200 times as long.
+    const strip: SyntheticStrip = { ...eight, stepsD: [0.05, 3.8], noise: 0.004 };
+    const [dark, bright] = [0.9, 180].map((exposure, at) => samplesOf({ ...strip, exposure, seed: 40 + at })) as [
+      PictureSamples,
+      PictureSamples,
+    ];
+    const apart = readStrip([dark, bright]);
+    expect(apart.ok && apart.patches[2]?.fault).toBe('black');
+    const [short, long] = [
+      { seconds: 1 / 50, fNumber: 8, iso: 100 },
+      { seconds: 1, fNumber: 8, iso: 400 },
+    ];
+    const tied = readStrip([
+      { ...dark, exposure: short },
+      { ...bright, exposure: long },
+    ]);
+    expect(tied.ok && tied.patches[2]?.densityD).toBeCloseTo(3.9, 1);
+    expect(tied.ok && tied.patches[2]?.seD).toBeGreaterThan(0.05);
+  });
+  test('a camera that says less than it did does not bend what the pictures share', () => {
+    const strip: SyntheticStrip = { ...eight, stepsD: wedge(21), noise: 0.004 };
+    const wrong = [0.9, 3.6, 14.4].map((exposure, at) => ({
+      ...samplesOf({ ...strip, exposure, seed: 20 + at }),
+      exposure: { seconds: 1, fNumber: 8, iso: 100 },
+    }));
+    expect(largestMiss(wrong, strip, 3.2).missD).toBeLessThanOrEqual(0.03);
+  });
+  test('light let in, in stops and in densities (worked by hand)', () => {
+    const seconds = (s: number, fNumber: number | null = 8): CameraExposure => ({ seconds: s, fNumber, iso: 100 });
+    expect(statedShift(seconds(1), seconds(0.1))).toBeCloseTo(1, 12);
+    expect(statedShift(seconds(1, 8), seconds(1, 16))).toBeCloseTo(2 * Math.log10(2), 12);
+    expect(statedShift(seconds(1, null), seconds(1, 16))).toBeNull();
+    expect(statedShift(seconds(0), seconds(1))).toBeNull();
+    expect(statedShift(null, seconds(1))).toBeNull();
   });
   test('a masked strip by each of its channels', () => {
     const strip: SyntheticStrip = { ...eight, maskD: [0.1, 0.45, 0.75], stepsD: wedge(6) };

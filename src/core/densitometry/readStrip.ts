@@ -1,4 +1,5 @@
 import { bareLightFrom, type BareLight } from './bareLight';
+import { statedShift, type CameraExposure } from './cameraExposure';
 import { mergeExposures } from './mergeExposures';
 import type { Patch } from './patch';
 import { patchDensity, type PatchDensity } from './patchDensity';
@@ -14,6 +15,8 @@ export interface PlaceSample {
 
 /** What one picture of a strip shows at each place. */
 export interface PictureSamples {
+  /** How it was exposed, where the camera wrote it down. */
+  exposure?: CameraExposure | null;
   light: PlaceSample[];
   film: PlaceSample[];
 }
@@ -41,11 +44,16 @@ export function readStrip(
   const reference = pictures[at];
   if (reference === undefined) return { ok: false, fault: faults[0] ?? 'no-light' };
   const bare = bareLightOf(reference);
-  const others = pictures.flatMap((picture, index) =>
-    // Where the light is clipped, its shape is the reference's and its level comes out of the merging.
-    index === at ? [] : [densitiesOf(picture, faults[index] === null ? bareLightOf(picture) : bare)],
-  );
-  return { ok: true, patches: mergeExposures([densitiesOf(reference, bare), ...others]) };
+  const others = pictures.flatMap((picture, index) => {
+    if (index === at) return [];
+    if (faults[index] === null) return [{ patches: densitiesOf(picture, bareLightOf(picture)), stated: 0 }];
+    // Where the light is clipped, its shape is the reference's; its level comes out of the merging and of what the camera wrote.
+    const stated = statedShift(picture.exposure ?? null, reference.exposure ?? null);
+    return [{ patches: densitiesOf(picture, bare), stated }];
+  });
+  const all = [{ patches: densitiesOf(reference, bare), stated: 0 }, ...others];
+  const [patches, stated] = [all.map((one) => one.patches), all.map((one) => one.stated)];
+  return { ok: true, patches: mergeExposures(patches, stated) };
 }
 
 function lightFault({ light, film }: PictureSamples): StripFault | null {

@@ -63,14 +63,18 @@ async function measure(
   const pictures = await Promise.all(
     shots
       .filter(({ role }) => role === 'strip')
-      .map(async ({ picture }): Promise<PictureSamples> => {
+      .map(async ({ picture, exposure }): Promise<PictureSamples> => {
         const samples = await picture.sample(places, channel, transfer);
         const placed = places.map((at, index) => ({
           at,
           sample: samples[index] ?? null,
           blank: blanks?.[index] ?? null,
         }));
-        return { light: placed.slice(0, light.length), film: placed.slice(light.length) };
+        return {
+          light: placed.slice(0, light.length),
+          film: placed.slice(light.length),
+          exposure,
+        };
       }),
   );
   const read = readStrip(pictures);
