@@ -143,3 +143,22 @@ test('columns of the log are chosen, stay chosen, and sort', async ({ page }) =>
   await toggle('Temperature', false);
   await expect(sort.getByRole('button', { name: 'Temperature' })).toHaveCount(0);
 });
+
+test('a film judged again on another day: kept beside its verdict, told, taken back', async ({ page }) => {
+  await openDemo(page, '/log/learned');
+  const eye = page.getByRole('region', { name: 'How steady is your eye?' });
+  await expect(eye).toContainText('Until then Aetas reckons with 0.8 of a grade.');
+  const repeats = async (): Promise<number> => {
+    const { verdicts = [] } = await recordsOf(page, 'aetas-demo');
+    return (verdicts as { again?: unknown[] }[]).reduce((sum, { again = [] }) => sum + again.length, 0);
+  };
+  const film = await eye.locator('b').textContent();
+  await eye.getByRole('radio', { name: 'As wanted' }).click();
+  await expect(eye.getByRole('status')).toContainText(`${film}: `);
+  await expect(eye).toContainText('from 1 repeat; 0.8 is usual');
+  await expect(eye.locator('b')).not.toHaveText(film ?? '');
+  expect(await repeats()).toBe(1);
+  await eye.getByRole('button', { name: 'Take it back' }).click();
+  await expect(eye).toContainText('Until then');
+  expect(await repeats()).toBe(0);
+});

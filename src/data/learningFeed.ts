@@ -140,6 +140,7 @@ function judgedOf(line: RunLine): JudgedRun | null {
     timeMin: line.developedS !== null && line.developedS > 0 ? line.developedS / 60 : line.plannedMin,
     contrast: verdict.contrast,
     fog: verdict.fog,
+    again: (verdict.again ?? []).map(({ contrast }) => contrast),
     held: heldOf(line),
   };
 }

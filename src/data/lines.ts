@@ -48,7 +48,7 @@ export interface RunLine {
   widening?: number;
   developedS: number | null;
   phase: 'ready' | 'running' | 'finished';
-  verdict: Pick<Verdict, 'id' | 'contrast' | 'fog' | 'note' | 'createdMs' | 'updatedMs'> | null;
+  verdict: Pick<Verdict, 'id' | 'contrast' | 'fog' | 'note' | 'createdMs' | 'updatedMs' | 'again'> | null;
   /** The time that the film would have needed, by its verdict; null or missing where that is not known. */
   needed?: NeededTime | null;
   /** What the verdict was found in; kept for judged runs, which estimates learn from. */
@@ -65,12 +65,12 @@ function isTested(evidence: readonly EvidenceRecord[]): boolean {
 /** What a verdict adds to the line of its run. */
 function judged(run: Run, verdict: Verdict | undefined): Pick<RunLine, 'verdict' | 'setup' | 'updatedMs' | 'needed'> {
   if (verdict === undefined) return { verdict: null, setup: null, updatedMs: run.updatedMs, needed: null };
-  const { id, contrast, fog, note, createdMs, updatedMs } = verdict;
+  const { id, contrast, fog, note, createdMs, updatedMs, again } = verdict;
   const { outlook } = run.pinned;
   const known = outlook !== undefined && !verdict.defects.includes('no-image');
   return {
     needed: known ? neededTime(developedMin(run), contrast, outlook) : null,
-    verdict: { id, contrast, fog, note, createdMs, updatedMs },
+    verdict: { id, contrast, fog, note, createdMs, updatedMs, ...(again === undefined ? {} : { again }) },
     setup: run.setup,
     updatedMs: Math.max(run.updatedMs, updatedMs),
   };

@@ -89,6 +89,8 @@ const verdictEvidenceSchema = z.strictObject({
   timeMin,
   /** Contrast by eye, −2 much too soft to +2 much too hard. */
   contrast: within('Contrast', -2, 2),
+  /** Standard deviation of one judgement of this eye, grades; missing for the usual one. */
+  sdGrades: within('Scatter of the eye', 0.2, 3).optional(),
   /** Age fog by eye, D above a clear base; null when it was not judged. */
   fogD: within('Fog', 0, 3, 'D').nullable().default(null),
   target: targetSchema.default({ purpose: 'scan', pushStops: 0 }),

@@ -1,3 +1,4 @@
+import { USUAL_EYE_SD_GRADES } from '../outcome/eyeScatter';
 import { LN_GRADIENT_PER_GRADE } from '../outcome/grades';
 import { targetGradient } from '../kinetics/targets';
 import type { Development } from './development';
@@ -38,9 +39,6 @@ export const DROP_LN_SD = 0.15;
 /** Noise of a gradient reading, Ḡ, and of a base + fog reading, D. Source: our estimate. */
 export const GRADIENT_SD = { densities: 0.05, eye: 0.12 } as const;
 export const FOG_SD_D = { densities: 0.03, eye: 0.1 } as const;
-
-/** Noise of a contrast judged by eye, ln. Source: our estimate. */
-export const GRADE_LN_SD = 0.15;
 
 /** Noise of a speed read from a bracket: meter, shutter, and how far development itself moves the speed point, stops. Source: our estimate. */
 export const SPEED_SD_STOPS = 0.5;
@@ -218,8 +216,11 @@ function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): O
     case 'verdict': {
       const aim = targetGradient(evidence.target.purpose, evidence.target.pushStops);
       return alone([
-        reading('contrast', Math.log(aim) + LN_GRADIENT_PER_GRADE * evidence.contrast, GRADE_LN_SD, (film) =>
-          withinScale(seenContrast(film, evidence.timeMin), Math.log(aim), evidence.contrast),
+        reading(
+          'contrast',
+          Math.log(aim) + LN_GRADIENT_PER_GRADE * evidence.contrast,
+          LN_GRADIENT_PER_GRADE * (evidence.sdGrades ?? USUAL_EYE_SD_GRADES),
+          (film) => withinScale(seenContrast(film, evidence.timeMin), Math.log(aim), evidence.contrast),
         ),
         ...(evidence.fogD === null
           ? []

@@ -5,6 +5,7 @@ import type { SituationInput } from '../estimate/situationSchema';
 import { rollAge, type RollHistory } from '../films/rollAge';
 import type { EvidenceRecord, Records, Roll, Run, Stock, Verdict } from '../records/records';
 import { patchGradient } from '../densitometry/patchGradient';
+import { eyeScatter, type EyeScatter } from '../outcome/eyeScatter';
 import { fogGradeD } from '../outcome/grades';
 import { neededTime, type HeldRun } from '../outcome/neededTime';
 import { tankInHand } from '../records/runTank';
@@ -34,6 +35,8 @@ export interface JudgedRun {
   timeMin: number;
   contrast: Verdict['contrast'];
   fog: Verdict['fog'];
+  /** The contrast judged once more on other days. */
+  again: readonly number[];
   /** The time that it would have needed, beside the band that was pinned; null where that is not known. */
   held: HeldRun | null;
 }
@@ -89,6 +92,7 @@ export function judgedRun(run: Run, verdict: Verdict): JudgedRun | null {
     timeMin: developedMin(run),
     contrast,
     fog,
+    again: (verdict.again ?? []).map((one) => one.contrast),
     held: heldOf(run, contrast),
   };
 }
@@ -116,19 +120,34 @@ export function benchEvidence({ stocks, rolls, runs, verdicts, evidence }: Learn
     const stock = stockById.get(roll?.stockId ?? '');
     return roll === undefined || stock === undefined ? null : { roll, stock };
   };
+  const judged = verdicts.flatMap((verdict) => {
+    const run = runById.get(verdict.runId);
+    return (run === undefined ? null : judgedRun(run, verdict)) ?? [];
+  });
   const dated = [
     ...evidence.flatMap((record): DatedPiece[] => {
       const film = filmOf(record.rollId);
       return film === null ? [] : [pieceOfTest(record, film, nowYear)];
     }),
-    ...verdicts.flatMap((verdict): DatedPiece[] => {
-      const run = runById.get(verdict.runId);
-      const film = filmOf(verdict.rollId);
-      const judged = run === undefined ? null : judgedRun(run, verdict);
-      return judged === null || film === null ? [] : [pieceOfRun(judged, film, nowYear)];
+    ...judged.flatMap((run): DatedPiece[] => {
+      const film = filmOf(run.rollId);
+      return film === null ? [] : [pieceOfRun(run, film, nowYear)];
     }),
   ];
-  return inOrder(dated);
+  return seenBy(eyeOf(judged), inOrder(dated));
+}
+
+/** How steady the eye of a bench is, by the films that it judged more than once. */
+export function eyeOf(judged: Iterable<JudgedRun>): EyeScatter {
+  return eyeScatter([...judged].map(({ contrast, again }) => [contrast, ...again]));
+}
+
+/** Pieces as an eye of this scatter judged them; the same pieces for one of which nothing is known. */
+export function seenBy({ sdGrades, repeats }: EyeScatter, pieces: Piece[]): Piece[] {
+  if (repeats === 0) return pieces;
+  return pieces.map((piece) =>
+    piece.evidence.kind === 'verdict' ? { ...piece, evidence: { ...piece.evidence, sdGrades } } : piece,
+  );
 }
 
 /** Pieces in the order in which they came about. */

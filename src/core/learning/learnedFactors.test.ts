@@ -5,6 +5,8 @@ import { fitWith } from '../estimate/learned';
 import { settingOf } from '../estimate/pieces';
 import type { Piece } from '../estimate/observations';
 import { coffeeRequest, sampleRequest } from '../testing/sampleRequest';
+import { USUAL_EYE_SD_GRADES, type EyeScatter } from '../outcome/eyeScatter';
+import { seenBy } from './benchEvidence';
 import { learnedFactors } from './learnedFactors';
 
 /** Verdicts of one stock that is truly slower by a factor: each developed for the time asked for, and judged by what came out. */
@@ -51,6 +53,18 @@ describe('what a bench has learned', () => {
       if (kind === 'eye') expect(high - low).toBeLessThan(priorHigh - priorLow);
       else expect(high / low).toBeLessThan(priorHigh / priorLow);
     }
+  });
+  test('a steady eye narrows the band of the next roll, a wavering one widens it, and an unknown one changes nothing', () => {
+    const pieces = judgedRuns(5, 1);
+    const sixth = sampleRequest({ stockId: 'slow', rollId: 'sixth', brewId: 'sixth' });
+    const widthOf = (eye: EyeScatter): number => {
+      const { lowMin, highMin } = estimate(sixth, fitWith(sixth, seenBy(eye, pieces))).band;
+      return Math.log(highMin / lowMin);
+    };
+    const usual = widthOf({ sdGrades: USUAL_EYE_SD_GRADES, repeats: 0 });
+    expect(widthOf({ sdGrades: USUAL_EYE_SD_GRADES, repeats: 4 })).toBeCloseTo(usual, 12);
+    expect(widthOf({ sdGrades: 0.45, repeats: 20 })).toBeLessThan(usual - 0.01);
+    expect(widthOf({ sdGrades: 1.4, repeats: 20 })).toBeGreaterThan(usual + 0.01);
   });
   test('nothing learned, nothing told', () => {
     expect(learnedFactors(fitEvidence([]), [])).toEqual([]);

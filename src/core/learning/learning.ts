@@ -7,10 +7,12 @@ import type { EvidenceRecord } from '../records/records';
 import { bandsHeld, LAST_RUNS, type BandsHeld } from '../outcome/neededTime';
 import {
   benchEvidence,
+  eyeOf,
   inOrder,
   judgedRun,
   pieceOfRun,
   pieceOfTest,
+  seenBy,
   type DatedPiece,
   type JudgedRun,
   type LearningFilm,
@@ -137,7 +139,7 @@ export class GrowingEvidence {
     };
     for (const [id, test] of this.tests) add(id, test, (film) => pieceOfTest(test, film, this.nowYear));
     for (const [id, run] of this.runs) add(`run ${id}`, run, (film) => pieceOfRun(run, film, this.nowYear));
-    return inOrder(dated);
+    return seenBy(eyeOf(this.runs.values()), inOrder(dated));
   }
 }
 

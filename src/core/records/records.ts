@@ -35,6 +35,9 @@ import { within } from '../schema/within';
 import { freeValue, idField, instantMs, limited, nameField, text, yearField } from '../schema/fields';
 
 const id = idField;
+
+/** Repeats of a verdict that are kept. */
+export const MOST_REPEATS = 20;
 const stamps = { id, createdMs: instantMs, updatedMs: instantMs };
 const request = estimateRequestSchema.shape;
 
@@ -210,7 +213,17 @@ export const runSchema = z
   );
 
 /** The judgement of one run. */
-export const verdictSchema = z.strictObject({ ...stamps, runId: id, rollId: id, ...verdictValuesSchema.shape });
+export const verdictSchema = z.strictObject({
+  ...stamps,
+  runId: id,
+  rollId: id,
+  ...verdictValuesSchema.shape,
+  /** The contrast judged once more on other days, without a look at what was said before. */
+  again: z
+    .array(z.strictObject({ contrast: verdictValuesSchema.shape.contrast, atMs: instantMs }))
+    .max(MOST_REPEATS)
+    .optional(),
+});
 
 /** The most that a photograph may weigh, bytes. */
 export const PHOTO_LIMIT_BYTES = 4_500_000;

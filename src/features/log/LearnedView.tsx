@@ -14,6 +14,7 @@ import { coreWorker } from '@/workers/core';
 import { Empty, TinPicture } from '@/ui/Empty';
 import { ratioPercent } from '@/ui/rulerScale';
 import { Term } from '@/ui/Term';
+import { EyeRepeat } from './EyeRepeat';
 import { factorName, factorWords, heldWords, wideningWords } from './learnedWords';
 
 /** Runs that are drawn. */
@@ -85,6 +86,7 @@ export function LearnedView() {
       ) : (
         <Factors factors={factors} names={names} />
       )}
+      <EyeRepeat lines={found.lines} />
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { LearnedFactor } from '@/core/learning/learnedFactors';
-import { factorName, factorWords, heldWords, wideningWords } from './learnedWords';
+import { agreementWords, eyeWords, factorName, factorWords, heldWords, wideningWords } from './learnedWords';
 
 const factor = (part: Partial<LearnedFactor>): LearnedFactor => ({
   kind: 'stock',
@@ -39,4 +39,12 @@ describe('what was learned, in words', () => {
       /0\.3 grades softer than it is .* from 1 piece\./,
     );
   });
+});
+
+test('how steady an eye is, and a second look beside the first', () => {
+  expect(eyeWords({ sdGrades: 0.83, repeats: 0 })).toMatch(/reckons with 0.8 of a grade/);
+  expect(eyeWords({ sdGrades: 0.61, repeats: 1 })).toMatch(/scatter by 0.6 of a grade, from 1 repeat; 0.8 is usual/);
+  expect(agreementWords(0, 0)).toBe('the same as the first time.');
+  expect(agreementWords(0, 1)).toBe('a grade harder than the first time.');
+  expect(agreementWords(1, -1)).toBe('2 grades softer than the first time.');
 });

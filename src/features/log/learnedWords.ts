@@ -2,6 +2,7 @@ import { developerFamilies } from '@/core/chemistry/developerFamilies';
 import { organicAgents } from '@/core/chemistry/organicAgents';
 import type { LearnedFactor } from '@/core/learning/learnedFactors';
 import type { BandsHeld } from '@/core/outcome/neededTime';
+import { USUAL_EYE_SD_GRADES, type EyeScatter } from '@/core/outcome/eyeScatter';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
 import { formatNumber } from '@/core/units/quantity';
 
@@ -54,4 +55,19 @@ export function factorWords({ kind, factor, low, high, pieces }: LearnedFactor):
   if (kind === 'eye')
     return `Your eye calls a film ${formatNumber(Math.abs(factor), 1)} grades ${factor >= 0 ? 'harder' : 'softer'} than it is (${formatNumber(low, 1)} to ${formatNumber(high, 1)}), from ${from}.`;
   return `× ${formatNumber(factor, 2)} (${formatNumber(low, 2)}–${formatNumber(high, 2)}), ${from}`;
+}
+
+/** How far the judgements of one film lie apart. */
+export function eyeWords({ sdGrades, repeats }: EyeScatter): string {
+  const usual = formatNumber(USUAL_EYE_SD_GRADES, 1);
+  if (repeats === 0)
+    return `Judge a film again on another day, without looking up what you said. The steadier your eye, the narrower your bands. Until then Aetas reckons with ${usual} of a grade.`;
+  return `Your judgements of one film scatter by ${formatNumber(sdGrades, 1)} of a grade, from ${repeats} ${repeats === 1 ? 'repeat' : 'repeats'}; ${usual} is usual. Your bands follow it.`;
+}
+
+/** A second look beside the first. */
+export function agreementWords(first: number, now: number): string {
+  const by = Math.abs(now - first);
+  if (by === 0) return 'the same as the first time.';
+  return `${by === 1 ? 'a grade' : `${by} grades`} ${now > first ? 'harder' : 'softer'} than the first time.`;
 }

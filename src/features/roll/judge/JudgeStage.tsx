@@ -2,7 +2,7 @@
 
 import type * as z from 'zod';
 import type { Run, Verdict } from '@/core/records/records';
-import { contrastGrades, defects, evennessGrades, fogGrades, shadowGrades, type DefectId } from '@/core/outcome/grades';
+import { contrastGrades, defects, evennessGrades, type DefectId } from '@/core/outcome/grades';
 import { verdictValuesSchema, type VerdictValues } from '@/core/outcome/verdict';
 import { runProgress } from '@/core/schedule/runState';
 import type { RollDossier } from '@/data/queries';
@@ -10,32 +10,14 @@ import { verdictDraftKey, writeVerdict } from '@/data/verdicts';
 import { useDraft } from '@/features/keeping/useDraft';
 import { useFaults } from '@/features/keeping/useFaults';
 import { Field } from '@/ui/Field';
+import { contrastStrips, fogStrips, shadowStrips } from '@/features/scene/gradeStrips';
 import { StripChoice } from '@/features/scene/StripChoice';
-import { patchGrey } from '@/core/densitometry/patchGrey';
-import { negativeGreys, positiveGreys } from '@/core/densitometry/scene';
-import { GOOD, filmLike, type Likeness } from '@/core/outcome/likeness';
 import { AskForDay } from '@/features/scene/AskForDay';
 import { Segments } from '@/ui/Segments';
 import { Tick } from '@/ui/Tick';
 
 const optionsOf = <T extends string>(table: Record<T, string>) =>
   (Object.keys(table) as T[]).map((value) => ({ value, name: table[value] }));
-/** A strip that shows one grade, against a good negative: as scanned, or as the negative itself. */
-const scanned = (part: Partial<Likeness>) => {
-  const film = filmLike({ ...GOOD, ...part });
-  return { greys: positiveGreys(film.densityAt, film.baseFogD) };
-};
-const onTable = (part: Partial<Likeness>) => {
-  const film = filmLike({ ...GOOD, ...part });
-  return { greys: negativeGreys(film.densityAt), rim: patchGrey(film.baseFogD) };
-};
-const contrastOptions = (['-2', '-1', '0', '1', '2'] as const).map((value) => ({
-  value,
-  name: contrastGrades[value],
-  ...scanned({ contrast: Number(value) }),
-}));
-const fogOptions = optionsOf(fogGrades).map((option) => ({ ...option, ...onTable({ fog: option.value }) }));
-const shadowOptions = optionsOf(shadowGrades).map((option) => ({ ...option, ...scanned({ shadows: option.value }) }));
 const evennessOptions = optionsOf(evennessGrades);
 
 /** A film without any image has a tick of its own, at the top. */
@@ -102,7 +84,7 @@ function VerdictForm({ run, verdict }: { run: Run; verdict: Verdict | undefined 
             id="contrast"
             label="Contrast"
             hint="scanned: tap the one that looks like yours"
-            options={contrastOptions}
+            options={contrastStrips}
             value={form.contrast === undefined ? null : (String(form.contrast) as keyof typeof contrastGrades)}
             onChange={(value) => change({ contrast: Number(value) as VerdictValues['contrast'] })}
             error={shown.contrast}
@@ -111,7 +93,7 @@ function VerdictForm({ run, verdict }: { run: Run; verdict: Verdict | undefined 
             id="fog"
             label="Fog between the frames"
             hint="the negative on a light table"
-            options={fogOptions}
+            options={fogStrips}
             value={form.fog ?? null}
             onChange={(fog) => change({ fog })}
             error={shown.fog}
@@ -121,7 +103,7 @@ function VerdictForm({ run, verdict }: { run: Run; verdict: Verdict | undefined 
               id="shadows"
               label="Shadows"
               hint="scanned: the dark wall and the doorway"
-              options={shadowOptions}
+              options={shadowStrips}
               value={form.shadows ?? null}
               onChange={(shadows) => change({ shadows })}
               error={shown.shadows}
