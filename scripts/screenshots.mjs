@@ -18,7 +18,6 @@ const phone = { width: 390, height: 844 };
 const views = [
   { file: 'bench-day', path: '/', ready: timed },
   { file: 'new-roll', path: '/rolls/new' },
-  { file: 'roll-identify', path: '/rolls/tin-3#identify', ready: identified },
   { file: 'roll-choose', path: '/rolls/tin-3', ready: chosen },
   { file: 'roll-test', path: '/rolls/tin-3#test', ready: testing },
   { file: 'workbench', path: '/brews/workbench?recipe=coffee-standard&roll=tin-3', ready: weighed },
@@ -36,6 +35,7 @@ const views = [
   { file: 'practice', path: '/practice', ready: practised },
   { file: 'roll-run', path: '/rolls/instruments#run', ready: baths },
   { file: 'run-record', path: '/log/run-past-03' },
+  { file: 'compare', path: '/log/compare?run=run-past-01&run=run-past-03&run=run-past-06', ready: compared },
   { file: 'tank-day', path: '/rolls/portraits', ready: atTank },
   { file: 'tank-over', path: '/rolls/portraits', light: 'safe', size: phone, ready: overTime },
   { file: 'strip', path: '/rolls/past-03/strip', ready: read },
@@ -53,10 +53,10 @@ async function timed(page) {
   await page.waitForTimeout(1_500);
 }
 
-async function identified(page) {
-  await page.getByRole('heading', { name: 'When was it made?' }).waitFor();
-  await page.locator('#identify').evaluate((section) => section.scrollIntoView());
-  await page.waitForTimeout(300);
+/** Curves laid over each other, and the rows in which the runs differ. */
+async function compared(page) {
+  await page.locator('main canvas').first().waitFor();
+  await page.waitForTimeout(500);
 }
 
 async function chosen(page) {

@@ -4,6 +4,11 @@ import type { LearningChange } from '@/core/learning/learning';
 import { database } from './database';
 import type { RunLine } from './lines';
 
+/** A bench with more runs than this lets the page read first: what it learns from takes the database for seconds. Source: our choice. */
+const LONG_LOG = 1000;
+/** For how long, ms. */
+const PAGE_FIRST_MS = 1000;
+
 /** Lines that are read at a time. */
 const BATCH = 500;
 
@@ -26,6 +31,10 @@ export function feedLearning(onChange: OnLearning): () => void {
   const look = async (): Promise<void> => {
     if (stopped) return;
     const db = database();
+    if (since.rolls < 0 && (await db.runLines.count()) > LONG_LOG) {
+      await new Promise((resolve) => setTimeout(resolve, PAGE_FIRST_MS));
+      if (stopped) return;
+    }
     const [rollIds, runIds, testIds, stocks] = await Promise.all([
       db.rolls.toCollection().primaryKeys(),
       db.runLines.toCollection().primaryKeys(),

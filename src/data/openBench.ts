@@ -1,4 +1,4 @@
-import { actTables, database } from './database';
+import { actTables, database, type AetasDatabase } from './database';
 import { isPartKey } from './drafts';
 import { rebuildLines } from './lines';
 
@@ -10,6 +10,15 @@ export interface BenchTrouble {
 
 /** How long an older tab may hold the database before that is told, ms. */
 const PATIENCE_MS = 4000;
+
+/** When lines are held against their records, ms after opening: pages read first. */
+const LINES_LATER_MS = 3000;
+
+/** Makes the lines of the lists anew where they do not belong to their records; lists follow by themselves. */
+async function mendLines(db: AetasDatabase): Promise<void> {
+  const [rolls, lines] = await Promise.all([db.rolls.count(), db.rollLines.count()]);
+  if (rolls !== lines) await db.transaction('rw', actTables, () => rebuildLines(db));
+}
 
 /**
  * Opens the bench's database, and makes the lines of its lists anew where they do not belong to its records.
@@ -36,10 +45,12 @@ export async function openBenchDatabase(onTrouble: (trouble: BenchTrouble | null
   });
   try {
     await db.open();
-    const [rolls, lines] = await Promise.all([db.rolls.count(), db.rollLines.count()]);
-    if (rolls !== lines) await db.transaction('rw', actTables, () => rebuildLines(db));
+    // Counting a long bench takes the database for a while; a page waits only where there are no lines at all.
+    const [roll, line] = await Promise.all([db.rolls, db.rollLines].map((table) => table.limit(1).primaryKeys()));
+    if (roll?.length !== line?.length) await db.transaction('rw', actTables, () => rebuildLines(db));
     clearTimeout(waiting);
     onTrouble(null);
+    setTimeout(() => void mendLines(db).catch(() => undefined), LINES_LATER_MS);
     await storeLeftParts();
   } catch (error) {
     clearTimeout(waiting);

@@ -45,8 +45,8 @@ export interface RollDossier {
 export interface Bench {
   dossiers: RollDossier[];
   brews: Brew[];
-  /** How many rolls are finished. */
-  finished: number;
+  /** Whether any roll is finished. */
+  anyFinished: boolean;
 }
 
 async function readDossier(rollId: string, withDraft: boolean): Promise<RollDossier | null> {
@@ -86,11 +86,16 @@ async function readBench(withDrafts: boolean): Promise<Bench> {
       .reverse()
       .limit(MOST_IN_HAND)
       .primaryKeys(),
-    db.rollLines.where({ finished: 1 }).count(),
+    db.rollLines.where({ finished: 1 }).limit(1).primaryKeys(),
     db.brews.orderBy('mixedMs').reverse().toArray(),
   ]);
   const dossiers = await Promise.all(open.map((id) => readDossier(id, withDrafts)));
-  return { dossiers: dossiers.filter((dossier) => dossier !== null), brews, finished };
+  return { dossiers: dossiers.filter((dossier) => dossier !== null), brews, anyFinished: finished.length > 0 };
+}
+
+/** How many rolls are finished; undefined while they are counted, which takes longer than showing the others. */
+export function useFinishedCount(): number | undefined {
+  return useLiveQuery(() => database().rollLines.where({ finished: 1 }).count());
 }
 
 /** The bench, with plans as last typed; undefined while it loads. */

@@ -8,14 +8,14 @@ const KEY = 'aetas.demo-laid-out';
 export async function seedDemo(): Promise<void> {
   const db = database();
   const found = await Promise.all([
-    db.rolls.count(),
-    db.acts.count(),
-    db.mixes.count(),
-    db.brews.count(),
-    db.recipes.count(),
-    db.drafts.count(),
+    db.rolls.limit(1).primaryKeys(),
+    db.acts.limit(1).primaryKeys(),
+    db.mixes.limit(1).primaryKeys(),
+    db.brews.limit(1).primaryKeys(),
+    db.recipes.limit(1).primaryKeys(),
+    db.drafts.limit(1).primaryKeys(),
   ]);
-  if (found.some((count) => count > 0) || (await db.done.get(KEY)) !== undefined) return;
+  if (found.some((keys) => keys.length > 0) || (await db.done.get(KEY)) !== undefined) return;
   await replaceRecords(demoRecords(Date.now()));
   // Far in the future: it is never among the old ones that are forgotten.
   await db.done.put({ id: KEY, updatedMs: Number.MAX_SAFE_INTEGER });

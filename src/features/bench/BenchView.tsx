@@ -6,7 +6,7 @@ import { nextAction } from '@/core/plan/nextAction';
 import { runProgress } from '@/core/schedule/runState';
 import { developSeconds } from '@/core/plan/developSeconds';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
-import { useBench, useLastJudged, type Bench, type RollDossier } from '@/data/queries';
+import { useBench, useFinishedCount, useLastJudged, type Bench, type RollDossier } from '@/data/queries';
 import { contrastGrades } from '@/core/outcome/grades';
 import { JugLine } from '@/features/brew/JugLine';
 import { lowerFirst } from '@/core/units/lowerFirst';
@@ -22,9 +22,10 @@ import { useBenchTimes } from './useBenchTimes';
 export function BenchView() {
   const nowMs = useNow(60_000);
   const bench = useBench();
+  const finished = useFinishedCount();
   const times = useBenchTimes(bench, nowMs);
   if (bench === undefined) return <p aria-busy="true">Opening the bench.</p>;
-  if (bench.dossiers.length + bench.finished === 0) {
+  if (bench.dossiers.length === 0 && !bench.anyFinished) {
     return (
       <>
         <h1>The bench is empty.</h1>
@@ -70,9 +71,9 @@ export function BenchView() {
           <Link href="/evening" className="act-plain">
             Plan the evening
           </Link>
-          {bench.finished > 0 && (
+          {bench.anyFinished && (
             <Link href="/rolls" className="act-plain">
-              {bench.finished.toLocaleString('en')} finished {bench.finished === 1 ? 'roll' : 'rolls'}
+              {finished?.toLocaleString('en')} finished {finished === 1 ? 'roll' : 'rolls'}
             </Link>
           )}
         </div>

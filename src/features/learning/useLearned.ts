@@ -7,6 +7,9 @@ import { coreWorker, onCoreWithoutWorker } from '@/workers/core';
 /** How long a page waits for what the bench has learned before it shows a first time without it, ms. */
 const PATIENCE_MS = 400;
 
+/** How long the page reads its own records before what estimates learn from is read, ms. */
+const PAGE_FIRST_MS = 100;
+
 /** What the worker knows: `revision` grows with each change; `all` once everything was told. */
 export interface Learned {
   revision: number;
@@ -36,10 +39,17 @@ function startFeed(): void {
   setTimeout(() => {
     if (told === null) tell({ revision: 0, all: false });
   }, PATIENCE_MS);
-  stop = feedLearning(async (change, last) => {
-    await coreWorker().learn(change, nowYear, last);
-    if (last) tell({ revision: (told?.revision ?? 0) + 1, all: true });
-  });
+  let ended: (() => void) | null = null;
+  const begin = setTimeout(() => {
+    ended = feedLearning(async (change, last) => {
+      await coreWorker().learn(change, nowYear, last);
+      if (last) tell({ revision: (told?.revision ?? 0) + 1, all: true });
+    });
+  }, PAGE_FIRST_MS);
+  stop = () => {
+    clearTimeout(begin);
+    ended?.();
+  };
 }
 
 // A worker that died took along what it knew: core in the page starts from nothing and is told everything.

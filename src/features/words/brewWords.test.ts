@@ -224,7 +224,7 @@ describe('jugs', () => {
 });
 
 describe('what a workbench starts from', () => {
-  const bench: Bench = { dossiers: [], brews: [], finished: 0 };
+  const bench: Bench = { dossiers: [], brews: [], anyFinished: false };
   test('a recipe of the formulary, an own one, an empty one; nothing for one that is gone', () => {
     expect(workbenchStart('tea', null, bench, [])).toMatchObject({
       key: 'workbench:tea',

@@ -19,7 +19,7 @@ import { stale } from '@/ui/stale';
 import { Outlook } from '@/features/roll/plan/Outlook';
 import { ownOutlookWords, ownTimeCaution } from '@/features/roll/plan/ownTimeWords';
 import { PinNote } from '@/features/roll/plan/PinNote';
-import { useTrial } from '@/features/roll/plan/trial';
+import { useTriedFound } from '@/features/roll/plan/trial';
 import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
 import { DeveloperChoice } from './DeveloperChoice';
 import { PlanLedger } from './PlanLedger';
@@ -141,7 +141,7 @@ function SameAs({ plan: { form, change }, dossier: { roll, stock } }: { plan: Pl
 
 /** The ledger, as it stands or as it is tried out. */
 function LiveLedger({ plan, familyId, units }: { plan: PlanInHand; familyId: StockFamilyId; units: UnitChoice }) {
-  const study = useTrial(plan.trials)?.found?.glance ?? plan.study;
+  const study = useTriedFound(plan.trials)?.glance ?? plan.study;
   return (
     <div className="contain-layout">
       <PlanLedger study={study} plan={plan} familyId={familyId} units={units} />
@@ -151,7 +151,7 @@ function LiveLedger({ plan, familyId, units }: { plan: PlanInHand; familyId: Sto
 
 /** The curve, as it stands or as it is tried out. */
 function LiveChart({ plan }: { plan: PlanInHand }) {
-  const study = useTrial(plan.trials)?.found?.glance ?? plan.study;
+  const study = useTriedFound(plan.trials)?.glance ?? plan.study;
   return study === null ? <EmptyChart chart="gradient" /> : <GradientChart study={study} />;
 }
 

@@ -9,7 +9,7 @@ import { developSeconds } from '@/core/plan/developSeconds';
 import type { Glance } from '@/core/estimate/study';
 import type { PlanChoices } from '@/core/plan/planForm';
 import { ownTimeWords } from '@/features/roll/plan/ownTimeWords';
-import { useTrial } from '@/features/roll/plan/trial';
+import { useTriedFound } from '@/features/roll/plan/trial';
 import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
 import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
@@ -30,7 +30,7 @@ interface StripProps {
 /** The time, its band and the next act: in view while anything that moves them is changed. */
 export function TimeStrip({ plan, units, pinned, onPin, onUnpin }: StripProps) {
   const { form, change, errors, state } = plan;
-  const found = useTrial(plan.trials)?.found;
+  const found = useTriedFound(plan.trials);
   const study: Glance | null = found?.glance ?? plan.study;
   const choices = found?.choices ?? plan.shown;
   const ready = study !== null && choices !== null;

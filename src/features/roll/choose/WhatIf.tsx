@@ -4,7 +4,7 @@ import { organicAgents } from '@/core/chemistry/organicAgents';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { Slider } from '@/ui/Slider';
 import { partsWords } from '@/features/dilution/dilutionWords';
-import { useTrial } from '@/features/roll/plan/trial';
+import { useTriedForm } from '@/features/roll/plan/trial';
 import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
 
 /** Range of the temperature slider, °C: where people pour. */
@@ -18,7 +18,7 @@ const AGENT = { least: 0.25, most: 2, steps: 40 };
 /** What if it were warmer, thinner, pushed: the time follows while the hand moves. */
 export function WhatIf({ plan, units }: { plan: PlanInHand; units: UnitChoice }) {
   const { tryOut } = plan;
-  const form = useTrial(plan.trials)?.form ?? plan.form;
+  const form = useTriedForm(plan.trials) ?? plan.form;
   const number = (value: number | string, otherwise: number): number => (typeof value === 'number' ? value : otherwise);
   const agent = organicAgents[form.agentId];
   return (

@@ -31,7 +31,20 @@ export class Trials {
   }
 }
 
-/** The trial of this moment; null at rest. */
-export function useTrial(trials: Trials): Trial | null {
-  return useSyncExternalStore(trials.subscribe, trials.current, () => null);
+/** The form that is tried out at this moment; null at rest. */
+export function useTriedForm(trials: Trials): PlanForm | null {
+  return useSyncExternalStore(
+    trials.subscribe,
+    () => trials.current()?.form ?? null,
+    () => null,
+  );
+}
+
+/** The estimate of what is tried out, the one before while it is on its way; null at rest. What shows it is drawn once a move. */
+export function useTriedFound(trials: Trials): Trial['found'] {
+  return useSyncExternalStore(
+    trials.subscribe,
+    () => trials.current()?.found ?? null,
+    () => null,
+  );
 }
