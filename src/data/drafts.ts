@@ -90,12 +90,18 @@ export function draftWaits(key: string): boolean {
   return waiting.has(key) || writing.has(key);
 }
 
+/** Writes down what is typed into a form before its kept fields were found: not even a page that goes at once loses it. */
+export function keepEarly(key: string, typed: object): void {
+  writeAhead(key, typed, typed, true);
+}
+
 /** The kept fields of a form, or undefined. */
 export async function readDraft(key: string): Promise<unknown> {
   const stored = await database().drafts.get(key);
   const ahead = readAhead(key);
   if (stored !== undefined) seenStamp(key, stored.updatedMs);
-  if (ahead === null || ahead.updatedMs <= (stored?.updatedMs ?? 0)) return stored?.values;
+  // First letters of this page are on their way to the form that asks.
+  if (ahead === null || ahead.early === true || ahead.updatedMs <= (stored?.updatedMs ?? 0)) return stored?.values;
   return mergedDraft(stored?.values, ahead);
 }
 

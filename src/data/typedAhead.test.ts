@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { database } from './database';
-import { dropDraft, keepDraft, readDraft } from './drafts';
+import { dropDraft, keepDraft, keepEarly, readDraft } from './drafts';
 import { replaceRecords } from './undo';
 import { noRecords } from '@/core/records/tables';
 import { dropAhead, readAhead, writeAhead } from './typedAhead';
@@ -52,6 +52,18 @@ describe('what is typed is written ahead of the database', () => {
     expect(readAhead('note:a')).toBeNull();
     expect(store.kept.size).toBe(0);
     expect(await readDraft('note:a')).toBe('lid leaks');
+  });
+  test('first letters, typed before the kept text was found, go behind it, and are read once only', async () => {
+    await keepDraft('note:a', { text: 'lid ' });
+    keepEarly('note:a', { text: 'leaks' });
+    // The form that asks puts them there itself.
+    expect(await readDraft('note:a')).toEqual({ text: 'lid ' });
+    const later = await reloaded();
+    expect((await later.database().drafts.get('note:a'))?.values).toEqual({ text: 'lid leaks' });
+    expect(await later.readDraft('note:a')).toEqual({ text: 'lid leaks' });
+    keepEarly('note:b', { text: 'alone' });
+    const again = await reloaded();
+    expect(await again.readDraft('note:b')).toEqual({ text: 'alone' });
   });
   test('a page that goes before the database has it brings it in when it comes back, for every reader', async () => {
     await keepDraft('plan:tin-3', { agentPerL: 3 });

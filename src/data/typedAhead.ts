@@ -18,6 +18,8 @@ export interface Ahead {
   /** The fields that changed since the database last had it: another tab may have changed others. */
   part: unknown;
   updatedMs: number;
+  /** Typed before the kept form was found: it goes behind what is kept. */
+  early?: boolean;
 }
 
 /** A form that was finished, up to an age; `*` stands for all forms of the bench. */
@@ -58,9 +60,17 @@ export function lastStamp(key: string): number {
  * @param part the fields that changed; all, when left out
  * @returns what was written, by which `dropAhead` knows it again, and its age
  */
-export function writeAhead(key: string, values: unknown, part: unknown = values): { text: string; stamp: number } {
+export function writeAhead(
+  key: string,
+  values: unknown,
+  part: unknown = values,
+  early = false,
+): { text: string; stamp: number } {
   const stamp = nextStamp(key);
-  const text = JSON.stringify({ id: key, values, part, updatedMs: stamp } satisfies Ahead);
+  const text = JSON.stringify({
+    ...{ id: key, values, part, updatedMs: stamp },
+    ...(early ? { early } : {}),
+  } satisfies Ahead);
   const written = immediately((store) => {
     store.setItem(place(key), text);
     return true;
@@ -121,9 +131,18 @@ export async function bringInAhead(db: Dexie): Promise<void> {
     .delete();
 }
 
-/** A stored draft with what a tab changed in it; the tab's own fields where nothing is stored. */
-export function mergedDraft(stored: unknown, { values, part }: Pick<Ahead, 'values' | 'part'>): unknown {
-  return isFields(stored) && isFields(part) ? { ...stored, ...part } : values;
+/** A stored draft with what a tab changed in it; the tab's own fields where nothing is stored. First letters go behind. */
+export function mergedDraft(
+  stored: unknown,
+  { values, part, early }: Pick<Ahead, 'values' | 'part' | 'early'>,
+): unknown {
+  if (!isFields(stored) || !isFields(part)) return values;
+  if (early !== true) return { ...stored, ...part };
+  const behind = Object.entries(part).map(([field, typed]) => {
+    const kept = stored[field];
+    return [field, typeof kept === 'string' && typeof typed === 'string' ? kept + typed : typed] as const;
+  });
+  return { ...stored, ...Object.fromEntries(behind) };
 }
 
 function isFields(value: unknown): value is Record<string, unknown> {
@@ -142,7 +161,8 @@ function aheadOf(text: string | null): Ahead | null {
   try {
     const read = JSON.parse(text) as Partial<Ahead> | null;
     if (typeof read?.id !== 'string' || typeof read.updatedMs !== 'number') return null;
-    return { id: read.id, values: read.values, part: read.part ?? read.values, updatedMs: read.updatedMs };
+    const { id, values, part = values, updatedMs, early = false } = read;
+    return { id, values, part, updatedMs, ...(early ? { early } : {}) };
   } catch {
     return null;
   }

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import * as z from 'zod';
-import { followDraft, keepDraft, readDraft, setDraftAside } from '@/data/drafts';
+import { followDraft, keepDraft, keepEarly, readDraft, setDraftAside } from '@/data/drafts';
 
 /** A form that is kept as typed. */
 export interface DraftForm<Form> {
@@ -66,7 +66,9 @@ export function useDraft<Form extends object>(
       if (key === null) return;
       if (latestRef.current === null) {
         // Typed before the kept form was found: it goes on top of it.
-        if (typeof part !== 'function') earlyRef.current = { ...earlyRef.current, ...part };
+        if (typeof part === 'function') return;
+        earlyRef.current = { ...earlyRef.current, ...part };
+        keepEarly(key, earlyRef.current);
         return;
       }
       const changed = typeof part === 'function' ? part(latestRef.current) : part;
