@@ -35,6 +35,21 @@ const amountsOf = (sheet: ReturnType<typeof sheetFor>) =>
 const withLine = (index: number, part: object): WorkbenchForm['lines'] =>
   coffee().lines.map((line, at) => (at === index ? { ...line, ...part } : line));
 
+test('more than anybody weighs is told at its line, also a hair more', () => {
+  const packet = { ...lineOfKind('Packet', 'packet', 'line-9', 'mq-borax'), packetG: 200.0000000000002, makesMl: 100 };
+  const huge = coffee({ scaleTo: 'bottle', bottleMl: 100_000, lines: [packet] });
+  expect(workbench(huge, fineKit)).toMatchObject({ sheet: null, problems: [{ path: 'lines.line-9.packetG' }] });
+  const soda = coffee({
+    scaleTo: 'bottle',
+    bottleMl: 100_000,
+    sodaForm: 'crystals',
+    lines: withLine(0, { perL: 1000 }),
+  });
+  const { problems, sheet } = workbench(soda, fineKit);
+  expect(sheet).toBeNull();
+  expect(problems[0]?.message).toMatch(/comes to 2\d\d,\d{3} g in this volume, and 200,000 are the most/);
+});
+
 /** One can of 440 ml and 50 g of soda: check values of common practice. */
 describe('a recipe for one jug', () => {
   const can = (perJug: number): number => (1000 * perJug) / 440;

@@ -133,7 +133,25 @@ export function workbench(form: WorkbenchForm, kit: Kit): Workbench {
   if (!volume.ok) problems.push(...volume.problems);
   const volumeMl = volume.ok ? volume.value : null;
   if (problems.length > 0 || !lines.ok || volumeMl === null) return { problems, volumeMl, sheet: null };
-  return { problems, volumeMl, sheet: sheetOf(form, lines.value, volumeMl, waters, jugC, tablet, kit) };
+  const sheet = sheetOf(form, lines.value, volumeMl, waters, jugC, tablet, kit);
+  problems.push(...tooMuchToWeigh(sheet, lines.value));
+  return { problems, volumeMl, sheet: problems.length > 0 ? null : sheet };
+}
+
+/** Amounts that nobody weighs, and no record holds. */
+function tooMuchToWeigh({ rows }: Sheet, lines: readonly KeyedLine[]): Problem[] {
+  const { max } = limits.amount;
+  return rows.flatMap(({ part: { target, unit, name } }, index): Problem[] => {
+    const line = lines[index];
+    if (line === undefined || target <= max) return [];
+    const amount = Math.ceil(target).toLocaleString('en');
+    return [
+      {
+        path: `lines.${line.key}.${line.line.kind === 'packet' ? 'packetG' : 'perL'}`,
+        message: `“${name}” comes to ${amount} ${unit} in this volume, and ${max.toLocaleString('en')} are the most: check its amount, or make less.`,
+      },
+    ];
+  });
 }
 
 /** Liquids that would not fit into what they are to make. */

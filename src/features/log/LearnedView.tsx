@@ -79,6 +79,10 @@ export function LearnedView() {
       </p>
       <Predicted lines={judged} />
       <h2 className="mt-8">Factors on the time</h2>
+      <p className="mt-1 max-w-[66ch] text-[14px] text-ink2">
+        What each does to a row of the <Term id="ledger">ledger</Term>: pale what was expected before, dark what your
+        runs left of it.
+      </p>
       {factors === null ? (
         <p aria-busy="true" className="mt-2 text-ink2">
           Working out what the runs taught.

@@ -7,6 +7,7 @@ import type { PatchDensity } from '@/core/densitometry/patchDensity';
 import { LOG_EXPOSURE_PER_STOP } from '@/core/units/stops';
 import { formatNumber } from '@/core/units/quantity';
 import { patchFaultWords } from './stripWords';
+import { Term } from '@/ui/Term';
 
 /** Every patch with its grey, its exposure and its density. */
 export function PatchTable({ reading, plan }: { reading: StripReading; plan: StripPlan }) {
@@ -25,7 +26,7 @@ export function PatchTable({ reading, plan }: { reading: StripReading; plan: Str
             {plan.logH === null ? '' : metered ? 'Stops' : 'Log exposure'}
           </th>
           <th scope="col" className="py-1 text-right font-normal">
-            Density
+            <Term id="density">Density</Term>
           </th>
           <th scope="col" className="py-1 pl-3 font-normal">
             ± two errors

@@ -14,6 +14,7 @@ import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
 import { FieldError } from '@/ui/Field';
 import { Segments } from '@/ui/Segments';
+import { Term } from '@/ui/Term';
 import { WhichBottle } from './WhichBottle';
 
 const agentOptions = organicAgentIds.map((value) => ({
@@ -116,8 +117,8 @@ export function DeveloperChoice({ plan, jugs, units }: { plan: PlanInHand; jugs:
       )}
       {form.developerKind === 'one-bath' && (
         <p className="max-w-[60ch] text-[14px] text-ink2">
-          Developer and fixer in one bath, mixed from its two-part kit. It runs to completion: temperature changes its
-          time, the target does not.
+          A <Term id="one-bath">one-bath</Term>, mixed from its two-part kit. It runs to completion: temperature changes
+          its time, the target does not.
         </p>
       )}
     </div>

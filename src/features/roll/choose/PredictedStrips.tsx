@@ -115,6 +115,12 @@ export function PredictedStrips({ plan }: { plan: PlanInHand }) {
       <p className="mt-1 text-[13px] text-ink2">
         One scene, exposed at the film’s index: <Term id="average-gradient">net gradient</Term>,{' '}
         <Term id="base-fog">base + fog</Term> and <Term id="shadow-separation">shadow separation</Term> as predicted.
+        {form.developerKind !== 'one-bath' && (
+          <>
+            {' '}
+            The ways are <Term id="hold" />, <Term id="extend" /> and <Term id="stand">Stand</Term>.
+          </>
+        )}
       </p>
       {form.strategyId === 'extend' && (
         <Tick

@@ -15,6 +15,7 @@ import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { Tick } from '@/ui/Tick';
+import { Term } from '@/ui/Term';
 import { besidesWords } from './besidesWords';
 import { MovementChoice } from './MovementChoice';
 
@@ -290,17 +291,22 @@ function TemperatureFields({ plan: { form, change, errors }, units }: PartProps)
 /** A jug holds what it holds, and a one-bath takes none. */
 function BromideField({ plan: { form, change, errors }, units }: PartProps) {
   return (
-    <Quantity
-      id="bromideGPerL"
-      label="Potassium bromide"
-      kind="concentration"
-      units={units}
-      value={form.bromideGPerL}
-      onChange={(bromideGPerL) => change({ bromideGPerL })}
-      error={errors.bromideGPerL}
-      inline
-      quietLabel
-    />
+    <div className="flex flex-wrap items-center gap-x-4">
+      <Quantity
+        id="bromideGPerL"
+        label="Potassium bromide"
+        kind="concentration"
+        units={units}
+        value={form.bromideGPerL}
+        onChange={(bromideGPerL) => change({ bromideGPerL })}
+        error={errors.bromideGPerL}
+        inline
+        quietLabel
+      />
+      <span className="text-[13px] text-ink2">
+        a <Term id="restrainer">restrainer</Term>
+      </span>
+    </div>
   );
 }
 

@@ -6,6 +6,7 @@ import { formatNumber } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
 import { changeRoll } from '@/data/rolls';
 import { FrameTable } from './FrameTable';
+import { Term } from '@/ui/Term';
 import { rangeWords } from '@/features/words/ledgerWords';
 
 /** How the roll was or should be exposed. */
@@ -17,7 +18,8 @@ export function ExposeStage({ dossier: { roll }, estimate }: { dossier: RollDoss
           {roll.exposure.state === 'known'
             ? 'The exposures are known, so the time can aim at the contrast you want.'
             : 'The exposures are unknown or mixed. There will be thin and dense frames whatever the time; a time that favours the middle loses least.'}{' '}
-          The exposure itself is entered under Identify.
+          The exposure itself is entered under Identify. The <Term id="latent-image">latent image</Term> has faded
+          since; the predicted curves count that.
         </p>
         <FrameTable rollId={roll.id} frames={roll.frames} />
       </div>

@@ -21,6 +21,7 @@ import { testWords, testsByCost } from './testWords';
 import { classes } from '@/ui/classes';
 import { EmptyChart } from '@/ui/EmptyChart';
 import { stale } from '@/ui/stale';
+import { Term } from '@/ui/Term';
 import { EvidenceList } from './EvidenceList';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { PinNote } from '@/features/roll/plan/PinNote';
@@ -88,6 +89,10 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
       {flow === null ? (
         <section aria-labelledby="narrow" className="mt-8 border-t-2 border-ink pt-4">
           <h2 id="narrow">What would narrow the band</h2>
+          <p className="mt-1 text-[14px] text-ink2">
+            A <Term id="clip-test">clip test</Term> costs a bit of the roll, a <Term id="drop-test">drop test</Term> a
+            bit of any film.
+          </p>
           <ul className="mt-2">
             {testsByCost.map((id) => {
               const test = tests.find((one) => one.id === id);
