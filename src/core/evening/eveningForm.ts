@@ -56,7 +56,7 @@ export function eveningRules(): string[] {
     `Two baths are poured at least ${POURS_APART_MIN * 60} s apart; a roll waits until they are.`,
     'A brew is mixed as late as its tank allows, because it fades from the first hour on. A later film in the same jug gets a longer time.',
     `A brew is called weak below ${WEAK_SHARE * 100} % of its strength and spent below ${SPENT_SHARE * 100} %.`,
-    `A film hangs for ${HANGS_MIN} min in the picture; give it two hours in damp air.`,
+    `A film is drawn as hanging for ${HANGS_MIN} min. In damp air leave it for two hours.`,
   ];
 }
 

@@ -103,8 +103,8 @@ export function Handbook() {
       <section aria-labelledby="evening">
         <h2 id="evening">An evening</h2>
         <p className="mt-1 text-[13px] text-ink2">
-          What <Link href="/evening">the evening</Link> reckons with when it lays out several rolls. Common practice;
-          yours goes before it wherever a plan says so.
+          What <Link href="/evening">the evening plan</Link> assumes: common practice. The reel, and how long water
+          stands, are set on its own page.
         </p>
         <ul className="mt-2 max-w-[900px]">
           {eveningRules().map((rule) => (
