@@ -114,16 +114,12 @@ function heldOf(run: Run, contrast: number): HeldRun | null {
 export function benchEvidence({ stocks, rolls, runs, verdicts, evidence }: LearningRecords, nowYear: number): Piece[] {
   const stockById = new Map(stocks.map((stock) => [stock.id, stock]));
   const rollById = new Map(rolls.map((roll) => [roll.id, roll]));
-  const runById = new Map(runs.map((run) => [run.id, run]));
   const filmOf = (rollId: string): LearningFilm | null => {
     const roll = rollById.get(rollId);
     const stock = stockById.get(roll?.stockId ?? '');
     return roll === undefined || stock === undefined ? null : { roll, stock };
   };
-  const judged = verdicts.flatMap((verdict) => {
-    const run = runById.get(verdict.runId);
-    return (run === undefined ? null : judgedRun(run, verdict)) ?? [];
-  });
+  const judged = judgedRuns({ runs, verdicts });
   const dated = [
     ...evidence.flatMap((record): DatedPiece[] => {
       const film = filmOf(record.rollId);
@@ -135,6 +131,15 @@ export function benchEvidence({ stocks, rolls, runs, verdicts, evidence }: Learn
     }),
   ];
   return seenBy(eyeOf(judged), inOrder(dated));
+}
+
+/** Every run that was judged and teaches something. */
+export function judgedRuns({ runs, verdicts }: Pick<LearningRecords, 'runs' | 'verdicts'>): JudgedRun[] {
+  const runById = new Map(runs.map((run) => [run.id, run]));
+  return verdicts.flatMap((verdict) => {
+    const run = runById.get(verdict.runId);
+    return (run === undefined ? null : judgedRun(run, verdict)) ?? [];
+  });
 }
 
 /** How steady the eye of a bench is, by the films that it judged more than once. */

@@ -9,7 +9,7 @@ import {
   benchEvidence,
   eyeOf,
   inOrder,
-  judgedRun,
+  judgedRuns,
   pieceOfRun,
   pieceOfTest,
   seenBy,
@@ -39,12 +39,7 @@ export interface Learning {
  * @param nowYear this year
  */
 export function learnFrom(records: LearningRecords, nowYear: number): Learning {
-  const runById = new Map(records.runs.map((run) => [run.id, run]));
-  const judged = records.verdicts.flatMap((verdict) => {
-    const run = runById.get(verdict.runId);
-    return (run === undefined ? null : judgedRun(run, verdict)) ?? [];
-  });
-  return learnPieces(benchEvidence(records, nowYear), null, heldLately(judged));
+  return learnPieces(benchEvidence(records, nowYear), null, heldLately(judgedRuns(records)));
 }
 
 /** How the bands of the last judged runs held. */
