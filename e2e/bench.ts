@@ -74,7 +74,10 @@ export async function recordsOf(page: Page, bench: 'aetas' | 'aetas-demo'): Prom
           const transaction = db.transaction(tables);
           for (const table of tables) {
             const all = transaction.objectStore(table).getAll();
-            all.onsuccess = () => (found[table] = all.result);
+            all.onsuccess = () =>
+              (found[table] = all.result.map((row: { packed?: string }) =>
+                typeof row.packed === 'string' ? (JSON.parse(row.packed) as unknown) : row,
+              ));
           }
           transaction.oncomplete = () => {
             db.close();

@@ -1,4 +1,5 @@
 import Dexie from 'dexie';
+import { pack } from './packing';
 
 /**
  * Adds many rows within the current transaction, past the per-row bookkeeping of the database package: for whole benches,
@@ -9,5 +10,5 @@ import Dexie from 'dexie';
  */
 export function addRows(table: string, rows: readonly unknown[]): void {
   const store = Dexie.currentTransaction.idbtrans.objectStore(table);
-  for (const row of rows) store.add(row);
+  for (const row of rows) store.add(pack(table, row));
 }

@@ -20,6 +20,7 @@ import type {
 import { tableNames } from '@/core/records/tables';
 import { benchName, type BenchName } from './benchName';
 import type { RollLine, RunLine } from './lines';
+import { packing } from './packing';
 import { bringInAhead, type Done } from './typedAhead';
 
 /** Something that was done and can be undone: what it was, and how it is taken back. */
@@ -79,6 +80,9 @@ const indexes: Record<number, Record<string, string | null>> = {
   8: { readings: 'id, rollId, evidenceId, photoId' },
 };
 
+/** What the layout of packed rows adds to the version of the records. */
+const PACKED_LAYOUT = 0.1;
+
 /** The bench's records in the browser. */
 export class AetasDatabase extends Dexie {
   declare settings: EntityTable<Settings, 'id'>;
@@ -129,7 +133,10 @@ export class AetasDatabase extends Dexie {
           }
         });
     }
-    if (steps === migrations && this.verno !== latestVersion()) throw new Error('Migrations are numbered with a gap.');
+    // Records are as before, and only stored in another way: an Aetas from before that must not open them.
+    this.version((steps.at(-1)?.to ?? 1) + PACKED_LAYOUT).stores({});
+    this.use(packing);
+    if (steps === migrations && Math.floor(this.verno) !== latestVersion()) throw new Error('Migrations are numbered with a gap.');
   }
 }
 
