@@ -1,13 +1,13 @@
-import { Zip, ZipDeflate, ZipPassThrough, strToU8, unzipSync } from 'fflate';
+import { Zip, ZipDeflate, ZipPassThrough, strToU8 } from 'fflate';
 import * as z from 'zod';
 import { failure, success, type Problem, type Result } from '../schema/result';
 import { problemsFromZod } from '../schema/problemsFromZod';
 import type { Photo, Records, TableName } from '../records/records';
 import { tableNames } from '../records/tables';
 import { RecordCheck } from './checkRecords';
-import { crc32, zipChecks } from './zipChecks';
 import { latestVersion, migrate, migrations, type Migration, type RawRecords } from './migrations';
 import { RECORDS_FORMAT, RecordLines, endLine, headLine, isOwnHead, rowLines, tableLine } from './recordLines';
+import { Damaged, unpackEntry, zipEntries, type ZipEntry } from './zipEntries';
 
 /** How far a file is, 0 to 1, and with what. Answers whether to go on. */
 export type OnProgress = (share: number, table: TableName) => boolean | Promise<boolean>;
@@ -44,6 +44,9 @@ const PIECE_BYTES = 4 * 1024 * 1024;
 /** The largest file that is opened, and the largest list of records in it, bytes: above that a tab runs out of memory. */
 export const LARGEST_FILE_BYTES = 1_500_000_000;
 const LARGEST_RECORDS_BYTES = 1_000_000_000;
+
+/** The largest photograph that is taken out of a file, bytes: more than any that Aetas kept. */
+const LARGEST_PHOTO_BYTES = 10_000_000;
 
 /**
  * Writes all records as one zip: `records.json`, one record a line, and the photographs under `photos/`. What would not be
@@ -125,24 +128,99 @@ export async function readBenchFile(
   if (file.size > LARGEST_FILE_BYTES)
     return refuse(`The file is larger than ${LARGEST_FILE_BYTES / 1e9} GB. Aetas cannot open that much at once.`);
   const reading = new Reading(sink, atMs, onProgress);
-  const zipped = await isZip(file);
-  let opened: { bytes: Uint8Array | null; text: Blob };
+  let faults: Problem[];
   try {
-    opened = zipped ? unpack(new Uint8Array(await file.arrayBuffer())) : { bytes: null, text: file };
+    const entries = (await isZip(file)) ? await zipEntries(file) : undefined;
+    if (entries === null) throw new Damaged('its directory is missing');
+    const list = entries?.get(RECORDS_NAME);
+    if (entries !== undefined && list === undefined)
+      return refuse(`There is no ${RECORDS_NAME} in this file, so Aetas did not write it.`);
+    const text = await TextPieces.begin(
+      list === undefined ? plainPieces(file) : unpackEntry(file, list, LARGEST_RECORDS_BYTES),
+      list?.bytes ?? file.size,
+    );
+    const photoOf = entries === undefined ? null : photosIn(file, entries);
+    faults =
+      isOwnHead(text.firstLine) && steps === migrations
+        ? await readLines(text, reading, photoOf)
+        : await readWhole(text, reading, steps, photoOf);
+    // A zip knows what it holds: where that was changed on the way, it is the reason for all else that is wrong.
+    if (faults.length > 0) await text.skip();
   } catch (error) {
+    if (!(error instanceof Damaged)) throw error;
     return refuse(`The file is damaged or was cut off${detail(error)}. Export it again where it came from.`);
   }
-  if (zipped && opened.text.size === 0)
-    return refuse(`There is no ${RECORDS_NAME} in this file, so Aetas did not write it.`);
-  const photoOf = opened.bytes === null ? null : photosIn(opened.bytes);
-  const first = await firstLine(opened.text);
-  const faults =
-    first !== null && isOwnHead(first) && steps === migrations
-      ? await readLines(opened.text, reading, photoOf)
-      : await readWhole(opened.text, reading, steps, photoOf);
   if (faults.length > 0) return failure(...faults);
   await reading.finish();
   return reading.check.problems.length > 0 ? failure(...reading.check.problems) : success(reading.report());
+}
+
+/** The text of a file, in pieces of some length. */
+class TextPieces {
+  private readonly decoder = new TextDecoder();
+  private ended = false;
+  /** How much of it was handed out, bytes. */
+  private bytes = 0;
+
+  private constructor(
+    private readonly pieces: AsyncGenerator<Uint8Array<ArrayBuffer>>,
+    private readonly size: number,
+    private first: string,
+  ) {}
+
+  /** Reads the first piece. */
+  static async begin(pieces: AsyncGenerator<Uint8Array<ArrayBuffer>>, size: number): Promise<TextPieces> {
+    const text = new TextPieces(pieces, size, '');
+    text.first = (await text.next()) ?? '';
+    return text;
+  }
+
+  get firstLine(): string {
+    return this.first.slice(0, Math.max(0, this.first.indexOf('\n')));
+  }
+
+  /** How much of it was handed out, 0 to 1. */
+  get share(): number {
+    return Math.min(1, this.bytes / Math.max(1, this.size));
+  }
+
+  /** The next piece; null when there is none. */
+  async next(): Promise<string | null> {
+    const { first } = this;
+    this.first = '';
+    if (first !== '') return first;
+    if (this.ended) return null;
+    const parts: Uint8Array<ArrayBuffer>[] = [];
+    let bytes = 0;
+    while (bytes < PIECE_BYTES && !this.ended) {
+      const { done, value } = await this.pieces.next();
+      if (done === true) this.ended = true;
+      else {
+        parts.push(value);
+        bytes += value.byteLength;
+      }
+    }
+    this.bytes += bytes;
+    const text = parts.map((part) => this.decoder.decode(part, { stream: true })).join('');
+    return this.ended ? text + this.decoder.decode() : text;
+  }
+
+  /** All that is left, at once. */
+  async rest(): Promise<string> {
+    const parts: string[] = [];
+    for (let piece = await this.next(); piece !== null; piece = await this.next()) parts.push(piece);
+    return parts.join('');
+  }
+
+  /** Goes to the end without it. */
+  async skip(): Promise<void> {
+    while ((await this.next()) !== null);
+  }
+}
+
+async function* plainPieces(file: Blob): AsyncGenerator<Uint8Array<ArrayBuffer>> {
+  for (let from = 0; from < file.size; from += PIECE_BYTES)
+    yield new Uint8Array(await file.slice(from, from + PIECE_BYTES).arrayBuffer());
 }
 
 /** Records on their way from a file to the sink. */
@@ -175,11 +253,10 @@ class Reading {
   }
 }
 
-type PhotoOf = (name: string) => Blob | null;
+type PhotoOf = (name: string) => Promise<Blob | null>;
 
-async function readLines(text: Blob, reading: Reading, photoOf: PhotoOf | null): Promise<Problem[]> {
+async function readLines(text: TextPieces, reading: Reading, photoOf: PhotoOf | null): Promise<Problem[]> {
   const lines = new RecordLines();
-  const decoder = new TextDecoder();
   let batch: unknown[] = [];
   let at: TableName = 'settings';
   const waiting: { table: TableName; rows: unknown[] }[] = [];
@@ -187,13 +264,19 @@ async function readLines(text: Blob, reading: Reading, photoOf: PhotoOf | null):
     if (batch.length > 0) waiting.push({ table: at, rows: batch });
     batch = [];
   };
-  for (let from = 0; from < text.size; from += PIECE_BYTES) {
-    const piece = await text.slice(from, from + PIECE_BYTES).arrayBuffer();
+  const hand = async (share: number): Promise<void> => {
+    for (const { table, rows } of waiting.splice(0))
+      await reading.take(table, await withPhotos(table, rows, photoOf), share);
+  };
+  for (;;) {
+    const { share } = text;
+    const piece = await text.next();
+    if (piece === null) break;
     try {
-      lines.push(decoder.decode(piece, { stream: true }), (table, json) => {
+      lines.push(piece, (table, json) => {
         if (table !== at || batch.length >= BATCH) flush();
         at = table;
-        batch.push(withPhoto(table, JSON.parse(json) as unknown, photoOf));
+        batch.push(JSON.parse(json) as unknown);
       });
     } catch (error) {
       return [
@@ -203,10 +286,10 @@ async function readLines(text: Blob, reading: Reading, photoOf: PhotoOf | null):
         },
       ];
     }
-    for (const { table, rows } of waiting.splice(0)) await reading.take(table, rows, from / text.size);
+    await hand(share);
   }
   flush();
-  for (const { table, rows } of waiting) await reading.take(table, rows, 1);
+  await hand(1);
   return lines.complete
     ? []
     : [{ path: '', message: 'The file was cut off: its end is missing. Export it again where it came from.' }];
@@ -219,14 +302,14 @@ const headSchema = z.object({
 });
 
 async function readWhole(
-  text: Blob,
+  text: TextPieces,
   reading: Reading,
   steps: readonly Migration[],
   photoOf: PhotoOf | null,
 ): Promise<Problem[]> {
   let json: unknown;
   try {
-    json = JSON.parse(await text.text());
+    json = JSON.parse(await text.rest());
   } catch (error) {
     return [
       {
@@ -262,56 +345,43 @@ async function readWhole(
   for (const [index, table] of tableNames.entries()) {
     const rows = newest[table] ?? [];
     for (let from = 0; from < rows.length; from += BATCH) {
-      const batch = rows.slice(from, from + BATCH).map((row) => withPhoto(table, row, photoOf));
+      const batch = await withPhotos(table, rows.slice(from, from + BATCH), photoOf);
       await reading.take(table, batch, (index + from / rows.length) / tableNames.length);
     }
   }
   return [];
 }
 
-/** A photograph's row with its picture out of the zip; anything else as it is. */
-function withPhoto(table: TableName, row: unknown, photoOf: PhotoOf | null): unknown {
-  if (table !== 'photos' || photoOf === null || typeof row !== 'object' || row === null) return row;
-  const { jpeg } = row as { jpeg?: unknown };
-  return typeof jpeg === 'string' ? { ...row, jpeg: photoOf(jpeg) ?? jpeg } : row;
+/** Photographs' rows with their pictures out of the zip; other rows as they are. */
+async function withPhotos(table: TableName, rows: unknown[], photoOf: PhotoOf | null): Promise<unknown[]> {
+  if (table !== 'photos' || photoOf === null) return rows;
+  const found: unknown[] = [];
+  for (const row of rows) {
+    const jpeg = typeof row === 'object' && row !== null ? (row as { jpeg?: unknown }).jpeg : undefined;
+    found.push(typeof jpeg === 'string' ? { ...(row as object), jpeg: (await photoOf(jpeg)) ?? jpeg } : row);
+  }
+  return found;
 }
 
-function unpack(bytes: Uint8Array): { bytes: Uint8Array; text: Blob } {
-  const found = unzipSync(bytes, {
-    filter: ({ name, originalSize }) => {
-      if (name !== RECORDS_NAME) return false;
-      if (originalSize > LARGEST_RECORDS_BYTES) throw new Error('its records unpack to more than 1 GB');
-      return true;
-    },
-  });
-  const list = found[RECORDS_NAME];
-  if (list !== undefined && zipChecks(bytes).get(RECORDS_NAME) !== crc32(list))
-    throw new Error('its records were altered or damaged after they were saved');
-  return { bytes, text: new Blob(list === undefined ? [] : [list as Uint8Array<ArrayBuffer>]) };
-}
-
-/** Takes single photographs out of a zip, so that never all of them are in memory. */
-function photosIn(bytes: Uint8Array): PhotoOf {
-  const checks = zipChecks(bytes);
-  return (wanted) => {
-    const found = unzipSync(bytes, {
-      filter: ({ name, originalSize }) => name === wanted && name.startsWith('photos/') && originalSize < 10_000_000,
-    })[wanted];
-    return found === undefined || checks.get(wanted) !== crc32(found)
-      ? null
-      : new Blob([found as Uint8Array<ArrayBuffer>], { type: 'image/jpeg' });
+/** Takes single photographs out of a zip, so that never all of them are in memory; null for one that is not as it was saved. */
+function photosIn(zip: Blob, entries: ReadonlyMap<string, ZipEntry>): PhotoOf {
+  return async (name) => {
+    const entry = name.startsWith('photos/') ? entries.get(name) : undefined;
+    if (entry === undefined) return null;
+    const parts: Uint8Array<ArrayBuffer>[] = [];
+    try {
+      for await (const part of unpackEntry(zip, entry, LARGEST_PHOTO_BYTES)) parts.push(part);
+    } catch (error) {
+      if (error instanceof Damaged) return null;
+      throw error;
+    }
+    return new Blob(parts, { type: 'image/jpeg' });
   };
 }
 
 async function isZip(file: Blob): Promise<boolean> {
   const [p, k] = new Uint8Array(await file.slice(0, 2).arrayBuffer());
   return p === 0x50 && k === 0x4b;
-}
-
-async function firstLine(text: Blob): Promise<string | null> {
-  const start = await text.slice(0, 400).text();
-  const end = start.indexOf('\n');
-  return end < 0 ? null : start.slice(0, end);
 }
 
 /** Bytes as they come, handed to the browser in lumps so that they leave this program's own memory. */

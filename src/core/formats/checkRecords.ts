@@ -1,5 +1,6 @@
 import { problemsFromZod } from '../schema/problemsFromZod';
-import type { Problem } from '../schema/result';
+import { quickCheck, type QuickCheck } from '../schema/quickCheck';
+import { failure, success, type Problem, type Result } from '../schema/result';
 import { recordSchemas, type Aside, type Records, type TableName } from '../records/records';
 import { tableNames } from '../records/tables';
 import { links } from './links';
@@ -47,14 +48,14 @@ export class RecordCheck {
       const index = this.counts.get(table) ?? 0;
       this.counts.set(table, index + 1);
       const row = withPlainIds(table, raw);
-      const parsed = recordSchemas[table].safeParse(row);
-      if (!parsed.success) {
-        const faults = problemsFromZod(parsed.error.issues);
+      const read = readRecord(table, row);
+      if (!read.ok) {
+        const faults = read.problems;
         if (table === 'drafts' || this.misfits === 'aside') this.setAside(table, raw, faults[0]?.message ?? '');
         else this.refuse(...faults.map((fault) => ({ ...fault, path: pathTo(table, index, fault.path) })));
         continue;
       }
-      const record = parsed.data as unknown as Row & { id: string };
+      const record = read.value;
       const known = this.ids.get(table) as Set<string>;
       if (known.has(record.id)) {
         if (this.misfits === 'aside') this.setAside(table, raw, 'Its id occurs twice.');
@@ -97,6 +98,19 @@ export class RecordCheck {
   private refuse(...problems: Problem[]): void {
     if (this.problems.length < MOST_PROBLEMS) this.problems.push(...problems);
   }
+}
+
+const quickChecks = new Map<TableName, QuickCheck>();
+
+/** A record of a table as its schema gives it: a copy, so that nobody else's record changes. */
+function readRecord(table: TableName, row: unknown): Result<Row & { id: string }> {
+  const quick = quickChecks.get(table) ?? quickCheck(recordSchemas[table]);
+  quickChecks.set(table, quick);
+  if (quick(row)) return success({ ...(row as Row & { id: string }) });
+  const parsed = recordSchemas[table].safeParse(row);
+  return parsed.success
+    ? success(parsed.data as unknown as Row & { id: string })
+    : failure(...problemsFromZod(parsed.error.issues));
 }
 
 function pathTo(table: string, index: number, field: string): string {
