@@ -136,7 +136,8 @@ export class AetasDatabase extends Dexie {
     // Records are as before, and only stored in another way: an Aetas from before that must not open them.
     this.version((steps.at(-1)?.to ?? 1) + PACKED_LAYOUT).stores({});
     this.use(packing);
-    if (steps === migrations && Math.floor(this.verno) !== latestVersion()) throw new Error('Migrations are numbered with a gap.');
+    if (steps === migrations && Math.floor(this.verno) !== latestVersion())
+      throw new Error('Migrations are numbered with a gap.');
   }
 }
 

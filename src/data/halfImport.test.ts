@@ -11,10 +11,11 @@ const calls = vi.hoisted(() => ({ count: -1 }));
 
 /* The third batch finds its transaction committed: as when the browser or a package lets go of it too soon. */
 vi.mock('./addRows', async (original) => {
-  const { addRows } = await original<typeof import('./addRows')>();
+  const module = await original<typeof import('./addRows')>();
   return {
+    ...module,
     addRows: (table: string, rows: readonly unknown[]): void => {
-      addRows(table, rows);
+      module.addRows(table, rows);
       if (calls.count < 0) return;
       calls.count += 1;
       if (calls.count !== 3) return;

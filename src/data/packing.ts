@@ -16,18 +16,17 @@ export const packedTables: Readonly<Record<string, readonly string[]>> = {
   verdicts: ['id', 'runId', 'rollId', 'updatedMs'],
   rollLines: ['id', 'finished', 'updatedMs'],
   runLines: ['id', 'startedMs', 'rollId', 'updatedMs'],
-  kept: ['id', 'actId', 'table'],
 };
 
 /**
- * A row as the database holds it. Photographs that were kept for undo are no JSON, and stay as they are.
+ * A row as the database holds it. One that is packed already stays as it is.
  * @param table its table
  * @param row plain values only, as JSON has them
  */
 export function pack(table: string, row: unknown): unknown {
   const columns = packedTables[table];
   const plain = row as Stored;
-  if (columns === undefined || (table === 'kept' && plain.table === 'photos')) return row;
+  if (columns === undefined || typeof plain.packed === 'string') return row;
   const stored: Stored = {};
   for (const column of columns) if (plain[column] !== undefined) stored[column] = plain[column];
   stored.packed = JSON.stringify(row);
@@ -41,8 +40,7 @@ export function pack(table: string, row: unknown): unknown {
 export function unpack(row: unknown): unknown {
   const stored = row as Stored | undefined;
   if (typeof stored?.packed !== 'string') return row;
-  // A key that the database gave is not in the text.
-  return { ...(JSON.parse(stored.packed) as object), id: stored.id };
+  return JSON.parse(stored.packed) as unknown;
 }
 
 /** Packs rows on their way into the database, and unpacks them on their way out. */

@@ -1,13 +1,13 @@
 import type { Records } from '@/core/records/records';
 import { noRecords, tableNames } from '@/core/records/tables';
 import { act, forgetOlder } from './act';
-import { addRows } from './addRows';
+import { addRows, storedRows } from './addRows';
 import { actTables, database, type Act, type AetasDatabase, type Kept } from './database';
 import { rebuildLines, refreshLines } from './lines';
 import { guardedWrite } from './trouble';
 import { dropAllAhead } from './typedAhead';
 
-/** Records that are kept in one lump. */
+/** Records that are kept in one lump, as they are stored. */
 const BATCH = 200;
 
 /**
@@ -17,11 +17,12 @@ const BATCH = 200;
 export async function keepWhole(db: AetasDatabase, what: string): Promise<void> {
   const actId = await db.acts.add({ atMs: Date.now(), what, kind: 'whole' });
   for (const table of tableNames) {
-    const ids = (await db.table(table).toCollection().primaryKeys()) as string[];
-    for (let from = 0; from < ids.length; from += BATCH) {
-      const rows = await db.table(table).bulkGet(ids.slice(from, from + BATCH));
-      await db.kept.add({ actId, table, rows } as Kept);
-    }
+    let after: IDBValidKey | null = null;
+    do {
+      const { rows, last }: Awaited<ReturnType<typeof storedRows>> = await storedRows(table, after, BATCH);
+      if (rows.length > 0) await db.kept.add({ actId, table, rows } as Kept);
+      after = last;
+    } while (after !== null);
   }
 }
 
