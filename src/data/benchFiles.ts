@@ -7,7 +7,7 @@ import { tableNames } from '@/core/records/tables';
 import { forgetOlder } from './act';
 import { addRows } from './addRows';
 import { actTables, database, type AetasDatabase } from './database';
-import { LineBuilder, rebuildLines, writeLines } from './lines';
+import { rebuildLines, type StoredSink } from './lines';
 import { Refusal, forgetTrouble, guardedWrite } from './trouble';
 import { dropAllAhead } from './typedAhead';
 import { clearBench, keepWhole, undoAct } from './undo';
@@ -50,7 +50,7 @@ export async function openBenchSource(): Promise<BenchSource> {
 
 /** Some records of a table. */
 interface Handed {
-  table: TableName;
+  table: string;
   rows: unknown[];
 }
 
@@ -65,7 +65,7 @@ class Passage {
   private broken: unknown = null;
 
   /** Hands records over; settles when there is room for more. */
-  readonly hand = async (table: TableName, rows: unknown[]): Promise<void> => {
+  readonly hand = async (table: string, rows: unknown[]): Promise<void> => {
     if (this.broken === null) this.waiting.push({ table, rows });
     this.tell();
     await this.until(() => this.waiting.length < AHEAD || this.broken !== null);
@@ -141,9 +141,9 @@ export async function mergeBench<T>(
   withoutCopy = false,
 ): Promise<Result<MergeReport>> {
   const report: MergeReport = { added: noCounts(), updated: noCounts(), kept: 0 };
-  const answer = await takeFile(read, withoutCopy, 'merging the file', {
+  const answer = await takeFile((hand) => read(hand as RowSink), withoutCopy, 'merging the file', {
     begin: () => Promise.resolve(),
-    take: (db, { table, rows }) => mergeRows(db, table, rows as Dated[], report),
+    take: (db, { table, rows }) => mergeRows(db, table as TableName, rows as Dated[], report),
     end: rebuildLines,
   });
   return answer.ok ? { ok: true, value: report } : answer;
@@ -231,27 +231,19 @@ interface Taking {
 /**
  * Puts the records of a file in the place of all that the bench holds; it can be undone. Reading, checking and storing are
  * one transaction: the file is taken whole or not at all, whatever happens on the way.
- * @param read reads the file into a sink, and says whether all of it was in order
+ * @param read reads the file into a sink as it is stored, and says whether all of it was in order: see `asStored`
  * @param withoutCopy frees space although there is no room for a copy: then it cannot be undone
  * @returns what `read` answers; when that is a failure, nothing has changed
  */
 export async function importBench<T>(
-  read: (sink: RowSink) => Promise<Result<T>>,
+  read: (sink: StoredSink) => Promise<Result<T>>,
   withoutCopy = false,
 ): Promise<Result<T>> {
-  const lines = new LineBuilder();
-  const answer = await takeFile(read, withoutCopy, 'the import', {
+  return takeFile(read, withoutCopy, 'the import', {
     begin: clearBench,
-    take: (_db, { table, rows }) => {
-      addRows(table, rows);
-      lines.take(table, rows);
-    },
-    end: async (db) => {
-      await writeLines(db, lines);
-      await db.done.put({ id: '*', updatedMs: Date.now() });
-    },
+    take: (_db, { table, rows }) => addRows(table, rows),
+    end: (db) => db.done.put({ id: '*', updatedMs: Date.now() }),
   });
-  return answer;
 }
 
 /** Should a transaction ever have been committed half way, what it kept first is brought back: whole or not at all. */
@@ -286,7 +278,7 @@ export async function guardedFile<T>(take: () => Promise<Result<T>>): Promise<Re
 
 /** Takes a file in, as one transaction: reading, checking and storing happen whole or not at all. */
 async function takeFile<T>(
-  read: (sink: RowSink) => Promise<Result<T>>,
+  read: (sink: StoredSink) => Promise<Result<T>>,
   withoutCopy: boolean,
   what: string,
   { begin, take, end }: Taking,
@@ -295,7 +287,7 @@ async function takeFile<T>(
   /** Stands in the database while the file is half taken: no one can see it, unless the transaction was committed too soon. */
   const half = `half:${crypto.randomUUID()}`;
   const passage = new Passage();
-  const reading = read(passage.hand as RowSink).finally(() => passage.end());
+  const reading = read(passage.hand).finally(() => passage.end());
   /** Whether reading failed by itself, and not because the bench took nothing more. */
   let ownFault = false;
   reading.catch(() => {

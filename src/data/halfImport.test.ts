@@ -4,6 +4,7 @@ import { expect, test, vi } from 'vitest';
 import { success } from '@/core/schema/result';
 import { importBench } from './benchFiles';
 import { database } from './database';
+import { asStored } from './lines';
 import { demoRecords } from './demo/demoRecords';
 import { allRecords, replaceRecords } from './undo';
 
@@ -30,12 +31,14 @@ test('an import whose transaction was committed half way is taken back whole', a
   await replaceRecords(demoRecords(Date.UTC(2026, 10, 24, 12)));
   const before = await allRecords();
   calls.count = 0;
-  const half = importBench(async (sink) => {
-    await sink('stocks', before.stocks.slice(0, 1));
-    await sink('stocks', before.stocks.slice(1, 2));
-    await sink('stocks', before.stocks.slice(2, 3));
-    return success(null);
-  });
+  const half = importBench(
+    asStored(async (sink) => {
+      await sink('stocks', before.stocks.slice(0, 1));
+      await sink('stocks', before.stocks.slice(1, 2));
+      await sink('stocks', before.stocks.slice(2, 3));
+      return success(null);
+    }),
+  );
   await expect(half).rejects.toThrow();
   expect(calls.count).toBe(-1);
   expect(await allRecords()).toEqual(before);
@@ -45,10 +48,12 @@ test('an import whose transaction was committed half way is taken back whole', a
       .count(),
   ).toBe(0);
   // And the next one goes through as ever.
-  const answer = await importBench(async (sink) => {
-    await sink('stocks', before.stocks.slice(0, 1));
-    return success(null);
-  });
+  const answer = await importBench(
+    asStored(async (sink) => {
+      await sink('stocks', before.stocks.slice(0, 1));
+      return success(null);
+    }),
+  );
   expect(answer.ok).toBe(true);
   expect(await database().stocks.count()).toBe(1);
 });

@@ -3,6 +3,7 @@ import type { JudgedRun, LearningFilm } from '@/core/learning/benchEvidence';
 import type { LearningChange } from '@/core/learning/learning';
 import { database } from './database';
 import type { RunLine } from './lines';
+import { changedLines, countLines, lastRevision } from './lumps';
 
 /** A bench with more runs than this lets the page read first: what it learns from takes the database for seconds. Source: our choice. */
 const LONG_LOG = 1000;
@@ -31,13 +32,13 @@ export function feedLearning(onChange: OnLearning): () => void {
   const look = async (): Promise<void> => {
     if (stopped) return;
     const db = database();
-    if (since.rolls < 0 && (await db.runLines.count()) > LONG_LOG) {
+    if (since.rolls < 0 && (await db.runs.count()) > LONG_LOG) {
       await new Promise((resolve) => setTimeout(resolve, PAGE_FIRST_MS));
       if (stopped) return;
     }
     const [rollIds, runIds, testIds, stocks] = await Promise.all([
       db.rolls.toCollection().primaryKeys(),
-      db.runLines.toCollection().primaryKeys(),
+      db.runs.toCollection().primaryKeys(),
       db.evidence.toCollection().primaryKeys(),
       db.stocks.toArray(),
     ]);
@@ -58,17 +59,11 @@ export function feedLearning(onChange: OnLearning): () => void {
           ...(await db.rolls.where('stockId').anyOf(changedStocks).primaryKeys()),
           ...rollIds.filter((id) => !known.films.has(id)),
         ];
-    const runsToRead = first
-      ? runIds
-      : [
-          ...(await db.runLines.where('updatedMs').aboveOrEqual(since.runs).primaryKeys()),
-          ...(await db.runLines
-            .where('rollId')
-            .anyOf(known.films.size === 0 ? [] : rollsToRead)
-            .primaryKeys()),
-        ];
     since.rolls = (await db.rolls.orderBy('updatedMs').last())?.updatedMs ?? 0;
-    since.runs = (await db.runLines.orderBy('updatedMs').last())?.updatedMs ?? 0;
+    // After an undo under a clock that was set back, revisions begin anew.
+    const revision = await lastRevision(db, 'runs');
+    const lines = await changedLines(db, 'runs', revision < since.runs ? 0 : since.runs);
+    since.runs = revision;
     await inBatches(rollsToRead, async (some) => {
       const films = (await db.rolls.bulkGet(some)).flatMap((roll): LearningFilm[] => {
         const stock = stockById.get(roll?.stockId ?? '');
@@ -84,16 +79,16 @@ export function feedLearning(onChange: OnLearning): () => void {
       });
       if (films.length > 0) await onChange({ ...nothing, films }, false);
     });
-    await inBatches(runsToRead, async (some) => {
-      const runs = (await db.runLines.bulkGet(some)).flatMap((line): JudgedRun[] => {
-        if (line === undefined || known.runs.get(line.id) === line.updatedMs) return [];
+    for (let from = 0; from < lines.length; from += BATCH) {
+      const runs = lines.slice(from, from + BATCH).flatMap((line): JudgedRun[] => {
+        if (known.runs.get(line.id) === line.updatedMs) return [];
         const judged = judgedOf(line);
         if (judged === null && !known.runs.has(line.id)) return [];
         known.runs.set(line.id, line.updatedMs);
         return judged === null ? [] : [judged];
       });
       if (runs.length > 0) await onChange({ ...nothing, runs }, false);
-    });
+    }
     await inBatches(testIds, async (some) => {
       const tests = (await db.evidence.bulkGet(some)).flatMap((test) => {
         if (test === undefined || known.tests.get(test.id) === test.updatedMs) return [];
@@ -110,8 +105,8 @@ export function feedLearning(onChange: OnLearning): () => void {
     return Promise.all([
       db.rolls.orderBy('updatedMs').last(),
       db.rolls.count(),
-      db.runLines.orderBy('updatedMs').last(),
-      db.runLines.count(),
+      lastRevision(db, 'runs'),
+      countLines(db, 'runs'),
       db.evidence.count(),
       db.stocks.count(),
     ]);

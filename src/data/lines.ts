@@ -4,9 +4,12 @@ import { filmFormats } from '@/core/films/filmFormats';
 import { storagePresets } from '@/core/films/storagePresets';
 import type { EvidenceRecord, Plan, Roll, Run, Stock, Verdict } from '@/core/records/records';
 import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
+import type { RowSink } from '@/core/formats/benchFile';
+import type { Result } from '@/core/schema/result';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
 import { runProgress } from '@/core/schedule/runState';
-import { addRows } from './addRows';
+import { changeLines, lumpsOf, replaceLumps, type Lump } from './lumps';
+import { pack } from './packing';
 import type { AetasDatabase } from './database';
 
 /*
@@ -17,7 +20,7 @@ import type { AetasDatabase } from './database';
 /** A roll as lists show it. */
 export interface RollLine {
   id: string;
-  /** 1 once its last run is judged: a number, since the browser cannot search for yes and no. */
+  /** 1 once its last run is judged. */
   finished: 0 | 1;
   updatedMs: number;
   roll: Pick<Roll, 'id' | 'label' | 'formatId' | 'hints' | 'storage' | 'exposure' | 'condition'>;
@@ -125,35 +128,49 @@ export function runLineOf(run: Run, roll: Roll, stock: Stock, verdict: Verdict |
   };
 }
 
-type Tables = Pick<
-  AetasDatabase,
-  'rolls' | 'stocks' | 'plans' | 'runs' | 'verdicts' | 'evidence' | 'rollLines' | 'runLines'
->;
+type Tables = Pick<AetasDatabase, 'rolls' | 'stocks' | 'plans' | 'runs' | 'verdicts' | 'evidence' | 'lumps'>;
 
 /** Makes the lines of some rolls and runs anew; lines whose record is gone go with it. Called within a transaction. */
 export async function refreshLines(db: Tables, rollIds: Iterable<string>, runIds: Iterable<string>): Promise<void> {
+  const rolls: RollLine[] = [];
+  const rollsGone: string[] = [];
   for (const rollId of rollIds) {
     const roll = await db.rolls.get(rollId);
     const stock = roll === undefined ? undefined : await db.stocks.get(roll.stockId);
     if (roll === undefined || stock === undefined) {
-      await db.rollLines.delete(rollId);
+      rollsGone.push(rollId);
       continue;
     }
     const plan = await db.plans.where({ rollId }).first();
     const run = (await db.runs.where({ rollId }).sortBy('createdMs')).at(-1);
     const verdict = run === undefined ? undefined : await db.verdicts.where({ runId: run.id }).first();
     const evidence = await db.evidence.where({ rollId }).toArray();
-    await db.rollLines.put(rollLineOf(roll, stock, plan, run, verdict, isTested(evidence)));
+    rolls.push(rollLineOf(roll, stock, plan, run, verdict, isTested(evidence)));
   }
+  const runs: RunLine[] = [];
+  const runsGone: string[] = [];
   for (const runId of runIds) {
     const run = await db.runs.get(runId);
     const roll = run === undefined ? undefined : await db.rolls.get(run.rollId);
     const stock = roll === undefined ? undefined : await db.stocks.get(roll.stockId);
     const verdict = run === undefined ? undefined : await db.verdicts.where({ runId }).first();
     const line = run && roll && stock ? runLineOf(run, roll, stock, verdict) : null;
-    if (line === null) await db.runLines.delete(runId);
-    else await db.runLines.put(line);
+    if (line === null) runsGone.push(runId);
+    else runs.push(line);
   }
+  const { open, finished } = parted(rolls);
+  const idsOf = (lines: readonly RollLine[]): string[] => lines.map(({ id }) => id);
+  await changeLines(db, 'open', open, [...idsOf(finished), ...rollsGone]);
+  await changeLines(db, 'finished', finished, [...idsOf(open), ...rollsGone]);
+  await changeLines(db, 'runs', runs, runsGone);
+}
+
+/** Rolls' lines by the list where they stand. */
+function parted(lines: readonly RollLine[]): Record<'open' | 'finished', RollLine[]> {
+  return {
+    open: lines.filter(({ finished }) => finished === 0),
+    finished: lines.filter(({ finished }) => finished === 1),
+  };
 }
 
 /** Makes the lines of a whole bench from its records as they come, table by table. */
@@ -194,8 +211,8 @@ export class LineBuilder {
     if (line !== null) this.started.push({ run, line });
   }
 
-  /** The lines of everything that was taken. */
-  finish(): { rollLines: RollLine[]; runLines: RunLine[] } {
+  /** The lines of everything that was taken, in lumps. */
+  finish(): Lump[] {
     const rollLines = [...this.rolls.values()].flatMap((roll): RollLine[] => {
       const stock = this.stocks.get(roll.stockId);
       if (stock === undefined) return [];
@@ -212,11 +229,36 @@ export class LineBuilder {
         words: [line.roll, line.film, line.developer, note].join(' ').toLowerCase(),
       };
     });
-    return { rollLines, runLines };
+    const { open, finished } = parted(rollLines);
+    return [...lumpsOf('open', open), ...lumpsOf('finished', finished), ...lumpsOf('runs', runLines)];
   }
 }
 
-/** Records that are read at a time, and lines that are written. */
+/** Takes rows in as the database stores them, of records and of the lists. */
+export type StoredSink = (table: string, rows: unknown[]) => Promise<void> | void;
+
+/**
+ * Reads records as the database stores them: packed, and with the lines of the lists behind them.
+ * @param read reads the records into a sink, and says whether all of it was in order
+ * @returns reads the same rows, ready to be stored
+ */
+export function asStored<T>(read: (sink: RowSink) => Promise<Result<T>>): (sink: StoredSink) => Promise<Result<T>> {
+  return async (sink) => {
+    const builder = new LineBuilder();
+    const answer = await read((table, rows) => {
+      builder.take(table, rows);
+      return sink(
+        table,
+        rows.map((row) => pack(table, row)),
+      );
+    });
+    if (!answer.ok) return answer;
+    await sink('lumps', builder.finish());
+    return answer;
+  };
+}
+
+/** Records that are read at a time. */
 const BATCH = 500;
 
 /** Makes all lines anew. Called within a transaction over all tables. */
@@ -227,13 +269,5 @@ export async function rebuildLines(db: Tables): Promise<void> {
     for (let from = 0; from < ids.length; from += BATCH)
       builder.take(name, await db[name].bulkGet(ids.slice(from, from + BATCH)));
   }
-  await writeLines(db, builder);
-}
-
-/** Puts the lines of a whole bench in the place of those that are there. */
-export async function writeLines(db: Pick<Tables, 'rollLines' | 'runLines'>, builder: LineBuilder): Promise<void> {
-  const { rollLines, runLines } = builder.finish();
-  await Promise.all([db.rollLines.clear(), db.runLines.clear()]);
-  addRows('rollLines', rollLines);
-  addRows('runLines', runLines);
+  await replaceLumps(db, builder.finish());
 }

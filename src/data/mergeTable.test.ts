@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { mergeTable } from './benchFiles';
+import { linesWith } from './lumps';
 import { database } from './database';
 import { demoRecords } from './demo/demoRecords';
 import { replaceRecords, undoAct } from './undo';
@@ -110,7 +111,7 @@ describe('a table merged into the bench', () => {
       ok: true,
       value: { added: { runs: 1 }, kept: 0 },
     });
-    expect(await database().runLines.get('from-a-friend')).toBeDefined();
+    expect(await linesWith(database(), 'runs', ['from-a-friend'])).toHaveLength(1);
   });
 
   test('refuses what belongs to nothing here, by its line, and changes nothing', async () => {

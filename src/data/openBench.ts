@@ -1,6 +1,7 @@
 import { actTables, database, type AetasDatabase } from './database';
 import { isPartKey } from './drafts';
 import { rebuildLines } from './lines';
+import { countLines } from './lumps';
 
 /** Why the bench does not open, in words for the user. */
 export interface BenchTrouble {
@@ -16,8 +17,12 @@ const LINES_LATER_MS = 3000;
 
 /** Makes the lines of the lists anew where they do not belong to their records; lists follow by themselves. */
 async function mendLines(db: AetasDatabase): Promise<void> {
-  const [rolls, lines] = await Promise.all([db.rolls.count(), db.rollLines.count()]);
-  if (rolls !== lines) await db.transaction('rw', actTables, () => rebuildLines(db));
+  const [rolls, open, finished] = await Promise.all([
+    db.rolls.count(),
+    countLines(db, 'open'),
+    countLines(db, 'finished'),
+  ]);
+  if (rolls !== open + finished) await db.transaction('rw', actTables, () => rebuildLines(db));
 }
 
 /**
@@ -46,8 +51,8 @@ export async function openBenchDatabase(onTrouble: (trouble: BenchTrouble | null
   try {
     await db.open();
     // Counting a long bench takes the database for a while; a page waits only where there are no lines at all.
-    const [roll, line] = await Promise.all([db.rolls, db.rollLines].map((table) => table.limit(1).primaryKeys()));
-    if (roll?.length !== line?.length) await db.transaction('rw', actTables, () => rebuildLines(db));
+    const [roll, lump] = await Promise.all([db.rolls.limit(1).primaryKeys(), db.lumps.limit(1).primaryKeys()]);
+    if (roll.length !== lump.length) await db.transaction('rw', actTables, () => rebuildLines(db));
     clearTimeout(waiting);
     onTrouble(null);
     setTimeout(() => void mendLines(db).catch(() => undefined), LINES_LATER_MS);

@@ -12,10 +12,8 @@ type Stored = Record<string, unknown> & { packed?: string };
 export const packedTables: Readonly<Record<string, readonly string[]>> = {
   rolls: ['id', 'updatedMs', 'stockId'],
   plans: ['id', 'rollId', 'brewId'],
-  runs: ['id', 'rollId', 'createdMs', 'brewId', 'planId'],
-  verdicts: ['id', 'runId', 'rollId', 'updatedMs'],
-  rollLines: ['id', 'finished', 'updatedMs'],
-  runLines: ['id', 'startedMs', 'rollId', 'updatedMs'],
+  runs: ['id', 'rollId', 'brewId'],
+  verdicts: ['id', 'runId', 'rollId'],
 };
 
 /**

@@ -41,7 +41,8 @@ export function takePlanApart(rollId: string): Promise<void> {
     `plan:${rollId}`,
     async (writer) => {
       const plan = await writer.db.plans.where({ rollId }).first();
-      const used = plan !== undefined && (await writer.db.runs.where({ planId: plan.id }).count()) > 0;
+      const runs = await writer.db.runs.where({ rollId }).toArray();
+      const used = runs.some(({ planId }) => planId === plan?.id);
       if (plan !== undefined && used) await writer.change('plans', plan.id, { pinned: null, brewId: null });
       else if (plan !== undefined) await writer.remove('plans', plan.id);
       await markDraftsDone(writer.db, planDraftKey(rollId));

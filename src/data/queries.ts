@@ -23,6 +23,7 @@ import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
 import { AetasDatabase, database, databaseNames, type Act } from './database';
 import type { BenchName } from './benchName';
 import type { RollLine, RunLine } from './lines';
+import { allLines, countLines, lastJudged, lastRevision } from './lumps';
 import { migrations } from '@/core/formats/migrations';
 
 /** A roll with everything that hangs on it. */
@@ -74,28 +75,28 @@ async function readDossier(rollId: string, withDraft: boolean): Promise<RollDoss
   return { roll, stock, plan, brew, run, verdict, evidence, standing, planDraft: draft?.values };
 }
 
+/** Lines of rolls, the last changed first. */
+async function rollLines(list: 'open' | 'finished'): Promise<RollLine[]> {
+  return (await allLines(database(), list)).sort((a, b) => b.updatedMs - a.updatedMs);
+}
+
 /** Rolls in hand that are shown at the most: more than anybody works on at a time. */
 const MOST_IN_HAND = 200;
 
 async function readBench(withDrafts: boolean): Promise<Bench> {
   const db = database();
   const [open, finished, brews] = await Promise.all([
-    db.rollLines
-      .where('[finished+updatedMs]')
-      .between([0, -Infinity], [0, Infinity])
-      .reverse()
-      .limit(MOST_IN_HAND)
-      .primaryKeys(),
-    db.rollLines.where({ finished: 1 }).limit(1).primaryKeys(),
+    rollLines('open'),
+    lastRevision(db, 'finished'),
     db.brews.orderBy('mixedMs').reverse().toArray(),
   ]);
-  const dossiers = await Promise.all(open.map((id) => readDossier(id, withDrafts)));
-  return { dossiers: dossiers.filter((dossier) => dossier !== null), brews, anyFinished: finished.length > 0 };
+  const dossiers = await Promise.all(open.slice(0, MOST_IN_HAND).map(({ id }) => readDossier(id, withDrafts)));
+  return { dossiers: dossiers.filter((dossier) => dossier !== null), brews, anyFinished: finished > 0 };
 }
 
 /** How many rolls are finished; undefined while they are counted, which takes longer than showing the others. */
 export function useFinishedCount(): number | undefined {
-  return useLiveQuery(() => database().rollLines.where({ finished: 1 }).count());
+  return useLiveQuery(() => countLines(database(), 'finished'));
 }
 
 /** The bench, with plans as last typed; undefined while it loads. */
@@ -116,7 +117,7 @@ export function useDossier(rollId: string): RollDossier | null | undefined {
 /** Names and formats of some rolls. */
 export function useRollNames(rollIds: readonly string[]): Pick<Roll, 'id' | 'label' | 'formatId'>[] {
   const found = useLiveQuery(
-    async () => (await database().rollLines.bulkGet([...rollIds])).flatMap((line) => (line ? [line.roll] : [])),
+    async () => (await database().rolls.bulkGet([...rollIds])).filter((roll) => roll !== undefined),
     [rollIds.join(' ')],
   );
   return found ?? [];
@@ -209,96 +210,31 @@ export function usePhotos(rollId: string): Photo[] | undefined {
   return useLiveQuery(() => database().photos.where({ rollId }).sortBy('createdMs'), [rollId]);
 }
 
-/** Lines that a list reads at first, and then at a time. */
-const FIRST_LINES = 60;
-const MORE_LINES = 1000;
-
-/** Lines of a list as they come: the first ones at once, the rest in the background. */
-export interface Lines<Line> {
-  lines: readonly Line[];
-  /** Whether all are there. */
-  all: boolean;
-}
-
-/**
- * Follows a list of lines, newest first.
- * @param read reads so many lines after so many
- * @param onLines told with each batch, and anew whenever something in the list changes
- * @returns how to stop
- */
-function followLines<Line>(
-  read: (after: number, most: number) => Promise<Line[]>,
-  onLines: (lines: Lines<Line>) => void,
-): () => void {
-  let turn = 0;
-  const rest = async (first: Line[], mine: number): Promise<void> => {
-    const lines = [...first];
-    for (let got = first.length, most = FIRST_LINES; got === most; most = MORE_LINES) {
-      const more = await read(lines.length, MORE_LINES);
-      if (mine !== turn) return;
-      lines.push(...more);
-      got = more.length;
-      if (got === 0) break;
-    }
-    onLines({ lines, all: true });
-  };
-  // The marker follows every change of the table; reading it all again is left to the background.
-  const subscription = liveQuery(() => read(0, FIRST_LINES)).subscribe({
-    next: (first) => {
-      turn += 1;
-      if (first.length < FIRST_LINES) onLines({ lines: first, all: true });
-      else {
-        onLines({ lines: first, all: false });
-        void rest(first, turn);
-      }
-    },
-  });
-  return () => {
-    turn += 1;
-    subscription.unsubscribe();
-  };
-}
-
 /** Follows the lines of the log, newest first. */
-export function followLog(onLines: (lines: Lines<RunLine>) => void): () => void {
-  return followLines(
-    (after, most) => database().runLines.orderBy('startedMs').reverse().offset(after).limit(most).toArray(),
-    onLines,
-  );
+export function followLog(onLines: (lines: readonly RunLine[]) => void): () => void {
+  const read = async (): Promise<RunLine[]> =>
+    (await allLines(database(), 'runs')).sort((a, b) => b.startedMs - a.startedMs);
+  return follow(read, onLines);
 }
 
 /** Follows the lines of the finished rolls, newest first. */
-export function followFinishedRolls(onLines: (lines: Lines<RollLine>) => void): () => void {
-  return followLines(
-    (after, most) =>
-      database()
-        .rollLines.where('[finished+updatedMs]')
-        .between([1, -Infinity], [1, Infinity])
-        .reverse()
-        .offset(after)
-        .limit(most)
-        .toArray(),
-    onLines,
-  );
+export function followFinishedRolls(onLines: (lines: readonly RollLine[]) => void): () => void {
+  return follow(() => rollLines('finished'), onLines);
+}
+
+function follow<Line>(read: () => Promise<Line[]>, onLines: (lines: readonly Line[]) => void): () => void {
+  const subscription = liveQuery(read).subscribe({ next: onLines });
+  return () => subscription.unsubscribe();
 }
 
 /** Lines of the rolls that are not finished, newest first; undefined while they load. */
 export function useOpenRollLines(): RollLine[] | undefined {
-  return useLiveQuery(async () =>
-    (await database().rollLines.where({ finished: 0 }).toArray()).sort((a, b) => b.updatedMs - a.updatedMs),
-  );
+  return useLiveQuery(() => rollLines('open'));
 }
 
 /** The line of the last run that was judged; undefined while it loads, null when there is none. */
 export function useLastJudged(): RunLine | null | undefined {
-  return useLiveQuery(
-    async () =>
-      (await database()
-        .runLines.orderBy('startedMs')
-        .reverse()
-        .filter(({ verdict }) => verdict !== null)
-        .first()) ?? null,
-  );
+  return useLiveQuery(() => lastJudged(database()));
 }
 
 /** The bench's settings as they are kept; undefined while they load. For forms that must not begin from the defaults. */

@@ -4,6 +4,7 @@ import { keptPatch } from '@/core/densitometry/patchDensity';
 import { findingOfStrip } from '@/core/evidence/stripReading';
 import { readingOfKept } from '@/core/records/keptStrip';
 import { demoRecords } from './demo/demoRecords';
+import { linesWith } from './lumps';
 import { database } from './database';
 import { dropReading, keepCamera, keepReading, type StripToKeep } from './readings';
 import { removeRoll } from './rolls';
@@ -46,7 +47,7 @@ describe('strips that are kept', () => {
     });
     expect(await database().photos.get(reading?.photoId ?? '')).toMatchObject({ widthPx: 8 });
     expect(await readDraft('strip:tin-3')).toBeUndefined();
-    expect((await database().rollLines.get('tin-3'))?.standing.states.test).toBe('done');
+    expect((await linesWith(database(), 'open', ['tin-3']))[0]?.standing.states.test).toBe('done');
   });
   test('for the log alone it teaches nothing', async () => {
     const before = await database().evidence.count();

@@ -28,7 +28,7 @@ export async function keepWhole(db: AetasDatabase, what: string): Promise<void> 
 
 /** Takes everything off the bench. Called within a transaction over `actTables`. */
 export async function clearBench(db: AetasDatabase): Promise<void> {
-  for (const table of [...tableNames, 'rollLines', 'runLines']) await db.table(table).clear();
+  for (const table of [...tableNames, 'lumps']) await db.table(table).clear();
 }
 
 /** Every record of the bench, by table. For tests and small benches: files are written in pieces. */

@@ -2,16 +2,24 @@
 
 import { startTransition, useEffect, useState } from 'react';
 import { searchWords } from '@/core/units/synonyms';
-import type { Lines } from '@/data/queries';
 
 /**
- * Lines of a list as they come: the first ones at once, the rest in the background.
+ * The lines of a list; a change of them never holds up what somebody types.
  * @param follow follows the list; the same function each time
- * @returns undefined while the first ones load
+ * @returns undefined while they load
  */
-export function useLines<Line>(follow: (onLines: (lines: Lines<Line>) => void) => () => void): Lines<Line> | undefined {
-  const [lines, setLines] = useState<Lines<Line>>();
-  useEffect(() => follow((next) => (next.all ? startTransition(() => setLines(next)) : setLines(next))), [follow]);
+export function useLines<Line>(
+  follow: (onLines: (lines: readonly Line[]) => void) => () => void,
+): readonly Line[] | undefined {
+  const [lines, setLines] = useState<readonly Line[]>();
+  useEffect(() => {
+    let first = true;
+    return follow((next) => {
+      if (first) setLines(next);
+      else startTransition(() => setLines(next));
+      first = false;
+    });
+  }, [follow]);
   return lines;
 }
 

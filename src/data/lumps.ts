@@ -1,0 +1,154 @@
+import type { AetasDatabase } from './database';
+import type { RollLine, RunLine } from './lines';
+
+/*
+ * A list of ten thousand lines is read whole, and a database takes longest over the number of its rows. Lines are stored in
+ * lumps: each id has its lump by a hash, so that one line is found and changed without a look at the others.
+ */
+
+/** Lists, with their lines. A roll stands in one of two. */
+export interface ListLines {
+  open: RollLine;
+  finished: RollLine;
+  runs: RunLine;
+}
+export type ListName = keyof ListLines;
+export const listNames: readonly ListName[] = ['open', 'finished', 'runs'];
+
+/** Lines of one list that are stored together. */
+export interface Lump {
+  id: string;
+  list: ListName;
+  /** Grows with every change of any lump. */
+  revision: number;
+  /** How many lines there are. */
+  count: number;
+  /** When the last run in it began that was judged, ms since the epoch; 0 where none was. */
+  judgedMs: number;
+  /** The lines as JSON text: the database copies a text faster than a tree of objects. */
+  text: string;
+}
+
+/** Lumps of a list. Of ten thousand lines each holds some eighty. Source: our choice. */
+const LUMPS = 128;
+
+type Lumps = Pick<AetasDatabase, 'lumps'>;
+
+/** FNV-1a, 32 bits. Source: published: Fowler, Noll and Vo, in the public domain. */
+function hash(id: string): number {
+  let value = 0x811c9dc5;
+  for (let at = 0; at < id.length; at++) value = Math.imul(value ^ id.charCodeAt(at), 0x01000193);
+  return value >>> 0;
+}
+
+function lumpOf(list: ListName, id: string): string {
+  return `${list}:${hash(id) % LUMPS}`;
+}
+
+function linesIn<L extends ListName>(lump: Lump | undefined): ListLines[L][] {
+  return lump === undefined ? [] : (JSON.parse(lump.text) as ListLines[L][]);
+}
+
+function lump<L extends ListName>(list: L, id: string, lines: readonly ListLines[L][], revision: number): Lump {
+  const judged = list === 'runs' ? (lines as readonly RunLine[]).filter(({ verdict }) => verdict !== null) : [];
+  const judgedMs = judged.reduce((last, { startedMs }) => Math.max(last, startedMs), 0);
+  return { id, list, revision, count: lines.length, judgedMs, text: JSON.stringify(lines) };
+}
+
+/** A revision after all that there were. */
+async function nextRevision(db: Lumps): Promise<number> {
+  const last = await db.lumps.orderBy('revision').last();
+  return Math.max(Date.now(), (last?.revision ?? 0) + 1);
+}
+
+/** Lumps of a whole list. */
+export function lumpsOf<L extends ListName>(list: L, lines: readonly ListLines[L][]): Lump[] {
+  const revision = Date.now();
+  const byLump = new Map<string, ListLines[L][]>();
+  for (const line of lines) {
+    const id = lumpOf(list, line.id);
+    const there = byLump.get(id);
+    if (there === undefined) byLump.set(id, [line]);
+    else there.push(line);
+  }
+  return [...byLump].map(([id, some]) => lump(list, id, some, revision));
+}
+
+/** Lines of a list by id; those that are not there are left out. */
+export async function linesWith<L extends ListName>(
+  db: Lumps,
+  list: L,
+  ids: readonly string[],
+): Promise<ListLines[L][]> {
+  const wanted = new Set(ids);
+  const lumps = await db.lumps.bulkGet([...new Set(ids.map((id) => lumpOf(list, id)))]);
+  return lumps.flatMap((one) => linesIn<L>(one)).filter(({ id }) => wanted.has(id));
+}
+
+/** All lines of a list, in no order. */
+export async function allLines<L extends ListName>(db: Lumps, list: L): Promise<ListLines[L][]> {
+  const lumps = await db.lumps.where('[list+revision]').between([list, -Infinity], [list, Infinity]).toArray();
+  return lumps.flatMap((one) => linesIn<L>(one));
+}
+
+/** Lines of the lumps that changed after a revision. */
+export async function changedLines<L extends ListName>(db: Lumps, list: L, after: number): Promise<ListLines[L][]> {
+  const lumps = await db.lumps.where('[list+revision]').between([list, after], [list, Infinity], false).toArray();
+  return lumps.flatMap((one) => linesIn<L>(one));
+}
+
+/** Last revision of a list; 0 where it is empty. */
+export async function lastRevision(db: Lumps, list: ListName): Promise<number> {
+  const last = await db.lumps.where('[list+revision]').between([list, -Infinity], [list, Infinity]).last();
+  return last?.revision ?? 0;
+}
+
+/** How many lines a list has. */
+export async function countLines(db: Lumps, list: ListName): Promise<number> {
+  const keys = await db.lumps.where('[list+count]').between([list, -Infinity], [list, Infinity]).keys();
+  return (keys as unknown as [ListName, number][]).reduce((sum, [, count]) => sum + count, 0);
+}
+
+/** The run that began last of those that were judged; null when none was. */
+export async function lastJudged(db: Lumps): Promise<RunLine | null> {
+  const last = await db.lumps.orderBy('judgedMs').last();
+  return (
+    linesIn<'runs'>(last).find(({ verdict, startedMs }) => verdict !== null && startedMs === last?.judgedMs) ?? null
+  );
+}
+
+/**
+ * Puts lines into a list and takes others off it. Called within a transaction.
+ * @param list which
+ * @param put lines in the place of those with the same ids
+ * @param gone ids of those that go
+ */
+export async function changeLines<L extends ListName>(
+  db: Lumps,
+  list: L,
+  put: readonly ListLines[L][],
+  gone: readonly string[],
+): Promise<void> {
+  const ids = [...put.map(({ id }) => id), ...gone];
+  const lumpIds = [...new Set(ids.map((id) => lumpOf(list, id)))];
+  if (lumpIds.length === 0) return;
+  const revision = await nextRevision(db);
+  const there = await db.lumps.bulkGet(lumpIds);
+  const other = new Set(ids);
+  for (const [index, id] of lumpIds.entries()) {
+    const before = linesIn<L>(there[index]);
+    const lines = [
+      ...before.filter((line) => !other.has(line.id)),
+      ...put.filter((line) => lumpOf(list, line.id) === id),
+    ];
+    if (lines.length > 0) await db.lumps.put(lump(list, id, lines, revision));
+    else if (before.length > 0) await db.lumps.delete(id);
+  }
+}
+
+/** Puts lumps in the place of all that there are. Called within a transaction. */
+export async function replaceLumps(db: Lumps, lumps: readonly Lump[]): Promise<void> {
+  const revision = await nextRevision(db);
+  await db.lumps.clear();
+  await db.lumps.bulkAdd(lumps.map((one) => ({ ...one, revision })));
+}

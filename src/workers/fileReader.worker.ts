@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { fileReaderApi } from './fileReaderApi';
+
+expose(fileReaderApi);
