@@ -1,9 +1,22 @@
 import { readBenchFile, type OnProgress } from '@/core/formats/benchFile';
 import { importBench, mergeBench } from '@/data/benchFiles';
 import { keepToBench, type BenchName } from '@/data/benchName';
+import { asStored } from '@/data/lines';
 import { travelling } from '@/data/trouble';
-import { fileReader } from './fileReader';
-import { nowAndThen } from './nowAndThen';
+
+/** Least time between two words on how far a file is, ms: each is waited for. */
+const WORD_EVERY_MS = 100;
+
+/** Says how far a file is now and then, so that asking whether to go on costs little. */
+function nowAndThen(onProgress: OnProgress): OnProgress {
+  let last = -Infinity;
+  return (share, table) => {
+    const now = performance.now();
+    if (now - last < WORD_EVERY_MS) return true;
+    last = now;
+    return onProgress(share, table);
+  };
+}
 
 /** What an act answers; what it throws says by its name what happened. */
 async function plainly<T>(act: Promise<T>): Promise<T> {
@@ -19,7 +32,12 @@ export const benchApi = {
   /** Puts the records of a file in the place of all that a bench holds. */
   importFile: (bench: BenchName, file: Blob, withoutCopy: boolean, onProgress: OnProgress) => {
     keepToBench(bench);
-    return plainly(importBench((sink) => fileReader().read(file, sink, (...how) => onProgress(...how)), withoutCopy));
+    return plainly(
+      importBench(
+        asStored((sink) => readBenchFile(file, sink, Date.now(), nowAndThen(onProgress))),
+        withoutCopy,
+      ),
+    );
   },
   /** Merges the records of a file into a bench. */
   mergeFile: (bench: BenchName, file: Blob, withoutCopy: boolean, onProgress: OnProgress) => {

@@ -1,4 +1,0 @@
-import { expose } from 'comlink';
-import { fileReaderApi } from './fileReaderApi';
-
-expose(fileReaderApi);
