@@ -8,9 +8,11 @@ import {
   changeLines,
   changedLines,
   countLines,
+  firstLines,
   lastJudged,
   lastRevision,
   linesWith,
+  newestFirst,
   replaceLumps,
 } from './lumps';
 import { replaceRecords } from './undo';
@@ -43,7 +45,7 @@ describe('lumps of lines', () => {
     expect(ids(await allLines(database(), 'runs'))).toEqual(ids(many));
     expect(await countLines(database(), 'runs')).toBe(1000);
     expect(await countLines(database(), 'open')).toBe(0);
-    expect(await database().lumps.count()).toBeLessThanOrEqual(128);
+    expect(await database().lumps.count()).toBeLessThanOrEqual(129);
     expect(await linesWith(database(), 'runs', ['run-7', 'run-none'])).toEqual([line(7)]);
   });
 
@@ -76,6 +78,33 @@ describe('lumps of lines', () => {
       });
     await put([line(13)]);
     expect(await lastRevision(database(), 'runs')).toBe(last + 1e9 + 1);
+  });
+
+  test('the first lines are the newest ones, whatever was put and taken off', async () => {
+    const firstIds = async (): Promise<string[]> => (await firstLines(database(), 'runs')).lines.map(({ id }) => id);
+    const newest = async (): Promise<string[]> =>
+      newestFirst('runs', await allLines(database(), 'runs')).map(({ id }) => id);
+    expect(await firstLines(database(), 'runs')).toEqual({ lines: [], all: true });
+    await put(many.slice(0, 50));
+    expect(await firstLines(database(), 'runs')).toMatchObject({ all: true });
+    expect(await firstIds()).toEqual(await newest());
+    await put(many.slice(50));
+    expect(await firstLines(database(), 'runs')).toMatchObject({ all: false });
+    let removed = 0;
+    for (let n = 0; n < 120; n++) {
+      // Old ones, new ones, some that become newer or older, and more that go than stay.
+      const startedMs = [n * 7, 5000 + n, 990 - n][n % 3] as number;
+      const gone = (await firstIds()).filter((_, index) => (index + n) % 9 === 0).slice(0, 3);
+      removed += gone.length;
+      await put([line(n % 2 === 0 ? 2000 + n : 990 - n, { startedMs })], gone);
+      const first = await firstIds();
+      expect(first.length).toBeGreaterThanOrEqual(20);
+      // Lines that began at the same moment may stand either way.
+      const times = newestFirst('runs', await allLines(database(), 'runs')).map((one) => one.startedMs);
+      const firstTimes = (await firstLines(database(), 'runs')).lines.map((one) => one.startedMs);
+      expect(firstTimes).toEqual(times.slice(0, firstTimes.length));
+    }
+    expect(removed).toBeGreaterThan(200);
   });
 
   test('the last judged run is the one that began last of those with a verdict', async () => {

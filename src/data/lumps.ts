@@ -18,7 +18,8 @@ export const listNames: readonly ListName[] = ['open', 'finished', 'runs'];
 /** Lines of one list that are stored together. */
 export interface Lump {
   id: string;
-  list: ListName;
+  /** Its list; `first` for a lump that holds the newest lines of a list once more. */
+  list: ListName | 'first';
   /** Grows with every change of any lump. */
   revision: number;
   /** How many lines there are. */
@@ -31,6 +32,10 @@ export interface Lump {
 
 /** Lumps of a list. Of ten thousand lines each holds some eighty. Source: our choice. */
 const LUMPS = 128;
+
+/** Newest lines that are kept once more, for a page that shows them first, and how few of them are left before they are read anew. */
+const FIRST_LINES = 60;
+const FEW_LINES = 20;
 
 type Lumps = Pick<AetasDatabase, 'lumps'>;
 
@@ -49,10 +54,34 @@ function linesIn<L extends ListName>(lump: Lump | undefined): ListLines[L][] {
   return lump === undefined ? [] : (JSON.parse(lump.text) as ListLines[L][]);
 }
 
-function lump<L extends ListName>(list: L, id: string, lines: readonly ListLines[L][], revision: number): Lump {
+function lump<L extends ListName>(
+  list: L | 'first',
+  id: string,
+  lines: readonly ListLines[L][],
+  revision: number,
+): Lump {
   const judged = list === 'runs' ? (lines as readonly RunLine[]).filter(({ verdict }) => verdict !== null) : [];
   const judgedMs = judged.reduce((last, { startedMs }) => Math.max(last, startedMs), 0);
   return { id, list, revision, count: lines.length, judgedMs, text: JSON.stringify(lines) };
+}
+
+/** What a list goes by: when a run began, when a roll was last changed; ms since the epoch. */
+function orderMs<L extends ListName>(list: L, line: ListLines[L]): number {
+  return list === 'runs' ? (line as RunLine).startedMs : line.updatedMs;
+}
+
+/** Lines of a list, the newest first. */
+export function newestFirst<L extends ListName>(list: L, lines: readonly ListLines[L][]): ListLines[L][] {
+  return [...lines].sort((a, b) => orderMs(list, b) - orderMs(list, a));
+}
+
+function firstOf(list: ListName): string {
+  return `first:${list}`;
+}
+
+/** The lump that holds the newest of some lines once more. */
+function firstLump<L extends ListName>(list: L, lines: readonly ListLines[L][], revision: number): Lump {
+  return lump<L>('first', firstOf(list), newestFirst(list, lines).slice(0, FIRST_LINES), revision);
 }
 
 /** A revision after all that there were. */
@@ -71,7 +100,17 @@ export function lumpsOf<L extends ListName>(list: L, lines: readonly ListLines[L
     if (there === undefined) byLump.set(id, [line]);
     else there.push(line);
   }
-  return [...byLump].map(([id, some]) => lump(list, id, some, revision));
+  const lumps = [...byLump].map(([id, some]) => lump(list, id, some, revision));
+  return lines.length === 0 ? [] : [...lumps, firstLump(list, lines, revision)];
+}
+
+/** The newest lines of a list, and whether these are all. */
+export async function firstLines<L extends ListName>(
+  db: Lumps,
+  list: L,
+): Promise<{ lines: ListLines[L][]; all: boolean }> {
+  const [first, total] = await Promise.all([db.lumps.get(firstOf(list)), countLines(db, list)]);
+  return { lines: linesIn<L>(first), all: total <= (first?.count ?? 0) };
 }
 
 /** Lines of a list by id; those that are not there are left out. */
@@ -133,17 +172,23 @@ export async function changeLines<L extends ListName>(
   const lumpIds = [...new Set(ids.map((id) => lumpOf(list, id)))];
   if (lumpIds.length === 0) return;
   const revision = await nextRevision(db);
+  const before = await firstLines(db, list);
   const there = await db.lumps.bulkGet(lumpIds);
-  const other = new Set(ids);
+  const changed = new Set(ids);
+  const others = (lines: readonly ListLines[L][]): ListLines[L][] => lines.filter(({ id }) => !changed.has(id));
   for (const [index, id] of lumpIds.entries()) {
-    const before = linesIn<L>(there[index]);
-    const lines = [
-      ...before.filter((line) => !other.has(line.id)),
-      ...put.filter((line) => lumpOf(list, line.id) === id),
-    ];
+    const lines = [...others(linesIn<L>(there[index])), ...put.filter((line) => lumpOf(list, line.id) === id)];
     if (lines.length > 0) await db.lumps.put(lump(list, id, lines, revision));
-    else if (before.length > 0) await db.lumps.delete(id);
+    else if (there[index] !== undefined) await db.lumps.delete(id);
   }
+  // What is older than the last of the first lines may stand behind others that are not among them.
+  const last = before.lines.at(-1);
+  const oldestMs = before.all || last === undefined ? -Infinity : orderMs(list, last);
+  const first = [...others(before.lines), ...put.filter((line) => orderMs(list, line) >= oldestMs)];
+  const few = first.length < FEW_LINES && !before.all;
+  const newest = few ? await allLines(db, list) : first;
+  if (newest.length > 0) await db.lumps.put(firstLump(list, newest, revision));
+  else await db.lumps.delete(firstOf(list));
 }
 
 /** Puts lumps in the place of all that there are. Called within a transaction. */

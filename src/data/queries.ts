@@ -23,7 +23,16 @@ import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
 import { AetasDatabase, database, databaseNames, type Act } from './database';
 import type { BenchName } from './benchName';
 import type { RollLine, RunLine } from './lines';
-import { allLines, countLines, lastJudged, lastRevision } from './lumps';
+import {
+  allLines,
+  countLines,
+  firstLines,
+  lastJudged,
+  lastRevision,
+  newestFirst,
+  type ListLines,
+  type ListName,
+} from './lumps';
 import { migrations } from '@/core/formats/migrations';
 
 /** A roll with everything that hangs on it. */
@@ -75,18 +84,13 @@ async function readDossier(rollId: string, withDraft: boolean): Promise<RollDoss
   return { roll, stock, plan, brew, run, verdict, evidence, standing, planDraft: draft?.values };
 }
 
-/** Lines of rolls, the last changed first. */
-async function rollLines(list: 'open' | 'finished'): Promise<RollLine[]> {
-  return (await allLines(database(), list)).sort((a, b) => b.updatedMs - a.updatedMs);
-}
-
 /** Rolls in hand that are shown at the most: more than anybody works on at a time. */
 const MOST_IN_HAND = 200;
 
 async function readBench(withDrafts: boolean): Promise<Bench> {
   const db = database();
   const [open, finished, brews] = await Promise.all([
-    rollLines('open'),
+    allLines(db, 'open').then((lines) => newestFirst('open', lines)),
     lastRevision(db, 'finished'),
     db.brews.orderBy('mixedMs').reverse().toArray(),
   ]);
@@ -210,26 +214,55 @@ export function usePhotos(rollId: string): Photo[] | undefined {
   return useLiveQuery(() => database().photos.where({ rollId }).sortBy('createdMs'), [rollId]);
 }
 
+/** Lines of a list as they come: the first ones at once, the rest in the background. */
+export interface Lines<Line> {
+  lines: readonly Line[];
+  /** Whether all are there. */
+  all: boolean;
+}
+
+/**
+ * Follows a list of lines, newest first.
+ * @param list which
+ * @param onLines told with the first lines, with all of them, and anew whenever something in the list changes
+ * @returns how to stop
+ */
+function followLines<L extends ListName>(list: L, onLines: (lines: Lines<ListLines[L]>) => void): () => void {
+  let turn = 0;
+  const rest = async (mine: number): Promise<void> => {
+    const lines = newestFirst(list, await allLines(database(), list));
+    if (mine === turn) onLines({ lines, all: true });
+  };
+  const subscription = liveQuery(async () => {
+    // The revision follows every change of the list; reading it all again is left to the background.
+    const [first] = await Promise.all([firstLines(database(), list), lastRevision(database(), list)]);
+    return first;
+  }).subscribe({
+    next: (first) => {
+      turn += 1;
+      onLines(first);
+      if (!first.all) void rest(turn);
+    },
+  });
+  return () => {
+    turn += 1;
+    subscription.unsubscribe();
+  };
+}
+
 /** Follows the lines of the log, newest first. */
-export function followLog(onLines: (lines: readonly RunLine[]) => void): () => void {
-  const read = async (): Promise<RunLine[]> =>
-    (await allLines(database(), 'runs')).sort((a, b) => b.startedMs - a.startedMs);
-  return follow(read, onLines);
+export function followLog(onLines: (lines: Lines<RunLine>) => void): () => void {
+  return followLines('runs', onLines);
 }
 
 /** Follows the lines of the finished rolls, newest first. */
-export function followFinishedRolls(onLines: (lines: readonly RollLine[]) => void): () => void {
-  return follow(() => rollLines('finished'), onLines);
-}
-
-function follow<Line>(read: () => Promise<Line[]>, onLines: (lines: readonly Line[]) => void): () => void {
-  const subscription = liveQuery(read).subscribe({ next: onLines });
-  return () => subscription.unsubscribe();
+export function followFinishedRolls(onLines: (lines: Lines<RollLine>) => void): () => void {
+  return followLines('finished', onLines);
 }
 
 /** Lines of the rolls that are not finished, newest first; undefined while they load. */
 export function useOpenRollLines(): RollLine[] | undefined {
-  return useLiveQuery(() => rollLines('open'));
+  return useLiveQuery(async () => newestFirst('open', await allLines(database(), 'open')));
 }
 
 /** The line of the last run that was judged; undefined while it loads, null when there is none. */

@@ -2,24 +2,16 @@
 
 import { startTransition, useEffect, useState } from 'react';
 import { searchWords } from '@/core/units/synonyms';
+import type { Lines } from '@/data/queries';
 
 /**
- * The lines of a list; a change of them never holds up what somebody types.
+ * Lines of a list as they come: the first ones at once, the rest in the background.
  * @param follow follows the list; the same function each time
- * @returns undefined while they load
+ * @returns undefined while the first ones load
  */
-export function useLines<Line>(
-  follow: (onLines: (lines: readonly Line[]) => void) => () => void,
-): readonly Line[] | undefined {
-  const [lines, setLines] = useState<readonly Line[]>();
-  useEffect(() => {
-    let first = true;
-    return follow((next) => {
-      if (first) setLines(next);
-      else startTransition(() => setLines(next));
-      first = false;
-    });
-  }, [follow]);
+export function useLines<Line>(follow: (onLines: (lines: Lines<Line>) => void) => () => void): Lines<Line> | undefined {
+  const [lines, setLines] = useState<Lines<Line>>();
+  useEffect(() => follow((next) => (next.all ? startTransition(() => setLines(next)) : setLines(next))), [follow]);
   return lines;
 }
 

@@ -42,7 +42,7 @@ export function LearnedView() {
     };
   }, [learned]);
   const judged = useMemo(
-    () => (found ?? []).filter((line): line is JudgedLine => line.needed != null).slice(0, DRAWN),
+    () => (found?.lines ?? []).filter((line): line is JudgedLine => line.needed != null).slice(0, DRAWN),
     [found],
   );
   if (found === undefined) return <p aria-busy="true">Opening what was learned.</p>;
@@ -90,7 +90,7 @@ export function LearnedView() {
       ) : (
         <Factors factors={factors} names={names} />
       )}
-      <EyeRepeat lines={found} />
+      <EyeRepeat lines={found.lines} />
     </>
   );
 }

@@ -90,12 +90,13 @@ function verdictWords({ verdict, phase }: RunLine): string {
 
 /** Every run, newest first, with what was planned, what was done, and how it came out. */
 export function LogView() {
-  const lines = useLines(followLog);
+  const found = useLines(followLog);
   const [wanted, setWanted] = useState('');
   const searched = useDeferredValue(wanted);
   /** Runs that are ticked to be compared; null while nobody compares. */
   const [picked, setPicked] = useState<readonly string[] | null>(null);
   const [sort, setSort] = useState<{ by: Column; down: boolean }>({ by: 'when', down: true });
+  const lines = found?.lines;
   const settings = useSettings();
   const extras = settings.logColumns ?? [];
   const visible = columnIds.filter((id) => !isExtra(id) || extras.includes(id));
@@ -107,8 +108,8 @@ export function LogView() {
     return [...lines].sort((a, b) => (sort.down ? compare(b, a) : compare(a, b)));
   }, [lines, sort]);
   const shown = useMemo(() => matching(sorted, searched), [sorted, searched]);
-  if (lines === undefined) return <p aria-busy="true">Opening the log.</p>;
-  if (lines.length === 0)
+  if (found === undefined) return <p aria-busy="true">Opening the log.</p>;
+  if (found.lines.length === 0)
     return (
       <>
         <h1>Log</h1>
@@ -177,7 +178,9 @@ export function LogView() {
         </div>
       </div>
       <p role="status" className="mt-1 text-[13px] text-ink2">
-        {shown.length === 0 ? 'No run has these words. Try fewer of them.' : `${shown.length} of ${lines.length} runs`}
+        {shown.length === 0
+          ? 'No run has these words. Try fewer of them.'
+          : `${shown.length} of ${found.lines.length}${found.all ? '' : ' or more'} runs`}
       </p>
       <details className="mt-2 text-[14px]">
         <summary className="cursor-pointer text-ink2">Columns</summary>

@@ -29,11 +29,11 @@ export function RollList() {
   const searched = useDeferredValue(wanted);
   const openFound = useMemo(() => (open === undefined ? [] : matching(open, searched)), [open, searched]);
   const finishedFound = useMemo(
-    () => (finished === undefined ? [] : matching(finished, searched)),
+    () => (finished === undefined ? [] : matching(finished.lines, searched)),
     [finished, searched],
   );
   if (open === undefined || finished === undefined) return <p aria-busy="true">Opening the rolls.</p>;
-  const total = open.length + finished.length;
+  const total = open.length + finished.lines.length;
   const count = (group === 'finished' ? 0 : openFound.length) + (group === 'open' ? 0 : finishedFound.length);
   return (
     <div className="max-w-[980px]">
