@@ -56,6 +56,8 @@ interface Handed {
 
 /** Batches that a file may run ahead of the database: enough that neither waits for the other, and few enough for memory. */
 const AHEAD = 40;
+/** Batches of packed rows, which take a third of the room: a file is read on while what is here is copied. */
+const PACKED_AHEAD = 120;
 
 /** Records on their way from a file into the bench. */
 class Passage {
@@ -64,11 +66,13 @@ class Passage {
   private ended = false;
   private broken: unknown = null;
 
+  constructor(private readonly ahead: number) {}
+
   /** Hands records over; settles when there is room for more. */
   readonly hand = async (table: string, rows: unknown[]): Promise<void> => {
     if (this.broken === null) this.waiting.push({ table, rows });
     this.tell();
-    await this.until(() => this.waiting.length < AHEAD || this.broken !== null);
+    await this.until(() => this.waiting.length < this.ahead || this.broken !== null);
     if (this.broken !== null) throw this.broken;
   };
 
@@ -87,11 +91,6 @@ class Passage {
     this.broken = error;
     this.waiting.length = 0;
     this.tell();
-  }
-
-  /** Settles when there is plenty to take, or nothing more comes. */
-  plenty(): Promise<void> {
-    return this.until(() => this.ended || this.waiting.length >= AHEAD);
   }
 
   /** The next records if some are waiting. */
@@ -142,6 +141,7 @@ export async function mergeBench<T>(
 ): Promise<Result<MergeReport>> {
   const report: MergeReport = { added: noCounts(), updated: noCounts(), kept: 0 };
   const answer = await takeFile((hand) => read(hand as RowSink), withoutCopy, 'merging the file', {
+    ahead: AHEAD,
     begin: () => Promise.resolve(),
     take: (db, { table, rows }) => mergeRows(db, table as TableName, rows as Dated[], report),
     end: rebuildLines,
@@ -221,6 +221,8 @@ async function mergeRows(
 
 /** What becomes of the records of a file. */
 interface Taking {
+  /** Batches that may wait. */
+  ahead: number;
   /** Before the first records come. */
   begin: (db: AetasDatabase) => Promise<unknown>;
   take: (db: AetasDatabase, handed: Handed) => unknown;
@@ -240,6 +242,7 @@ export async function importBench<T>(
   withoutCopy = false,
 ): Promise<Result<T>> {
   return takeFile(read, withoutCopy, 'the import', {
+    ahead: PACKED_AHEAD,
     begin: clearBench,
     take: (_db, { table, rows }) => addRows(table, rows),
     end: (db) => db.done.put({ id: '*', updatedMs: Date.now() }),
@@ -281,12 +284,12 @@ async function takeFile<T>(
   read: (sink: StoredSink) => Promise<Result<T>>,
   withoutCopy: boolean,
   what: string,
-  { begin, take, end }: Taking,
+  { ahead, begin, take, end }: Taking,
 ): Promise<Result<T>> {
   const db = database();
   /** Stands in the database while the file is half taken: no one can see it, unless the transaction was committed too soon. */
   const half = `half:${crypto.randomUUID()}`;
-  const passage = new Passage();
+  const passage = new Passage(ahead);
   const reading = read(passage.hand).finally(() => passage.end());
   /** Whether reading failed by itself, and not because the bench took nothing more. */
   let ownFault = false;
@@ -294,7 +297,6 @@ async function takeFile<T>(
     ownFault = !passage.failed;
   });
   try {
-    await passage.plenty();
     return await db.transaction('rw', actTables, async () => {
       if (!withoutCopy) await keepWhole(db, what);
       await db.done.put({ id: half, updatedMs: Date.now() });

@@ -83,7 +83,8 @@ const indexes: Record<number, Record<string, string | null>> = {
 /** Columns as they stand since rows are packed: each costs time in every row that is written, so none stands unused. */
 const leanIndexes = {
   runs: 'id, rollId, brewId',
-  verdicts: 'id, runId, rollId',
+  rolls: 'id, stockId',
+  verdicts: 'id, runId',
   rollLines: null,
   runLines: null,
   lumps: 'id, revision, judgedMs, [list+revision], [list+count]',

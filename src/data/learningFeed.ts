@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie';
 import type { JudgedRun, LearningFilm } from '@/core/learning/benchEvidence';
 import type { LearningChange } from '@/core/learning/learning';
-import { database } from './database';
+import { database, type AetasDatabase } from './database';
 import type { RunLine } from './lines';
 import { changedLines, countLines, lastRevision } from './lumps';
 
@@ -52,15 +52,16 @@ export function feedLearning(onChange: OnLearning): () => void {
     const changedStocks = stocks.filter(({ id, updatedMs }) => stockMarks.get(id) !== updatedMs).map(({ id }) => id);
     for (const { id, updatedMs } of stocks) stockMarks.set(id, updatedMs);
     const first = since.rolls < 0;
+    // After an undo under a clock that was set back, revisions begin anew.
+    const rollRevision = await lastRollRevision(db);
     const rollsToRead = first
       ? rollIds
       : [
-          ...(await db.rolls.where('updatedMs').aboveOrEqual(since.rolls).primaryKeys()),
+          ...(await changedRolls(db, rollRevision < since.rolls ? 0 : since.rolls)),
           ...(await db.rolls.where('stockId').anyOf(changedStocks).primaryKeys()),
           ...rollIds.filter((id) => !known.films.has(id)),
         ];
-    since.rolls = (await db.rolls.orderBy('updatedMs').last())?.updatedMs ?? 0;
-    // After an undo under a clock that was set back, revisions begin anew.
+    since.rolls = rollRevision;
     const revision = await lastRevision(db, 'runs');
     const lines = await changedLines(db, 'runs', revision < since.runs ? 0 : since.runs);
     since.runs = revision;
@@ -103,7 +104,7 @@ export function feedLearning(onChange: OnLearning): () => void {
   const subscription = liveQuery(async () => {
     const db = database();
     return Promise.all([
-      db.rolls.orderBy('updatedMs').last(),
+      lastRollRevision(db),
       db.rolls.count(),
       lastRevision(db, 'runs'),
       countLines(db, 'runs'),
@@ -119,6 +120,17 @@ export function feedLearning(onChange: OnLearning): () => void {
     stopped = true;
     subscription.unsubscribe();
   };
+}
+
+/** Last revision of the rolls' two lists. */
+async function lastRollRevision(db: AetasDatabase): Promise<number> {
+  return Math.max(await lastRevision(db, 'open'), await lastRevision(db, 'finished'));
+}
+
+/** Rolls that changed after a revision, and perhaps some that did not. */
+async function changedRolls(db: AetasDatabase, after: number): Promise<string[]> {
+  const lines = [...(await changedLines(db, 'open', after)), ...(await changedLines(db, 'finished', after))];
+  return lines.map(({ id }) => id);
 }
 
 function without(known: Map<string, unknown>, ids: readonly string[]): string[] {

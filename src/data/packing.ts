@@ -10,10 +10,10 @@ type Stored = Record<string, unknown> & { packed?: string };
 
 /** Tables whose rows are packed, with the columns that stay beside the text: their key and what is indexed. */
 export const packedTables: Readonly<Record<string, readonly string[]>> = {
-  rolls: ['id', 'updatedMs', 'stockId'],
+  rolls: ['id', 'stockId'],
   plans: ['id', 'rollId', 'brewId'],
   runs: ['id', 'rollId', 'brewId'],
-  verdicts: ['id', 'runId', 'rollId'],
+  verdicts: ['id', 'runId'],
 };
 
 /**

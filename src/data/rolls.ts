@@ -104,7 +104,8 @@ export async function removeRoll(rollId: string, withoutCopy = false): Promise<v
   await act(
     `remove:${rollId}`,
     async (writer) => {
-      await writer.removeAll('verdicts', 'rollId', rollId);
+      const runs = await writer.db.runs.where({ rollId }).primaryKeys();
+      for (const runId of runs) await writer.removeAll('verdicts', 'runId', runId);
       await writer.removeAll('runs', 'rollId', rollId);
       await writer.removeAll('plans', 'rollId', rollId);
       await writer.removeAll('readings', 'rollId', rollId);

@@ -1,4 +1,4 @@
-import type { Records } from '@/core/records/records';
+import type { Records, TableName } from '@/core/records/records';
 import { noRecords, tableNames } from '@/core/records/tables';
 import { act, forgetOlder } from './act';
 import { addRows, storedRows } from './addRows';
@@ -8,7 +8,7 @@ import { guardedWrite } from './trouble';
 import { dropAllAhead } from './typedAhead';
 
 /** Records that are kept in one lump, as they are stored. */
-const BATCH = 200;
+const BATCH = 1000;
 
 /**
  * Keeps the whole bench as it is, as rows. Called within a transaction over `actTables`.
@@ -16,19 +16,22 @@ const BATCH = 200;
  */
 export async function keepWhole(db: AetasDatabase, what: string): Promise<void> {
   const actId = await db.acts.add({ atMs: Date.now(), what, kind: 'whole' });
-  for (const table of tableNames) {
-    let after: IDBValidKey | null = null;
-    do {
-      const { rows, last }: Awaited<ReturnType<typeof storedRows>> = await storedRows(table, after, BATCH);
-      if (rows.length > 0) await db.kept.add({ actId, table, rows } as Kept);
-      after = last;
-    } while (after !== null);
-  }
+  // All tables at a time: who asks the database while a file is read waits long for each answer.
+  await Promise.all(tableNames.map((table) => keepTable(db, actId, table)));
+}
+
+async function keepTable(db: AetasDatabase, actId: number, table: TableName): Promise<void> {
+  let after: IDBValidKey | null = null;
+  do {
+    const { rows, last }: Awaited<ReturnType<typeof storedRows>> = await storedRows(table, after, BATCH);
+    if (rows.length > 0) await db.kept.add({ actId, table, rows } as Kept);
+    after = rows.length < BATCH ? null : last;
+  } while (after !== null);
 }
 
 /** Takes everything off the bench. Called within a transaction over `actTables`. */
 export async function clearBench(db: AetasDatabase): Promise<void> {
-  for (const table of [...tableNames, 'lumps']) await db.table(table).clear();
+  await Promise.all([...tableNames, 'lumps'].map((table) => db.table(table).clear()));
 }
 
 /** Every record of the bench, by table. For tests and small benches: files are written in pieces. */

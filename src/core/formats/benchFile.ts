@@ -39,7 +39,7 @@ const photoName = (id: string): string => `photos/${id}.jpg`;
 const BATCH = 200;
 
 /** Letters of the file that are read at a time. */
-const PIECE_BYTES = 4 * 1024 * 1024;
+const PIECE_BYTES = 2 * 1024 * 1024;
 
 /** The largest file that is opened, and the largest list of records in it, bytes: above that a tab runs out of memory. */
 export const LARGEST_FILE_BYTES = 1_500_000_000;
