@@ -1,6 +1,6 @@
 'use client';
 
-import { useId } from 'react';
+import { useEffect, useId, useRef } from 'react';
 
 interface SliderProps {
   label: string;
@@ -13,9 +13,17 @@ interface SliderProps {
   onChange: (value: number) => void;
 }
 
-/** A value to push to and fro: for what-if, beside a field that takes it exactly. */
+/**
+ * A value to push to and fro: for what-if, beside a field that takes it exactly. The browser moves the knob by itself, and what
+ * follows from it may come a moment later.
+ */
 export function Slider({ label, shown, value, min, max, step, onChange }: SliderProps) {
   const id = useId();
+  const knob = useRef<HTMLInputElement>(null);
+  const at = Math.min(max, Math.max(min, value));
+  useEffect(() => {
+    if (knob.current !== null && Number(knob.current.value) !== at) knob.current.value = String(at);
+  }, [at, min, max, step]);
   return (
     <div className="min-w-0">
       <div className="flex items-baseline justify-between gap-3">
@@ -33,7 +41,8 @@ export function Slider({ label, shown, value, min, max, step, onChange }: Slider
         min={min}
         max={max}
         step={step}
-        value={Math.min(max, Math.max(min, value))}
+        ref={knob}
+        defaultValue={at}
         aria-valuetext={shown}
         onChange={(event) => onChange(Number(event.target.value))}
       />

@@ -9,6 +9,7 @@ import type { EstimateRequest } from '@/core/estimate/request';
 import type { Estimate, LedgerRow } from '@/core/estimate/result';
 import { purposes } from '@/core/kinetics/targets';
 import { stockFamilies } from '@/core/films/stockFamilies';
+import { ONE_BATH_CONTINUOUS_FROM_C, ONE_BATH_MIN_PER_FILM_AND_LITRE, ONE_BATH_TIMES } from '@/core/kinetics/oneBath';
 import { formatMinutes } from '@/core/units/duration';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
 
@@ -52,6 +53,8 @@ export function rowWords(
 ): RowWords {
   const { developer, knownTime, wear, target, bromideGPerL } = request;
   const concentrate = developer.kind === 'concentrate' ? developerFamilies[developer.familyId] : null;
+  const ofOneBath = developer.kind === 'one-bath' ? oneBathRow(row, request, estimate, units) : null;
+  if (ofOneBath !== null) return ofOneBath;
   switch (row.id) {
     case 'base':
       return knownTime === undefined
@@ -59,9 +62,7 @@ export function rowWords(
             label: baseLabel(request),
             note: baseNote(row, request, estimate, units),
             explanation:
-              developer.kind === 'one-bath'
-                ? 'Six minutes at 21 to 22 °C, common practice for this class. It runs to completion, so a little longer changes little.'
-                : 'Each class of film has a usual time in each class of developer, known to about a quarter either way, and for unusual kitchen agents to a factor of nearly two. Tests, chart times and verdicts for this stock or developer adjust it.',
+              'Each class of film has a usual time in each class of developer, known to about a quarter either way, and for unusual kitchen agents to a factor of nearly two. Tests, chart times and verdicts for this stock or developer adjust it.',
           }
         : {
             label: 'The time you know',
@@ -123,7 +124,7 @@ export function rowWords(
     case 'temperature':
       return {
         label: formatQuantity(request.temperatureC, 'temperature', units),
-        note: `against ${formatQuantity(developer.kind === 'one-bath' ? 21.5 : 20, 'temperature', units)}${request.ambientC === undefined ? '' : `; ${formatQuantity(request.ambientC, 'temperature', units)} around the tank`}`,
+        note: `against ${formatQuantity(20, 'temperature', units)}${request.ambientC === undefined ? '' : `; ${formatQuantity(request.ambientC, 'temperature', units)} around the tank`}`,
         explanation: `Arrhenius, from how much the rate grows between 20 and 30 °C. The doubt is in that growth, plus 0.3 °C for the thermometer.${request.ambientC === undefined ? '' : ' The tank drifts towards room temperature; the time allows for it.'}`,
       };
     case 'agitation':
@@ -165,6 +166,61 @@ export function rowWords(
         explanation:
           'A stop of push aims at a gradient 1.18 times higher. The nearer to the film’s largest gradient, the less certain the time.',
       };
+  }
+}
+
+/** Rows that a one-bath has of its own: it develops and fixes at once, and runs to its end by itself. Null for the others. */
+function oneBathRow(row: LedgerRow, request: EstimateRequest, estimate: Estimate, units: UnitChoice): RowWords | null {
+  const { knownTime, wear } = request;
+  const degrees = (celsius: number): string => formatQuantity(celsius, 'temperature', units);
+  const [cold, middle, warm] = ONE_BATH_TIMES;
+  switch (row.id) {
+    case 'base':
+      return knownTime !== undefined
+        ? null
+        : {
+            label: baseLabel(request),
+            note: baseNote(row, request, estimate, units),
+            explanation: `${formatMinutes(cold.timeMin)} at ${degrees(cold.temperatureC)}, whatever the film. The developer works until the fixer beside it has taken the silver that is left, so longer changes little, and shorter leaves the film milky.`,
+          };
+    case 'wear':
+      return {
+        label:
+          wear.films > 0
+            ? `${Number(wear.films.toFixed(1))} ${wear.films === 1 ? 'film' : 'films'} through this bath`
+            : 'No film through this bath yet',
+        note: `${formatNumber(ONE_BATH_MIN_PER_FILM_AND_LITRE * 60, 0)} s more for each film in a litre`,
+        explanation:
+          'Each film leaves its silver in the bath, and the next one takes a little longer to clear. How long the bath has stood is not reckoned with.',
+      };
+    case 'temperature':
+      return {
+        label: degrees(request.temperatureC),
+        note: `${formatMinutes(middle.timeMin)} at ${degrees(middle.temperatureC)}, ${formatMinutes(warm.timeMin)} at ${degrees(warm.temperatureC)}`,
+        explanation: `Between these the time runs evenly; beyond them it follows how fast the rate grows. It is rounded up to the quarter minute, and never under ${formatMinutes(cold.timeMin)} below ${degrees(middle.temperatureC)}.`,
+      };
+    case 'agitation':
+      return {
+        label:
+          request.movement === undefined ? agitationSchools[request.agitationId].name : movementName(request.movement),
+        note: 'the time stays',
+        explanation: `Gentle movement below ${degrees(ONE_BATH_CONTINUOUS_FROM_C)}, without a pause from there on. It evens out the film and hardly moves the time, since the bath runs to its own end.`,
+      };
+    case 'strategy':
+      return {
+        label: 'It runs to its own end',
+        note: `net gradient ${formatNumber(estimate.gradient.net, 2)}`,
+        explanation: 'Developing longer gains nothing here: the fixer in the bath stops it. Hold is the only strategy.',
+      };
+    case 'target':
+      return {
+        label: 'Contrast',
+        note: `average gradient about ${formatNumber(estimate.gradient.target, 2)}, as it comes`,
+        explanation:
+          'Neither a push nor another purpose moves the time. For more contrast choose another developer, or a harder grade when printing.',
+      };
+    default:
+      return null;
   }
 }
 
@@ -212,7 +268,7 @@ function baseNote(
   { familyTimeMin }: Estimate,
   units: UnitChoice,
 ): string {
-  const at = formatQuantity(developer.kind === 'one-bath' ? 21.5 : 20, 'temperature', units);
+  const at = formatQuantity(developer.kind === 'one-bath' ? ONE_BATH_TIMES[0].temperatureC : 20, 'temperature', units);
   if (row.source === 'user') return `fresh film at ${at}, to the scan gradient; a chart time decides it`;
   const moved = row.timeMin / familyTimeMin;
   return `fresh film at ${at}, to the scan gradient${Math.abs(Math.log(moved)) < NOTICED ? '' : `; the family’s ${formatMinutes(familyTimeMin)}, adjusted from your runs`}`;
