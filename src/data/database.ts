@@ -87,6 +87,7 @@ const leanIndexes = {
   verdicts: 'id, runId',
   rollLines: null,
   runLines: null,
+  starts: 'id',
   lumps: 'id, revision, judgedMs, [list+revision], [list+count]',
 };
 
@@ -115,6 +116,8 @@ export class AetasDatabase extends Dexie {
   declare done: EntityTable<Done, 'id'>;
   /** Lines of the lists, worked out from the records and written with them. They are not exported. */
   declare lumps: EntityTable<Lump, 'id'>;
+  /** Where learning from a long log begins: values of the last fit. Not exported either. */
+  declare starts: EntityTable<{ id: string; values: string }, 'id'>;
 
   /**
    * @param name name of the browser database
@@ -167,7 +170,7 @@ async function keepOlder(
 }
 
 /** Every table that an act may touch. */
-export const actTables = [...tableNames, 'acts', 'kept', 'lumps', 'done'];
+export const actTables = [...tableNames, 'acts', 'kept', 'lumps', 'starts', 'done'];
 
 let open: AetasDatabase | null = null;
 

@@ -31,7 +31,7 @@ async function keepTable(db: AetasDatabase, actId: number, table: TableName): Pr
 
 /** Takes everything off the bench. Called within a transaction over `actTables`. */
 export async function clearBench(db: AetasDatabase): Promise<void> {
-  await Promise.all([...tableNames, 'lumps'].map((table) => db.table(table).clear()));
+  await Promise.all([...tableNames, 'lumps', 'starts'].map((table) => db.table(table).clear()));
 }
 
 /** Every record of the bench, by table. For tests and small benches: files are written in pieces. */

@@ -14,6 +14,8 @@ export function onCoreWithoutWorker(listener: () => void): () => void {
 
 const core: Core = behindWorker<CoreApi>(
   [
+    'begin',
+    'values',
     'learn',
     'study',
     'glance',

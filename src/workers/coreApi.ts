@@ -5,7 +5,7 @@ import { glance, study, type Glance, type Study } from '@/core/estimate/study';
 import { fitEvidence } from '@/core/estimate/fit';
 import { learnedFactors, type LearnedFactor } from '@/core/learning/learnedFactors';
 import { nearestPieces } from '@/core/learning/benchEvidence';
-import { GrowingEvidence, learnPieces, type LearningChange } from '@/core/learning/learning';
+import { GrowingEvidence, learnPieces, learnStarting, type LearningChange } from '@/core/learning/learning';
 import { benchTimes, type RollInHand } from '@/core/plan/benchTimes';
 import { verdictEffect } from '@/core/plan/verdictEffect';
 import { alongsideRolls } from '@/core/plan/alongside';
@@ -25,6 +25,12 @@ export type RollStudy = Study & { listed: Piece[] };
 
 /** What the worker does for the page: calls of core, and the bench's evidence kept between them. */
 export const coreApi = {
+  /** Begins with the values of an earlier fit: told before anything is learned. */
+  begin: (values: readonly (readonly [string, number])[]): void => {
+    if (learning.pieces.length === 0) learning = learnStarting(values);
+  },
+  /** Values to begin with the next time; null for a short log, and before there is a fit. */
+  values: () => learning.values(),
   /** Takes in what changed of what estimates learn from; with `last`, the next estimate knows all of it. */
   learn: (change: LearningChange, nowYear: number, last: boolean): void => {
     if (evidence.nowYear !== nowYear) {

@@ -46,6 +46,24 @@ export interface Fit {
   observed: readonly Observed[];
 }
 
+/** Where a fit may begin: values of the unknowns, from an earlier fit of much the same pieces. */
+export type Start = Pick<Fit, 'meanOf'>;
+
+/**
+ * The values of a fit, to begin another one with.
+ * @returns each unknown that evidence touches, with its value in standard deviations from its prior mean
+ */
+export function valuesOf({ observed, meanOf }: Fit): [string, number][] {
+  const keys = new Set(observed.flatMap((one) => one.keys));
+  return [...keys].map((key) => [key, meanOf(key)]);
+}
+
+/** A start from such values; unknowns without one begin at their prior mean. */
+export function startWith(values: readonly (readonly [string, number])[]): Start {
+  const known = new Map(values);
+  return { meanOf: (key) => known.get(key) ?? 0 };
+}
+
 /** One observation after the fit. */
 export interface Observed {
   pieceId: string;
@@ -72,7 +90,7 @@ const SETTLED_WEIGHT = 0.02;
  * @returns the fit. Same pieces, same fit.
  * Source: docs/method.md. Weighing after Huber 1964, on distances with the piece itself left out.
  */
-export function fitEvidence(pieces: readonly Piece[], about: string | null = null, near: Fit | null = null): Fit {
+export function fitEvidence(pieces: readonly Piece[], about: string | null = null, near: Start | null = null): Fit {
   const { observations, released } = observationsOf(pieces, about);
   const places = placesOf(observations);
   const problem = leastSquares(observations, places);
@@ -122,9 +140,9 @@ export function fitEvidence(pieces: readonly Piece[], about: string | null = nul
 }
 
 /** A log longer than this is fitted from where an earlier fit of it ended. Source: our choice. */
-const LONG_LOG = 700;
+export const LONG_LOG = 700;
 
-function startOf(near: Fit | null, places: Places, pieces: number): ArrowVector {
+function startOf(near: Start | null, places: Places, pieces: number): ArrowVector {
   const start = zeroVector(places.shape);
   if (near === null || pieces <= LONG_LOG) return start;
   for (const [key, place] of places.of) addTo(start, place, near.meanOf(key));

@@ -1,5 +1,5 @@
 import { estimate } from './estimate';
-import { fitEvidence, noEvidence, type Fit } from './fit';
+import { fitEvidence, noEvidence, type Fit, type Start } from './fit';
 import type { Piece } from './observations';
 import { piecesOf } from './pieces';
 import type { EstimateRequest } from './request';
@@ -17,7 +17,7 @@ export function fitWith(
   request: EstimateRequest,
   learned: readonly Piece[],
   muted: readonly string[] = [],
-  near: Fit | null = null,
+  near: Start | null = null,
 ): Fit {
   const off = new Set(muted);
   const pieces = [...learned, ...piecesOf(request)].filter(({ evidence }) => !off.has(evidence.id));

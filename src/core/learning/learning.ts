@@ -1,4 +1,4 @@
-import type { Fit } from '../estimate/fit';
+import { LONG_LOG, startWith, valuesOf, type Fit, type Start } from '../estimate/fit';
 import { fitWith } from '../estimate/learned';
 import type { Piece } from '../estimate/observations';
 import type { EstimateRequest } from '../estimate/request';
@@ -27,8 +27,10 @@ export interface Learning {
   pieces: readonly Piece[];
   /** The fit for a request, without the pieces that are switched off. Fits are kept, since they do not follow sliders. */
   fitFor: (request: EstimateRequest, muted: readonly string[]) => Fit;
-  /** The latest fit, where the next one may begin. */
-  latest: () => Fit | null;
+  /** Where the next fit may begin: the latest one, or values of one from before. */
+  latest: () => Start | null;
+  /** Values of the latest fit of a long log, to begin with when the bench is next opened; null before there is one. */
+  values: () => [string, number][] | null;
   /** How the bands of the last runs held, and how much wider they are drawn for it. */
   held: BandsHeld;
 }
@@ -64,8 +66,10 @@ export function learnPieces(
   );
   const fits = new Map<string, Fit>();
   let latest = before?.latest() ?? null;
+  let fitted: Fit | null = null;
   return {
     latest: () => latest,
+    values: () => (fitted === null || pieces.length <= LONG_LOG ? null : valuesOf(fitted)),
     held,
     pieces,
     fitFor: (request, muted) => {
@@ -77,9 +81,18 @@ export function learnPieces(
       if (fits.size >= KEPT_FITS) fits.delete(fits.keys().next().value ?? '');
       fits.set(key, fit);
       latest = fit;
+      fitted = fit;
       return fit;
     },
   };
+}
+
+/**
+ * Learning that knows nothing yet but where to begin.
+ * @param values of an earlier fit of much the same pieces; they lead to the same minimum, sooner
+ */
+export function learnStarting(values: readonly (readonly [string, number])[]): Learning {
+  return { ...learnPieces([]), latest: () => startWith(values) };
 }
 
 /** What changed on a bench since it was last told. */

@@ -2,6 +2,7 @@
 
 import { useSyncExternalStore } from 'react';
 import { feedLearning } from '@/data/learningFeed';
+import { keepStart, readStart } from '@/data/learningStart';
 import { coreWorker, onCoreWithoutWorker } from '@/workers/core';
 
 /** How long a page waits for what the bench has learned before it shows a first time without it, ms. */
@@ -9,6 +10,9 @@ const PATIENCE_MS = 400;
 
 /** How long the page reads its own records before what estimates learn from is read, ms. */
 const PAGE_FIRST_MS = 100;
+
+/** After what time the fit is kept, ms: by then it was asked for, and this waits for its end. */
+const KEEP_MS = 2000;
 
 /** What the worker knows: `revision` grows with each change; `all` once everything was told. */
 export interface Learned {
@@ -18,6 +22,7 @@ export interface Learned {
 
 let told: Learned | null = null;
 let stop: (() => void) | null = null;
+let keeping: ReturnType<typeof setTimeout> | undefined;
 const listeners = new Set<() => void>();
 
 function tell(next: Learned): void {
@@ -34,6 +39,13 @@ function subscribe(listener: () => void): () => void {
   };
 }
 
+async function keepValues(): Promise<void> {
+  const values = await coreWorker()
+    .values()
+    .catch(() => null);
+  if (values !== null) await keepStart(values);
+}
+
 function startFeed(): void {
   const nowYear = new Date().getFullYear();
   setTimeout(() => {
@@ -41,9 +53,15 @@ function startFeed(): void {
   }, PATIENCE_MS);
   let ended: (() => void) | null = null;
   const begin = setTimeout(() => {
+    let begun: Promise<void> | null = null;
     ended = feedLearning(async (change, last) => {
+      begun ??= readStart().then((values) => (values === null ? undefined : coreWorker().begin(values)));
+      await begun;
       await coreWorker().learn(change, nowYear, last);
-      if (last) tell({ revision: (told?.revision ?? 0) + 1, all: true });
+      if (!last) return;
+      tell({ revision: (told?.revision ?? 0) + 1, all: true });
+      clearTimeout(keeping);
+      keeping = setTimeout(() => void keepValues(), KEEP_MS);
     });
   }, PAGE_FIRST_MS);
   stop = () => {
