@@ -89,21 +89,12 @@ export function Ledger({ lines, total, own = null, stale: isStale = false }: Led
                     {line.fieldsBeside === true && line.fields}
                   </div>
                 </td>
-                <td {...figure('num py-1 align-top')}>
-                  <span className="ledger-figure">{line.ratio}</span>
-                </td>
-                <td {...figure('py-1 pl-1.5 align-top')}>
-                  <span className="ledger-figure">{line.time}</span>
-                </td>
-                <td {...figure('py-1 pl-3 align-top')}>
-                  <span className="ledger-figure relative">
-                    <span className="sr-only">{Math.round(line.share * 100)} % of the doubt</span>
-                    <span aria-hidden className="absolute inset-x-0 top-[9px] h-[7px] bg-hair">
-                      <span
-                        className="absolute inset-0 origin-left bg-ink2"
-                        style={{ transform: `scaleX(${line.share})` }}
-                      />
-                    </span>
+                <td {...figure('num py-1 text-right whitespace-nowrap')}>{line.ratio}</td>
+                <td {...figure('py-1 pl-1.5 text-right')}>{line.time}</td>
+                <td {...figure('py-1 pl-3 ')}>
+                  <span className="sr-only">{Math.round(line.share * 100)} % of the doubt</span>
+                  <span aria-hidden className="relative block h-[7px] bg-hair">
+                    <span className="absolute inset-y-0 left-0 bg-ink2" style={{ width: `${line.share * 100}%` }} />
                   </span>
                 </td>
               </tr>

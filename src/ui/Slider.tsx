@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useId, useRef } from 'react';
+import { useId } from 'react';
 
 interface SliderProps {
   label: string;
@@ -13,17 +13,9 @@ interface SliderProps {
   onChange: (value: number) => void;
 }
 
-/**
- * A value to push to and fro: for what-if, beside a field that takes it exactly. The browser moves the knob by itself, and what
- * follows from it may come a moment later.
- */
+/** A value to push to and fro: for what-if, beside a field that takes it exactly. */
 export function Slider({ label, shown, value, min, max, step, onChange }: SliderProps) {
   const id = useId();
-  const knob = useRef<HTMLInputElement>(null);
-  const at = Math.min(max, Math.max(min, value));
-  useEffect(() => {
-    if (knob.current !== null && Number(knob.current.value) !== at) knob.current.value = String(at);
-  }, [at, min, max, step]);
   return (
     <div className="min-w-0">
       <div className="flex items-baseline justify-between gap-3">
@@ -41,8 +33,7 @@ export function Slider({ label, shown, value, min, max, step, onChange }: Slider
         min={min}
         max={max}
         step={step}
-        ref={knob}
-        defaultValue={at}
+        value={Math.min(max, Math.max(min, value))}
         aria-valuetext={shown}
         onChange={(event) => onChange(Number(event.target.value))}
       />

@@ -2,10 +2,10 @@ import { useSyncExternalStore } from 'react';
 import type { Glance } from '@/core/estimate/study';
 import type { PlanChoices, PlanForm } from '@/core/plan/planForm';
 
-/** A plan as it is tried out while a hand moves a slider: the form and its estimate. */
+/** A plan as it is tried out while a hand moves a slider: the form at once, the estimate a moment later. */
 export interface Trial {
   form: PlanForm;
-  /** Null where there is no estimate of it. */
+  /** Null until the first estimate of this trial has come. */
   found: { choices: PlanChoices; glance: Glance } | null;
 }
 

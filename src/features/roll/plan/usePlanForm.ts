@@ -147,29 +147,25 @@ function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pi
     (part: Partial<PlanForm>) => {
       const form = { ...latestRef.current, ...part };
       latestRef.current = form;
-      // The words beside the slider follow with the estimate, so that a move is drawn once; without one they follow at once.
-      const formAlone = (): void => {
-        if (latestRef.current === form) trials.set({ form, found: trials.current()?.found ?? null });
-      };
+      trials.set({ form, found: trials.current()?.found ?? null });
       clearTimeout(rest.current);
       rest.current = setTimeout(() => {
         rest.current = undefined;
         replace(latestRef.current);
       }, REST_MS);
       const read = readPlanForm(form, { formatId: roll.formatId }, jugs);
-      if (!read.ok) return formAlone();
+      if (!read.ok) return;
       const brew = jugs.find(({ id }) => id === read.value.brewId) ?? null;
       const { request } = tryRequest(() => estimateRequestFor(roll, stock, read.value, brew, nowMs));
-      if (request === null) return formAlone();
+      if (request === null) return;
       void coreWorker()
         .glance(request, form.muted, read.value.ownTimeMin)
         .then((glance) => {
-          // At rest the page itself follows, and a trial that begins then would never end.
-          if (latestRef.current === form && (rest.current !== undefined || trials.current() !== null))
+          if (latestRef.current === form && trials.current() !== null)
             trials.set({ form, found: { choices: read.value, glance } });
         })
         // The page's own estimate, which follows when the hand rests, says what is wrong.
-        .catch(() => rest.current !== undefined && formAlone());
+        .catch(() => undefined);
     },
     [roll, stock, jugs, nowMs, latestRef, replace, trials],
   );
