@@ -6,6 +6,7 @@ import {
   type Tablet,
 } from '../chemistry/ascorbicForms';
 import { LEAST_DEVELOPING_PH, REFERENCE_BREW_PH } from '../chemistry/ph/brewPh';
+import { crossing } from '../inference/crossing';
 import { bakingSodaForOven, sameCarbonate, sodaForms } from '../chemistry/sodas';
 import { molesIn, substanceOf, substances, type SubstanceId } from '../chemistry/substances';
 import { limits } from '../schema/limits';
@@ -418,12 +419,5 @@ export function sodaForPh(composition: Composition, wantedPh: number): number | 
   const others = composition.others.filter(({ substanceId }) => substanceId !== 'baking-soda');
   const phAt = (sodaGPerL: number): number => phOf({ ...composition, others, sodaGPerL })?.ph ?? 7;
   if (phAt(MOST_SODA_G_PER_L) < wantedPh) return null;
-  let low = 0;
-  let high = MOST_SODA_G_PER_L;
-  for (let step = 0; step < HALVINGS; step++) {
-    const middle = (low + high) / 2;
-    if (phAt(middle) < wantedPh) low = middle;
-    else high = middle;
-  }
-  return high;
+  return crossing(phAt, wantedPh, 0, MOST_SODA_G_PER_L, HALVINGS);
 }

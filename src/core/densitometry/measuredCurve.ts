@@ -1,3 +1,4 @@
+import { crossing } from '../inference/crossing';
 import { isotonic } from '../inference/isotonic';
 import { monotoneCurve } from '../inference/monotoneCurve';
 import { CONTRAST_SPAN, SPEED_POINT_D } from '../kinetics/characteristicCurve';
@@ -64,7 +65,7 @@ export function measuredCurve(
   const at = (logH: number): number => curve.at(Math.min(to, Math.max(from, logH)));
   const baseFogD = clearFilm?.densityD ?? rising[0] ?? 0;
   const speedD = baseFogD + SPEED_POINT_D;
-  const speedLogH = crossing(at, from, to, speedD);
+  const speedLogH = logHAt(at, from, to, speedD);
   const span = speedLogH === null ? 0 : Math.min(CONTRAST_SPAN, to - speedLogH);
   const seNear = (logH: number): number =>
     merged.reduce((best, one) => (Math.abs(one.logH - logH) < Math.abs(best.logH - logH) ? one : best)).seD;
@@ -93,15 +94,8 @@ export function measuredCurve(
 }
 
 /** Where a rising curve first reaches a density; null where it begins above it or never comes there. */
-function crossing(at: (x: number) => number, from: number, to: number, densityD: number): number | null {
-  if (at(from) > densityD || at(to) < densityD) return null;
-  let [low, high] = [from, to];
-  for (let round = 0; round < 60; round++) {
-    const middle = (low + high) / 2;
-    if (at(middle) < densityD) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+function logHAt(at: (x: number) => number, from: number, to: number, densityD: number): number | null {
+  return at(from) > densityD || at(to) < densityD ? null : crossing(at, densityD, from, to);
 }
 
 /** Patches of the same exposure are one, by the inverse of their variance. */

@@ -1,3 +1,5 @@
+import { crossing } from '../inference/crossing';
+import { medianOf } from '../inference/median';
 import type { Patch } from './patch';
 import { channelShares, type ChannelId, type PixelGrid } from './pixelGrid';
 import { linearOf, type Transfer } from './transfer';
@@ -145,22 +147,10 @@ function lightOf(
 
 /** Light of one code step at a tone. */
 function stepAt(linear: number, maximum: number, transfer: Transfer): number {
-  let [low, high] = [0, 1];
-  for (let round = 0; round < 40; round++) {
-    const middle = (low + high) / 2;
-    if (linearOf(middle, transfer) < linear) low = middle;
-    else high = middle;
-  }
-  const code = Math.round(low * maximum);
+  const code = Math.round(crossing((share) => linearOf(share, transfer), linear, 0, 1) * maximum);
   return (
     linearOf(Math.min(1, (code + 0.5) / maximum), transfer) - linearOf(Math.max(0, (code - 0.5) / maximum), transfer)
   );
-}
-
-function medianOf(values: readonly number[]): number {
-  const sorted = Float64Array.from(values).sort();
-  const half = sorted.length / 2;
-  return ((sorted[Math.floor(half - 0.5)] ?? 0) + (sorted[Math.floor(half)] ?? 0)) / 2;
 }
 
 /** Standard error of the mean of some means. Source: GUM (JCGM 100:2008), 4.2.3. */

@@ -1,3 +1,4 @@
+import { crossing } from '../inference/crossing';
 import { averageGradient } from '../kinetics/averageGradient';
 import { developmentTime, REACHABLE_SHARE } from '../kinetics/developmentTime';
 import { failure, success, type Result } from '../schema/result';
@@ -52,13 +53,7 @@ export function timeGradient(
       message:
         'Contrast still grows in proportion to time between the two: where it levels off cannot be told. Take a longer strip.',
     });
-  let [low, high] = [1e-6, 50 / a];
-  for (let round = 0; round < 200; round++) {
-    const middle = (low + high) / 2;
-    if (Math.expm1(-middle * b) / Math.expm1(-middle * a) > ratio) low = middle;
-    else high = middle;
-  }
-  const ratePerMin = (low + high) / 2;
+  const ratePerMin = crossing((k) => -Math.expm1(-k * b) / Math.expm1(-k * a), -ratio, 1e-6, 50 / a);
   const largest = short.gradient / -Math.expm1(-ratePerMin * a);
   return success({
     largest,

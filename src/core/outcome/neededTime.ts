@@ -1,3 +1,4 @@
+import { crossing } from '../inference/crossing';
 import { normalQuantile } from '../inference/normalQuantile';
 import { LN_GRADIENT_PER_GRADE } from './grades';
 import { outlookGradient, type TankOutlook } from './tankOutlook';
@@ -43,14 +44,8 @@ export function neededTime(developedMin: number, contrast: number, outlook: Tank
 function timeOf(curve: TankOutlook['curve'], gradient: number): number | null {
   const next = curve.findIndex(({ net }) => net >= gradient);
   if (next < 0) return null;
-  let low = curve[next - 1]?.timeMin ?? 0;
-  let high = curve[next]?.timeMin ?? 0;
-  for (let step = 0; step < 30; step++) {
-    const middle = (low + high) / 2;
-    if (outlookGradient(curve, middle) < gradient) low = middle;
-    else high = middle;
-  }
-  return high;
+  const [low, high] = [curve[next - 1]?.timeMin ?? 0, curve[next]?.timeMin ?? 0];
+  return crossing((timeMin) => outlookGradient(curve, timeMin), gradient, low, high);
 }
 
 /** A run whose needed time is known, and the band that was promised for it. */
