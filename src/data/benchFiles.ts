@@ -8,6 +8,7 @@ import { forgetOlder } from './act';
 import { addRows } from './addRows';
 import { actTables, database, type AetasDatabase } from './database';
 import { rebuildLines, type StoredSink } from './lines';
+import { Passage, type Handed } from './passage';
 import { Refusal, forgetTrouble, guardedWrite } from './trouble';
 import { dropAllAhead } from './typedAhead';
 import { clearBench, keepWhole, undoAct } from './undo';
@@ -48,72 +49,10 @@ export async function openBenchSource(): Promise<BenchSource> {
   };
 }
 
-/** Some records of a table. */
-interface Handed {
-  table: string;
-  rows: unknown[];
-}
-
 /** Batches that a file may run ahead of the database: enough that neither waits for the other, and few enough for memory. */
 const AHEAD = 40;
 /** Batches of packed rows, which take a third of the room: a file is read on while what is here is copied. */
 const PACKED_AHEAD = 120;
-
-/** Records on their way from a file into the bench. */
-class Passage {
-  private readonly waiting: Handed[] = [];
-  private listeners: (() => void)[] = [];
-  private ended = false;
-  private broken: unknown = null;
-
-  constructor(private readonly ahead: number) {}
-
-  /** Hands records over; settles when there is room for more. */
-  readonly hand = async (table: string, rows: unknown[]): Promise<void> => {
-    if (this.broken === null) this.waiting.push({ table, rows });
-    this.tell();
-    await this.until(() => this.waiting.length < this.ahead || this.broken !== null);
-    if (this.broken !== null) throw this.broken;
-  };
-
-  /** Nothing more comes. */
-  end(): void {
-    this.ended = true;
-    this.tell();
-  }
-
-  get failed(): boolean {
-    return this.broken !== null;
-  }
-
-  /** The bench takes nothing more: whoever hands records over is told. */
-  fail(error: unknown): void {
-    this.broken = error;
-    this.waiting.length = 0;
-    this.tell();
-  }
-
-  /** The next records if some are waiting. */
-  ready(): Handed | null {
-    const next = this.waiting.shift() ?? null;
-    if (next !== null) this.tell();
-    return next;
-  }
-
-  /** The next records; null when nothing more comes. */
-  async next(): Promise<Handed | null> {
-    await this.until(() => this.ended || this.waiting.length > 0);
-    return this.ready();
-  }
-
-  private async until(there: () => boolean): Promise<void> {
-    while (!there()) await new Promise<void>((resolve) => this.listeners.push(resolve));
-  }
-
-  private tell(): void {
-    for (const listener of this.listeners.splice(0)) listener();
-  }
-}
 
 /** Thrown within a transaction to take everything back when a file turns out to be wrong. */
 class NotTaken extends Error {

@@ -7,6 +7,7 @@ import { tableNames } from '../records/tables';
 import { RecordCheck } from './checkRecords';
 import { latestVersion, migrate, migrations, type Migration, type RawRecords } from './migrations';
 import { RECORDS_FORMAT, RecordLines, endLine, headLine, isOwnHead, rowLines, tableLine } from './recordLines';
+import { PIECE_BYTES, TextPieces, plainPieces } from './textPieces';
 import { Damaged, unpackEntry, zipEntries, type ZipEntry } from './zipEntries';
 
 /** How far a file is, 0 to 1, and with what. Answers whether to go on. */
@@ -37,9 +38,6 @@ const photoName = (id: string): string => `photos/${id}.jpg`;
 
 /** Records that go through at a time. */
 const BATCH = 200;
-
-/** Letters of the file that are read at a time. */
-const PIECE_BYTES = 2 * 1024 * 1024;
 
 /** The largest file that is opened, and the largest list of records in it, bytes: above that a tab runs out of memory. */
 export const LARGEST_FILE_BYTES = 1_500_000_000;
@@ -145,7 +143,7 @@ export async function readBenchFile(
         ? await readLines(text, reading, photoOf)
         : await readWhole(text, reading, steps, photoOf);
     // A zip knows what it holds: where that was changed on the way, it is the reason for all else that is wrong.
-    if (faults.length > 0) await text.skip();
+    if (faults.length > 0 && entries !== undefined) await text.skip();
   } catch (error) {
     if (!(error instanceof Damaged)) throw error;
     return refuse(`The file is damaged or was cut off${detail(error)}. Export it again where it came from.`);
@@ -153,74 +151,6 @@ export async function readBenchFile(
   if (faults.length > 0) return failure(...faults);
   await reading.finish();
   return reading.check.problems.length > 0 ? failure(...reading.check.problems) : success(reading.report());
-}
-
-/** The text of a file, in pieces of some length. */
-class TextPieces {
-  private readonly decoder = new TextDecoder();
-  private ended = false;
-  /** How much of it was handed out, bytes. */
-  private bytes = 0;
-
-  private constructor(
-    private readonly pieces: AsyncGenerator<Uint8Array<ArrayBuffer>>,
-    private readonly size: number,
-    private first: string,
-  ) {}
-
-  /** Reads the first piece. */
-  static async begin(pieces: AsyncGenerator<Uint8Array<ArrayBuffer>>, size: number): Promise<TextPieces> {
-    const text = new TextPieces(pieces, size, '');
-    text.first = (await text.next()) ?? '';
-    return text;
-  }
-
-  get firstLine(): string {
-    return this.first.slice(0, Math.max(0, this.first.indexOf('\n')));
-  }
-
-  /** How much of it was handed out, 0 to 1. */
-  get share(): number {
-    return Math.min(1, this.bytes / Math.max(1, this.size));
-  }
-
-  /** The next piece; null when there is none. */
-  async next(): Promise<string | null> {
-    const { first } = this;
-    this.first = '';
-    if (first !== '') return first;
-    if (this.ended) return null;
-    const parts: Uint8Array<ArrayBuffer>[] = [];
-    let bytes = 0;
-    while (bytes < PIECE_BYTES && !this.ended) {
-      const { done, value } = await this.pieces.next();
-      if (done === true) this.ended = true;
-      else {
-        parts.push(value);
-        bytes += value.byteLength;
-      }
-    }
-    this.bytes += bytes;
-    const text = parts.map((part) => this.decoder.decode(part, { stream: true })).join('');
-    return this.ended ? text + this.decoder.decode() : text;
-  }
-
-  /** All that is left, at once. */
-  async rest(): Promise<string> {
-    const parts: string[] = [];
-    for (let piece = await this.next(); piece !== null; piece = await this.next()) parts.push(piece);
-    return parts.join('');
-  }
-
-  /** Goes to the end without it. */
-  async skip(): Promise<void> {
-    while ((await this.next()) !== null);
-  }
-}
-
-async function* plainPieces(file: Blob): AsyncGenerator<Uint8Array<ArrayBuffer>> {
-  for (let from = 0; from < file.size; from += PIECE_BYTES)
-    yield new Uint8Array(await file.slice(from, from + PIECE_BYTES).arrayBuffer());
 }
 
 /** Records on their way from a file to the sink. */
