@@ -1,6 +1,8 @@
+import { randomBytes } from 'node:crypto';
 import { mkdtempSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { watchMemory } from './memory.mjs';
 
 /** Runs of the large bench, and films among them. */
 const RUNS = 10_000;
@@ -84,6 +86,48 @@ async function importS(page, address, path) {
 
 const megabytes = (path) => Math.round(statSync(path).size / 1e6);
 
+/** Photographs on a large bench, and bytes of each. */
+const PHOTOS = 500;
+const PHOTO_BYTES = 300_000;
+
+/** Ten thousand runs and five hundred photographs, into an empty browser and out again: time, and memory of the pages. */
+async function benchPhotos({ browser, address, report, big, writeWhole, folder }) {
+  const photos = Array.from({ length: PHOTOS }, (_, index) => ({
+    id: `photo-${index}`,
+    createdMs: index,
+    updatedMs: index,
+    rollId: big.rolls[index].id,
+    name: `${index}.jpg`,
+    widthPx: 1600,
+    heightPx: 1200,
+    jpeg: new Blob([randomBytes(PHOTO_BYTES)], { type: 'image/jpeg' }),
+  }));
+  const path = join(folder, 'photos.zip');
+  writeFileSync(path, Buffer.from(await (await writeWhole({ ...big, photos })).arrayBuffer()));
+  const page = await demoPage(browser, address);
+  const whileIn = watchMemory();
+  report(
+    `import of them with ${PHOTOS} photographs, zip of ${megabytes(path)} MB`,
+    await importS(page, address, path),
+    's',
+  );
+  report('  memory of the pages at the most, over what they held before', whileIn(), 'MB', 400);
+  const whileOut = watchMemory();
+  report('  saving them again, read back to check', await saveS(page, address), 's');
+  report('  memory of the pages at the most, over what they held before', whileOut(), 'MB', 400);
+  await page.context().close();
+}
+
+/** Time until all records are in a file that was read back, s. */
+async function saveS(page, address) {
+  const saved = page.waitForEvent('download', { timeout: 120_000 });
+  await page.goto(`${address}/records`);
+  const from = Date.now();
+  await page.getByRole('button', { name: 'Save all records' }).click();
+  await saved;
+  return (Date.now() - from) / 1000;
+}
+
 /** A bench of ten thousand runs against the demo's, in one run: first rows, nodes, filter, scrolling, import, learning. */
 export async function benchBig({ browser, address, load, report, longestTask }) {
   const { demoRecords } = await load('src/data/demo/demoRecords.ts');
@@ -146,11 +190,7 @@ export async function benchBig({ browser, address, load, report, longestTask }) 
       report('  until the time knows all 10,000 verdicts', (Date.now() - from) / 1000, 's');
     }
   }
-  const saved = page.waitForEvent('download', { timeout: 120_000 });
-  await page.goto(`${address}/records`);
-  const from = Date.now();
-  await page.getByRole('button', { name: 'Save all records' }).click();
-  await saved;
-  report('saving them, read back to check', (Date.now() - from) / 1000, 's');
+  report('saving them, read back to check', await saveS(page, address), 's');
   await page.context().close();
+  await benchPhotos({ browser, address, report, big, writeWhole, folder });
 }

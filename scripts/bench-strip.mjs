@@ -1,7 +1,7 @@
-import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { watchMemory } from './memory.mjs';
 
 const WIDTH = 6000;
 const HEIGHT = 4000;
@@ -50,33 +50,24 @@ async function wedge(page) {
   return file;
 }
 
-/** Memory that the browser's pages hold, MB. */
-function rendererMb() {
-  const lines = execFileSync('ps', ['-eo', 'rss=,args='], { encoding: 'utf8' }).split('\n');
-  const kB = lines.filter((line) => line.includes('--type=renderer')).map((line) => Number(line.trim().split(' ')[0]));
-  return kB.reduce((sum, one) => sum + one, 0) / 1024;
-}
-
 /** A large picture of a strip: from the file to its densities. */
 export async function benchStrip({ page, address, report, longestTask }) {
   const file = await wedge(page);
   await page.goto(`${address}/rolls/past-03/strip`);
   await page.getByRole('button', { name: 'Choose a picture' }).waitFor();
   await page.waitForTimeout(2000);
-  const before = rendererMb();
+  const memory = watchMemory();
   let took = 0;
-  let most = 0;
-  const timer = setInterval(() => (most = Math.max(most, rendererMb())), 100);
   const task = await longestTask(page, async () => {
     const from = performance.now();
     await page.getByLabel('Picture of the strip', { exact: true }).setInputFiles(file);
     await page.getByTestId('strip-sentences').waitFor();
     took = performance.now() - from;
   });
-  clearInterval(timer);
+  const moreMb = memory();
   const read = await page.getByRole('table', { name: 'Densities of the strip' }).locator('tbody tr').count();
   report('a 24-megapixel JPEG: patches read', read, '', undefined);
   report('a 24-megapixel JPEG, opened, its row found, its patches read', took, 'ms', 2500);
   report('  longest task over 50 ms, 0 for none', task, 'ms', 50);
-  report('  memory of the pages at the most, over what they held before', most - before, 'MB', 600);
+  report('  memory of the pages at the most, over what they held before', moreMb, 'MB', 600);
 }

@@ -171,10 +171,12 @@ export async function changeLines<L extends ListName>(
   const ids = [...put.map(({ id }) => id), ...gone];
   const lumpIds = [...new Set(ids.map((id) => lumpOf(list, id)))];
   if (lumpIds.length === 0) return;
-  const revision = await nextRevision(db);
-  const before = await firstLines(db, list);
   const there = await db.lumps.bulkGet(lumpIds);
   const changed = new Set(ids);
+  // Most of what goes off a list never stood on it.
+  if (put.length === 0 && !there.some((one) => linesIn<L>(one).some(({ id }) => changed.has(id)))) return;
+  const revision = await nextRevision(db);
+  const before = await firstLines(db, list);
   const others = (lines: readonly ListLines[L][]): ListLines[L][] => lines.filter(({ id }) => !changed.has(id));
   for (const [index, id] of lumpIds.entries()) {
     const lines = [...others(linesIn<L>(there[index])), ...put.filter((line) => lumpOf(list, line.id) === id)];
