@@ -61,7 +61,7 @@ export function BrewTime({
   }
   const { timeMin, band } = estimate;
   return (
-    <section aria-label="Time of the roll" className={classes('border-b border-hair pb-4', !current && 'opacity-80')}>
+    <section aria-label="Time of the roll" className={classes('border-b border-hair pb-4', !current && 'following')}>
       <div className="flex flex-wrap items-baseline gap-x-4">
         <span {...stale(mending, 'num text-[56px] leading-none tracking-[-.03em]')} data-testid="brew-time">
           {formatMinutes(timeMin)}

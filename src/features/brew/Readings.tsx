@@ -66,7 +66,7 @@ export function ScaleReading({ step, kit, onTake }: { step: MixStep; kit: Kit; o
       <legend className="sr-only">Kitchen scale, simulated</legend>
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-2">
         <span
-          className={classes('num min-w-[150px] text-[34px] leading-none', reading?.stable !== true && 'opacity-60')}
+          className={classes('num min-w-[150px] text-[34px] leading-none', reading?.stable !== true && 'following')}
           data-testid="scale"
         >
           {shown}
@@ -148,7 +148,7 @@ export function ProbeReading({
     <fieldset className="mb-5 flex flex-wrap items-center gap-x-5 gap-y-3 border-y border-hair py-3">
       <legend className="sr-only">Probe thermometer, simulated</legend>
       <span
-        className={classes('num min-w-[150px] text-[34px] leading-none', reading?.stable !== true && 'opacity-60')}
+        className={classes('num min-w-[150px] text-[34px] leading-none', reading?.stable !== true && 'following')}
         data-testid="probe"
       >
         {reading === null ? '…' : formatQuantity(reading.value, 'temperature', units)}

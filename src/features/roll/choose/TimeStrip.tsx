@@ -120,7 +120,7 @@ function StripTime({
       aria-live="polite"
       className={classes(
         'flex min-w-0 basis-full flex-wrap items-center gap-x-4 gap-y-0 sm:gap-x-6 lg:flex-1 lg:basis-0 lg:flex-nowrap',
-        plan.state === 'following' && 'opacity-80',
+        plan.state === 'following' && 'following',
       )}
     >
       <span {...stale(mending, 'num text-[44px] leading-none tracking-[-.03em] sm:text-[60px]')} data-testid="time">

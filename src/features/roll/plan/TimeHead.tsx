@@ -28,7 +28,7 @@ export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
   const mending = state === 'mending';
   const guess = isGuess(study.estimate);
   return (
-    <div aria-live="polite" className={classes(state === 'following' && 'opacity-80')}>
+    <div aria-live="polite" className={classes(state === 'following' && 'following')}>
       <Outlook estimate={study.estimate} stale={mending} />
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
         <span {...stale(mending, 'num text-[64px] leading-none tracking-[-.03em] sm:text-[82px]')} data-testid="time">
