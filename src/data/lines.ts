@@ -173,6 +173,15 @@ function parted(lines: readonly RollLine[]): Record<'open' | 'finished', RollLin
   };
 }
 
+/** A run without what no line asks of it: of ten thousand, that is most of what they weigh. */
+function slimRun(run: Run): Run {
+  return {
+    ...run,
+    pinned: { ...run.pinned, ledger: [], evidenceIds: [] },
+    steps: run.steps.map((step) => ({ ...step, instruction: '', cues: [] })),
+  };
+}
+
 /** Makes the lines of a whole bench from its records as they come, table by table. */
 export class LineBuilder {
   private readonly stocks = new Map<string, Stock>();
@@ -202,7 +211,8 @@ export class LineBuilder {
     this.plans.set(plan.rollId, { ...plan, pinned: pinned === null ? null : { ...pinned, ledger: [] } });
   }
 
-  private takeRun(run: Run): void {
+  private takeRun(whole: Run): void {
+    const run = slimRun(whole);
     const last = this.lastRun.get(run.rollId);
     if (last === undefined || last.createdMs <= run.createdMs) this.lastRun.set(run.rollId, run);
     const roll = this.rolls.get(run.rollId);

@@ -1,8 +1,8 @@
 import 'fake-indexeddb/auto';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { demoRecords } from './demo/demoRecords';
-import { database } from './database';
-import type { RunLine } from './lines';
+import { actTables, database } from './database';
+import { refreshLines, type RunLine } from './lines';
 import {
   allLines,
   changeLines,
@@ -38,6 +38,21 @@ const put = (lines: RunLine[], gone: string[] = []): Promise<void> =>
   database().transaction('rw', 'lumps', () => changeLines(database(), 'runs', lines, gone));
 let many: RunLine[];
 const ids = (lines: readonly RunLine[]): string[] => lines.map(({ id }) => id).sort();
+
+test('lines of a whole bench are those that its rolls and runs get one by one', async () => {
+  await replaceRecords(demoRecords(NOW));
+  const db = database();
+  const lists = async () => ({
+    open: newestFirst('open', await allLines(db, 'open')),
+    finished: newestFirst('finished', await allLines(db, 'finished')),
+    runs: newestFirst('runs', await allLines(db, 'runs')),
+  });
+  const whole = await lists();
+  expect(whole.runs.length).toBeGreaterThan(10);
+  const [rollIds, runIds] = [await db.rolls.toCollection().primaryKeys(), await db.runs.toCollection().primaryKeys()];
+  await db.transaction('rw', actTables, () => refreshLines(db, rollIds, runIds));
+  expect(await lists()).toEqual(whole);
+});
 
 describe('lumps of lines', () => {
   test('hold every line once, and give back those that are asked for', async () => {

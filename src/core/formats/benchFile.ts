@@ -8,7 +8,7 @@ import { RecordCheck } from './checkRecords';
 import { latestVersion, migrate, migrations, type Migration, type RawRecords } from './migrations';
 import { RECORDS_FORMAT, RecordLines, endLine, headLine, isOwnHead, rowLines, tableLine } from './recordLines';
 import { PIECE_BYTES, TextPieces, plainPieces } from './textPieces';
-import { Damaged, unpackEntry, zipEntries, type ZipEntry } from './zipEntries';
+import { Damaged, fileInZip, unpackEntry, zipEntries, type ZipEntry } from './zipEntries';
 
 /** How far a file is, 0 to 1, and with what. Answers whether to go on. */
 export type OnProgress = (share: number, table: TableName) => boolean | Promise<boolean>;
@@ -298,14 +298,12 @@ function photosIn(zip: Blob, entries: ReadonlyMap<string, ZipEntry>): PhotoOf {
   return async (name) => {
     const entry = name.startsWith('photos/') ? entries.get(name) : undefined;
     if (entry === undefined) return null;
-    const parts: Uint8Array<ArrayBuffer>[] = [];
     try {
-      for await (const part of unpackEntry(zip, entry, LARGEST_PHOTO_BYTES)) parts.push(part);
+      return await fileInZip(zip, entry, 'image/jpeg', LARGEST_PHOTO_BYTES);
     } catch (error) {
       if (error instanceof Damaged) return null;
       throw error;
     }
-    return new Blob(parts, { type: 'image/jpeg' });
   };
 }
 

@@ -1,6 +1,6 @@
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, test } from 'vitest';
-import { crc32, unpackEntry, zipEntries, type ZipEntry } from './zipEntries';
+import { crc32, fileInZip, unpackEntry, zipEntries, type ZipEntry } from './zipEntries';
 
 describe('CRC-32', () => {
   test('of the nine digits is CBF43926, the check value of its definition', () => {
@@ -35,6 +35,16 @@ describe('a zip of the package that writes them', () => {
       const entry = entries.get(name) as ZipEntry;
       expect(entry).toMatchObject({ crc: crc32(file), bytes: file.length });
       expect(await unpacked(zip, entry)).toBe(new TextDecoder().decode(file));
+    }
+  });
+
+  test('gives a file back whole, packed or as it lies there', async () => {
+    for (const level of [0, 6] as const) {
+      const zip = new Blob([zipSync(files, { level }) as Uint8Array<ArrayBuffer>]);
+      const entry = (await zipEntries(zip))?.get('photos/höhe.jpg') as ZipEntry;
+      const file = await fileInZip(zip, entry, 'image/jpeg', 1e6);
+      expect([file.type, await file.text()]).toEqual(['image/jpeg', 'not a picture']);
+      await expect(fileInZip(zip, { ...entry, crc: entry.crc ^ 1 }, 'image/jpeg', 1e6)).rejects.toThrow(/altered/);
     }
   });
 

@@ -116,6 +116,29 @@ export async function zipEntries(zip: Blob): Promise<Map<string, ZipEntry> | nul
   return entries;
 }
 
+/** Where a file lies in its zip, as it is packed. */
+async function packedBytes(zip: Blob, entry: ZipEntry, type = ''): Promise<Blob> {
+  const header = new DataView(await zip.slice(entry.at, entry.at + HEADER_BYTES).arrayBuffer());
+  if (header.byteLength < HEADER_BYTES) throw new Damaged('the zip ends before a file in it');
+  const start = entry.at + HEADER_BYTES + header.getUint16(26, true) + header.getUint16(28, true);
+  return zip.slice(start, start + entry.packedBytes, type);
+}
+
+/**
+ * A file of a zip as it was put in. One that lies there as it is stays in the zip: it is read once to be checked, and never
+ * held in memory.
+ * @param zip the whole zip
+ * @param entry the file, from `zipEntries`
+ * @param type its type, as in “image/jpeg”
+ * @param mostBytes length at which it stops
+ * @throws Damaged as `unpackEntry` does
+ */
+export async function fileInZip(zip: Blob, entry: ZipEntry, type: string, mostBytes: number): Promise<Blob> {
+  const parts: Uint8Array<ArrayBuffer>[] = [];
+  for await (const part of unpackEntry(zip, entry, mostBytes)) if (entry.method !== STORED) parts.push(part);
+  return entry.method === STORED ? packedBytes(zip, entry, type) : new Blob(parts, { type });
+}
+
 /**
  * Unpacks a file of a zip, piece by piece, and holds it against what the zip says of it.
  * @param zip the whole zip
@@ -128,10 +151,7 @@ export async function* unpackEntry(
   entry: ZipEntry,
   mostBytes: number,
 ): AsyncGenerator<Uint8Array<ArrayBuffer>> {
-  const header = new DataView(await zip.slice(entry.at, entry.at + HEADER_BYTES).arrayBuffer());
-  if (header.byteLength < HEADER_BYTES) throw new Damaged('the zip ends before a file in it');
-  const start = entry.at + HEADER_BYTES + header.getUint16(26, true) + header.getUint16(28, true);
-  const packed = zip.slice(start, start + entry.packedBytes).stream() as ReadableStream<Uint8Array<ArrayBuffer>>;
+  const packed = (await packedBytes(zip, entry)).stream() as ReadableStream<Uint8Array<ArrayBuffer>>;
   if (entry.method !== STORED && entry.method !== DEFLATED) throw new Damaged('a file is packed in an unknown way');
   const reader = (
     entry.method === STORED ? packed : packed.pipeThrough(new DecompressionStream('deflate-raw'))
