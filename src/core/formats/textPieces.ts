@@ -1,5 +1,5 @@
 /** Letters of the file that are read at a time. */
-export const PIECE_BYTES = 2 * 1024 * 1024;
+export const PIECE_BYTES = 1024 * 1024;
 
 /** The text of a file, in pieces of some length. */
 export class TextPieces {
