@@ -13,7 +13,6 @@ export interface ListLines {
   runs: RunLine;
 }
 export type ListName = keyof ListLines;
-export const listNames: readonly ListName[] = ['open', 'finished', 'runs'];
 
 /** Lines of one list that are stored together. */
 export interface Lump {
