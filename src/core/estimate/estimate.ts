@@ -220,9 +220,9 @@ function sorted<T>(items: readonly T[], of: (item: T) => number): Float64Array {
   return values.sort();
 }
 
-function rowSource(id: LedgerRowId, knownBase: boolean): SourceMark {
+function rowSource(id: LedgerRowId, knownBase: boolean, oneBath: boolean): SourceMark {
   if (id === 'base') return knownBase ? 'user' : 'estimate';
-  if (id === 'temperature') return 'published';
+  if (id === 'temperature') return oneBath ? 'practice' : 'published';
   if (id === 'wear') return 'practice';
   if (id === 'target') return 'practice';
   return 'estimate';
@@ -246,11 +246,18 @@ function ledger(
   }));
   const total = shares.reduce((sum, { share }) => sum + share, 0);
   const knownBase = fit.released.has(pairKey(request));
+  const oneBath = request.developer.kind === 'one-bath';
   let timeMin = prediction.film.baseTimeMin;
   return ledgerRowIds.map((id) => {
     const ratio = id === 'base' ? null : prediction.ratios[id];
     timeMin *= ratio ?? 1;
     const share = shares.reduce((sum, one) => (one.row === id ? sum + one.share : sum), 0);
-    return { id, ratio, timeMin, varianceShare: total === 0 ? 0 : share / total, source: rowSource(id, knownBase) };
+    return {
+      id,
+      ratio,
+      timeMin,
+      varianceShare: total === 0 ? 0 : share / total,
+      source: rowSource(id, knownBase, oneBath),
+    };
   });
 }

@@ -196,8 +196,8 @@ function oneBathRow(row: LedgerRow, request: EstimateRequest, estimate: Estimate
     case 'temperature':
       return {
         label: degrees(request.temperatureC),
-        note: `${formatMinutes(middle.timeMin)} at ${degrees(middle.temperatureC)}, ${formatMinutes(warm.timeMin)} at ${degrees(warm.temperatureC)}`,
-        explanation: `Between these the time runs evenly; beyond them it follows how fast the rate grows. It is rounded up to the quarter minute, and never under ${formatMinutes(cold.timeMin)} below ${degrees(middle.temperatureC)}.`,
+        note: `against ${[cold, middle, warm].map(({ timeMin, temperatureC }) => `${formatMinutes(timeMin)} at ${degrees(temperatureC)}`).join(', ')}`,
+        explanation: `Those are the usual times. Colder, warmer and in between, the time follows them, rounded up to the quarter minute; below ${degrees(middle.temperatureC)} it is never under ${formatMinutes(cold.timeMin)}.`,
       };
     case 'agitation':
       return {
