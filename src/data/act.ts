@@ -3,6 +3,7 @@ import { recordSchemas, type Records, type TableName } from '@/core/records/reco
 import { actTables, database, type AetasDatabase, type Kept } from './database';
 import { markTyped, type TypedUpTo } from './drafts';
 import { refreshLines } from './lines';
+import { inSteps, step } from './steps';
 import { Refusal, guardedWrite } from './trouble';
 
 /** How many undoable acts are kept. */
@@ -99,12 +100,16 @@ export class Writer {
 }
 
 /** Lets go of what the oldest acts kept. */
-export async function forgetOlder(db: AetasDatabase): Promise<void> {
-  const all = await db.acts.filter(({ kind }) => kind !== 'upgrade').primaryKeys();
-  for (const id of all.slice(0, -KEPT_ACTS)) {
-    await db.acts.delete(id);
-    await db.kept.where({ actId: id }).delete();
-  }
+export function forgetOlder(db: AetasDatabase): PromiseLike<void> {
+  return inSteps(
+    (function* () {
+      const all = yield* step(db.acts.filter(({ kind }) => kind !== 'upgrade').primaryKeys());
+      for (const id of all.slice(0, -KEPT_ACTS)) {
+        yield* step(db.acts.delete(id));
+        yield* step(db.kept.where({ actId: id }).delete());
+      }
+    })(),
+  );
 }
 
 interface ActOptions {

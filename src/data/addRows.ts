@@ -14,7 +14,7 @@ export function addRows(table: string, rows: readonly unknown[]): void {
 }
 
 /** Rows as the database holds them, and the key after which the next ones come. */
-interface StoredRows {
+export interface StoredRows {
   rows: unknown[];
   last: IDBValidKey | null;
 }

@@ -9,6 +9,7 @@ import { addRows } from './addRows';
 import { actTables, database, type AetasDatabase } from './database';
 import { rebuildLines, type StoredSink } from './lines';
 import { Passage, type Handed } from './passage';
+import { inSteps, step } from './steps';
 import { Refusal, forgetTrouble, guardedWrite } from './trouble';
 import { dropAllAhead } from './typedAhead';
 import { clearBench, keepWhole, undoAct } from './undo';
@@ -81,7 +82,7 @@ export async function mergeBench<T>(
   const report: MergeReport = { added: noCounts(), updated: noCounts(), kept: 0 };
   const answer = await takeFile((hand) => read(hand as RowSink), withoutCopy, 'merging the file', {
     ahead: AHEAD,
-    begin: () => Promise.resolve(),
+    begin: () => Dexie.Promise.resolve(),
     take: (db, { table, rows }) => mergeRows(db, table as TableName, rows as Dated[], report),
     end: rebuildLines,
   });
@@ -137,25 +138,30 @@ function noCounts(): Record<TableName, number> {
   return Object.fromEntries(tableNames.map((name) => [name, 0])) as Record<TableName, number>;
 }
 
-async function mergeRows(
+/** Takes what is new or newer. Promises of the database alone: an await of others would wear out its hold on the transaction. */
+function mergeRows(
   db: AetasDatabase,
   table: TableName,
   rows: readonly Dated[],
   report: MergeReport,
-): Promise<void> {
-  const here = (await db.table(table).bulkGet(rows.map(({ id }) => id))) as (Dated | undefined)[];
-  const taken = rows.filter((row, index) => {
-    const known = here[index];
-    if (known === undefined) report.added[table] += 1;
-    // Settings carry no time: they are this bench's own.
-    else if (table !== 'settings' && (row.updatedMs ?? 0) > (known.updatedMs ?? 0)) report.updated[table] += 1;
-    else {
-      report.kept += 1;
-      return false;
-    }
-    return true;
-  });
-  await db.table(table).bulkPut(taken);
+): PromiseLike<unknown> {
+  return db
+    .table<Dated>(table)
+    .bulkGet(rows.map(({ id }) => id))
+    .then((here) => {
+      const taken = rows.filter((row, index) => {
+        const known = here[index];
+        if (known === undefined) report.added[table] += 1;
+        // Settings carry no time: they are this bench's own.
+        else if (table !== 'settings' && (row.updatedMs ?? 0) > (known.updatedMs ?? 0)) report.updated[table] += 1;
+        else {
+          report.kept += 1;
+          return false;
+        }
+        return true;
+      });
+      return taken.length > 0 ? db.table(table).bulkPut(taken) : undefined;
+    });
 }
 
 /** What becomes of the records of a file. */
@@ -163,10 +169,11 @@ interface Taking {
   /** Batches that may wait. */
   ahead: number;
   /** Before the first records come. */
-  begin: (db: AetasDatabase) => Promise<unknown>;
-  take: (db: AetasDatabase, handed: Handed) => unknown;
+  begin: (db: AetasDatabase) => PromiseLike<unknown>;
+  /** Stores some; a promise of the database where it has to be waited for. */
+  take: (db: AetasDatabase, handed: Handed) => PromiseLike<unknown> | undefined;
   /** After the last ones. */
-  end: (db: AetasDatabase) => Promise<unknown>;
+  end: (db: AetasDatabase) => PromiseLike<unknown>;
 }
 
 /**
@@ -183,7 +190,10 @@ export async function importBench<T>(
   return takeFile(read, withoutCopy, 'the import', {
     ahead: PACKED_AHEAD,
     begin: clearBench,
-    take: (_db, { table, rows }) => addRows(table, rows),
+    take: (_db, { table, rows }) => {
+      addRows(table, rows);
+      return undefined;
+    },
     end: (db) => db.done.put({ id: '*', updatedMs: Date.now() }),
   });
 }
@@ -236,33 +246,36 @@ async function takeFile<T>(
     ownFault = !passage.failed;
   });
   try {
-    return await db.transaction('rw', actTables, async () => {
-      if (!withoutCopy) await keepWhole(db, what);
-      await db.done.put({ id: half, updatedMs: Date.now() });
-      await begin(db);
-      // Anything that is asked waits for what was handed over before, and says if it was refused.
-      const stored = (): PromiseLike<unknown> => db.done.get('');
-      for (let batch = 1; ; batch++) {
-        let next = passage.ready();
-        if (next === null) {
-          await stored();
-          // Waiting costs requests that keep the transaction open.
-          next = await Dexie.waitFor(passage.next());
-        }
-        if (next === null) break;
-        // An await of anything but the database's own promises wears out its hold on the transaction.
-        const taken = take(db, next);
-        if (taken !== undefined) await taken;
-        if (batch % AHEAD === 0) await stored();
-      }
-      await stored();
-      const answer = await Dexie.waitFor(reading);
-      if (!answer.ok) throw new NotTaken();
-      await end(db);
-      await forgetOlder(db);
-      await db.done.delete(half);
-      return answer;
-    });
+    return await db.transaction('rw', actTables, () =>
+      inSteps(
+        (function* () {
+          if (!withoutCopy) yield* step(keepWhole(db, what));
+          yield* step(db.done.put({ id: half, updatedMs: Date.now() }));
+          yield* step(begin(db));
+          // Anything that is asked waits for what was handed over before, and says if it was refused.
+          const stored = (): PromiseLike<unknown> => db.done.get('');
+          for (let batch = 1; ; batch++) {
+            let next = passage.ready();
+            if (next === null) {
+              yield* step(stored());
+              // Waiting costs requests that keep the transaction open.
+              next = yield* step(Dexie.waitFor(passage.next()));
+            }
+            if (next === null) break;
+            const taken = take(db, next);
+            if (taken !== undefined) yield* step(taken);
+            if (batch % AHEAD === 0) yield* step(stored());
+          }
+          yield* step(stored());
+          const answer = yield* step(Dexie.waitFor(reading));
+          if (!answer.ok) throw new NotTaken();
+          yield* step(end(db));
+          yield* step(forgetOlder(db));
+          yield* step(db.done.delete(half));
+          return answer;
+        })(),
+      ),
+    );
   } catch (error) {
     passage.fail(error);
     await takeBackHalf(db, half, withoutCopy);
@@ -281,17 +294,21 @@ async function takeFile<T>(
 export async function wipeRecords(withoutCopy = false): Promise<void> {
   await guardedWrite('empty', async () => {
     const db = database();
-    await db.transaction('rw', actTables, async () => {
-      if (withoutCopy) {
-        await db.kept.clear();
-        await db.acts.clear();
-      } else await keepWhole(db, 'emptying the bench');
-      await clearBench(db);
-      // Where there is no room for anything, only what deletes goes through.
-      if (withoutCopy) return;
-      await db.done.put({ id: '*', updatedMs: Date.now() });
-      await forgetOlder(db);
-    });
+    await db.transaction('rw', actTables, () =>
+      inSteps(
+        (function* () {
+          if (withoutCopy) {
+            yield* step(db.kept.clear());
+            yield* step(db.acts.clear());
+          } else yield* step(keepWhole(db, 'emptying the bench'));
+          yield* step(clearBench(db));
+          // Where there is no room for anything, only what deletes goes through.
+          if (withoutCopy) return;
+          yield* step(db.done.put({ id: '*', updatedMs: Date.now() }));
+          yield* step(forgetOlder(db));
+        })(),
+      ),
+    );
     if (withoutCopy) await db.done.put({ id: '*', updatedMs: Date.now() }).catch(() => undefined);
   });
   dropAllAhead();

@@ -10,6 +10,7 @@ import { agitationSchools } from '@/core/schedule/agitationSchools';
 import { runProgress } from '@/core/schedule/runState';
 import { changeLines, lumpsOf, replaceLumps, type Lump } from './lumps';
 import { pack } from './packing';
+import { inSteps, step } from './steps';
 import type { AetasDatabase } from './database';
 
 /*
@@ -272,12 +273,16 @@ export function asStored<T>(read: (sink: RowSink) => Promise<Result<T>>): (sink:
 const BATCH = 500;
 
 /** Makes all lines anew. Called within a transaction over all tables. */
-export async function rebuildLines(db: Tables): Promise<void> {
-  const builder = new LineBuilder();
-  for (const name of ['stocks', 'rolls', 'plans', 'runs', 'verdicts', 'evidence'] as const) {
-    const ids = (await db[name].toCollection().primaryKeys()) as string[];
-    for (let from = 0; from < ids.length; from += BATCH)
-      builder.take(name, await db[name].bulkGet(ids.slice(from, from + BATCH)));
-  }
-  await replaceLumps(db, builder.finish());
+export function rebuildLines(db: Tables): PromiseLike<void> {
+  return inSteps(
+    (function* () {
+      const builder = new LineBuilder();
+      for (const name of ['stocks', 'rolls', 'plans', 'runs', 'verdicts', 'evidence'] as const) {
+        const ids = yield* step<string[]>(db[name].toCollection().primaryKeys());
+        for (let from = 0; from < ids.length; from += BATCH)
+          builder.take(name, yield* step<unknown[]>(db[name].bulkGet(ids.slice(from, from + BATCH))));
+      }
+      yield* step(replaceLumps(db, builder.finish()));
+    })(),
+  );
 }

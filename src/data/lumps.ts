@@ -84,9 +84,11 @@ function firstLump<L extends ListName>(list: L, lines: readonly ListLines[L][], 
 }
 
 /** A revision after all that there were. */
-async function nextRevision(db: Lumps): Promise<number> {
-  const last = await db.lumps.orderBy('revision').last();
-  return Math.max(Date.now(), (last?.revision ?? 0) + 1);
+function nextRevision(db: Lumps): PromiseLike<number> {
+  return db.lumps
+    .orderBy('revision')
+    .last()
+    .then((last) => Math.max(Date.now(), (last?.revision ?? 0) + 1));
 }
 
 /** Lumps of a whole list. */
@@ -193,8 +195,8 @@ export async function changeLines<L extends ListName>(
 }
 
 /** Puts lumps in the place of all that there are. Called within a transaction. */
-export async function replaceLumps(db: Lumps, lumps: readonly Lump[]): Promise<void> {
-  const revision = await nextRevision(db);
-  await db.lumps.clear();
-  await db.lumps.bulkAdd(lumps.map((one) => ({ ...one, revision })));
+export function replaceLumps(db: Lumps, lumps: readonly Lump[]): PromiseLike<unknown> {
+  return nextRevision(db).then((revision) =>
+    db.lumps.clear().then(() => db.lumps.bulkAdd(lumps.map((one) => ({ ...one, revision })))),
+  );
 }

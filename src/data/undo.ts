@@ -1,9 +1,11 @@
+import Dexie from 'dexie';
 import type { Records, TableName } from '@/core/records/records';
 import { noRecords, tableNames } from '@/core/records/tables';
 import { act, forgetOlder } from './act';
-import { addRows, storedRows } from './addRows';
+import { addRows, storedRows, type StoredRows } from './addRows';
 import { actTables, database, type Act, type AetasDatabase, type Kept } from './database';
 import { rebuildLines, refreshLines } from './lines';
+import { inSteps, step, type Steps } from './steps';
 import { guardedWrite } from './trouble';
 import { dropAllAhead } from './typedAhead';
 
@@ -14,24 +16,25 @@ const BATCH = 1000;
  * Keeps the whole bench as it is, as rows. Called within a transaction over `actTables`.
  * @param what what is about to be done, as in “the import”
  */
-export async function keepWhole(db: AetasDatabase, what: string): Promise<void> {
-  const actId = await db.acts.add({ atMs: Date.now(), what, kind: 'whole' });
+export function keepWhole(db: AetasDatabase, what: string): PromiseLike<unknown> {
   // All tables at a time: who asks the database while a file is read waits long for each answer.
-  await Promise.all(tableNames.map((table) => keepTable(db, actId, table)));
+  return db.acts
+    .add({ atMs: Date.now(), what, kind: 'whole' })
+    .then((actId) => Dexie.Promise.all(tableNames.map((table) => inSteps(keepTable(db, actId, table)))));
 }
 
-async function keepTable(db: AetasDatabase, actId: number, table: TableName): Promise<void> {
+function* keepTable(db: AetasDatabase, actId: number, table: TableName): Steps<void> {
   let after: IDBValidKey | null = null;
   do {
-    const { rows, last }: Awaited<ReturnType<typeof storedRows>> = await storedRows(table, after, BATCH);
-    if (rows.length > 0) await db.kept.add({ actId, table, rows } as Kept);
+    const { rows, last }: StoredRows = yield* step(storedRows(table, after, BATCH));
+    if (rows.length > 0) yield* step(db.kept.add({ actId, table, rows } as Kept));
     after = rows.length < BATCH ? null : last;
   } while (after !== null);
 }
 
 /** Takes everything off the bench. Called within a transaction over `actTables`. */
-export async function clearBench(db: AetasDatabase): Promise<void> {
-  await Promise.all([...tableNames, 'lumps', 'starts'].map((table) => db.table(table).clear()));
+export function clearBench(db: AetasDatabase): PromiseLike<unknown> {
+  return Dexie.Promise.all([...tableNames, 'lumps', 'starts'].map((table) => db.table(table).clear()));
 }
 
 /** Every record of the bench, by table. For tests and small benches: files are written in pieces. */
@@ -63,23 +66,27 @@ export async function replaceRecords(records: Records): Promise<void> {
 export async function undoAct(id?: number): Promise<void> {
   await guardedWrite('undo', async () => {
     const db = database();
-    const whole = await db.transaction('rw', actTables, async () => {
-      const done = id === undefined ? await lastAct(db) : await db.acts.get(id);
-      if (done === undefined) return false;
-      if (done.kind === 'whole') {
-        const kept = await db.kept.where({ actId: done.id }).primaryKeys();
-        await keepWhole(db, `undoing ${done.what}`);
-        await clearBench(db);
-        for (const key of kept) {
-          const lump = await db.kept.get(key);
-          if (lump?.rows !== undefined) addRows(lump.table, lump.rows);
-        }
-        await rebuildLines(db);
-      } else await bringBack(db, done);
-      await forget(db, done.id);
-      await forgetOlder(db);
-      return done.kind === 'whole';
-    });
+    const whole = await db.transaction('rw', actTables, () =>
+      inSteps(
+        (function* () {
+          const done = yield* step(id === undefined ? lastAct(db) : db.acts.get(id));
+          if (done === undefined) return false;
+          if (done.kind === 'whole') {
+            const kept = yield* step(db.kept.where({ actId: done.id }).primaryKeys());
+            yield* step(keepWhole(db, `undoing ${done.what}`));
+            yield* step(clearBench(db));
+            for (const key of kept) {
+              const lump = yield* step(db.kept.get(key));
+              if (lump?.rows !== undefined) addRows(lump.table, lump.rows);
+            }
+            yield* step(rebuildLines(db));
+          } else yield* step(bringBack(db, done));
+          yield* step(forget(db, done.id));
+          yield* step(forgetOlder(db));
+          return done.kind === 'whole';
+        })(),
+      ),
+    );
     if (whole) dropAllAhead();
   });
 }
@@ -106,13 +113,12 @@ async function bringBack(db: AetasDatabase, done: Act): Promise<void> {
   await refreshLines(db, rolls, runs);
 }
 
-function lastAct(db: AetasDatabase): Promise<Act | undefined> {
+function lastAct(db: AetasDatabase): PromiseLike<Act | undefined> {
   return db.acts.filter(({ kind }) => kind !== 'upgrade').last();
 }
 
-async function forget(db: AetasDatabase, id: number): Promise<void> {
-  await db.acts.delete(id);
-  await db.kept.where({ actId: id }).delete();
+function forget(db: AetasDatabase, id: number): PromiseLike<unknown> {
+  return db.acts.delete(id).then(() => db.kept.where({ actId: id }).delete());
 }
 
 /** Lets the offer to undo an act go, with what it kept. */
