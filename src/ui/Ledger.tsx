@@ -1,6 +1,6 @@
 'use client';
 
-import { Fragment, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { ChevronRight } from 'lucide-react';
 import { classes } from './classes';
 import { stale } from './stale';
@@ -57,71 +57,9 @@ export function Ledger({ lines, total, own = null, stale: isStale = false }: Led
         </tr>
       </thead>
       <tbody>
-        {lines.map((line) => {
-          const isOpen = open === line.id;
-          return (
-            <Fragment key={line.id}>
-              <tr className="border-t border-hair align-baseline">
-                <td className="py-1 pr-2">
-                  <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
-                    {line.detail === null ? (
-                      <span className="pl-[21px] text-ink2">{line.label}</span>
-                    ) : (
-                      <button
-                        type="button"
-                        aria-expanded={isOpen}
-                        className="group flex min-h-6 gap-1.5 text-left"
-                        onClick={() => setOpen(isOpen ? null : line.id)}
-                      >
-                        <ChevronRight
-                          aria-hidden
-                          size={15}
-                          className={classes('mt-1 shrink-0 text-ink2', isOpen && 'rotate-90')}
-                        />
-                        <span>
-                          <span className="group-hover:underline">{line.label}</span>
-                          {line.note !== '' && (
-                            <span className="block text-[13px] leading-tight text-ink2">{line.note}</span>
-                          )}
-                        </span>
-                      </button>
-                    )}
-                    {line.fieldsBeside === true && line.fields}
-                  </div>
-                </td>
-                <td {...figure('num py-1 text-right whitespace-nowrap')}>{line.ratio}</td>
-                <td {...figure('py-1 pl-1.5 text-right')}>{line.time}</td>
-                <td {...figure('py-1 pl-3 ')}>
-                  <span className="sr-only">{Math.round(line.share * 100)} % of the doubt</span>
-                  <span aria-hidden className="relative block h-[7px] bg-hair">
-                    <span className="absolute inset-y-0 left-0 bg-ink2" style={{ width: `${line.share * 100}%` }} />
-                  </span>
-                </td>
-              </tr>
-              {line.below && (
-                <tr>
-                  <td colSpan={4} className="pb-2 pl-[21px]">
-                    {line.below}
-                  </td>
-                </tr>
-              )}
-              {line.fields && line.fieldsBeside !== true && (
-                <tr>
-                  <td colSpan={4} className="pb-1.5 pl-[21px]">
-                    <div className="flex flex-wrap items-start gap-x-4 gap-y-1.5">{line.fields}</div>
-                  </td>
-                </tr>
-              )}
-              {isOpen && (
-                <tr>
-                  <td colSpan={4} className="pb-3 pl-[21px] text-[14px]">
-                    {line.detail}
-                  </td>
-                </tr>
-              )}
-            </Fragment>
-          );
-        })}
+        {lines.map((line) => (
+          <Line key={line.id} line={line} isOpen={open === line.id} isStale={isStale} onOpen={setOpen} />
+        ))}
       </tbody>
       <tfoot>
         <tr className="border-t-2 border-ink align-baseline font-[650]">
@@ -144,5 +82,79 @@ export function Ledger({ lines, total, own = null, stale: isStale = false }: Led
         )}
       </tfoot>
     </table>
+  );
+}
+
+interface LineProps {
+  line: LedgerLine;
+  isOpen: boolean;
+  isStale: boolean;
+  /** Opens a row, or closes the one that is open. */
+  onOpen: (id: string | null) => void;
+}
+
+/** A reason with its figures and its fields. Of a line that changes only what changed is drawn anew. */
+function Line({ line, isOpen, isStale, onOpen }: LineProps) {
+  const { id, label, note, ratio, time, share, detail, fields, below } = line;
+  const beside = line.fieldsBeside === true;
+  return (
+    <>
+      <tr className="border-t border-hair align-baseline">
+        <td className="py-1 pr-2">
+          <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
+            {detail === null ? (
+              <span className="pl-[21px] text-ink2">{label}</span>
+            ) : (
+              <button
+                type="button"
+                aria-expanded={isOpen}
+                className="group flex min-h-6 gap-1.5 text-left"
+                onClick={() => onOpen(isOpen ? null : id)}
+              >
+                <ChevronRight
+                  aria-hidden
+                  size={15}
+                  className={classes('mt-1 shrink-0 text-ink2', isOpen && 'rotate-90')}
+                />
+                <span>
+                  <span className="group-hover:underline">{label}</span>
+                  {note !== '' && <span className="block text-[13px] leading-tight text-ink2">{note}</span>}
+                </span>
+              </button>
+            )}
+            {beside && fields}
+          </div>
+        </td>
+        <td {...stale(isStale, 'num py-1 text-right whitespace-nowrap')}>{ratio}</td>
+        <td {...stale(isStale, 'py-1 pl-1.5 text-right')}>{time}</td>
+        <td {...stale(isStale, 'py-1 pl-3 ')}>
+          <span className="sr-only">{Math.round(share * 100)} % of the doubt</span>
+          <span aria-hidden className="relative block h-[7px] bg-hair">
+            <span className="absolute inset-y-0 left-0 bg-ink2" style={{ width: `${share * 100}%` }} />
+          </span>
+        </td>
+      </tr>
+      {below && (
+        <tr>
+          <td colSpan={4} className="pb-2 pl-[21px]">
+            {below}
+          </td>
+        </tr>
+      )}
+      {fields && !beside && (
+        <tr>
+          <td colSpan={4} className="pb-1.5 pl-[21px]">
+            <div className="flex flex-wrap items-start gap-x-4 gap-y-1.5">{fields}</div>
+          </td>
+        </tr>
+      )}
+      {isOpen && (
+        <tr>
+          <td colSpan={4} className="pb-3 pl-[21px] text-[14px]">
+            {detail}
+          </td>
+        </tr>
+      )}
+    </>
   );
 }

@@ -1,13 +1,14 @@
 'use client';
 
-import { Chart, Filler, LinearScale, LineController, LineElement, PointElement, type ChartDataset } from 'chart.js';
+import { Chart, Filler, LineController, LineElement, PointElement, type ChartDataset } from 'chart.js';
 import { useEffect, useMemo, useRef } from 'react';
-import { currentInks, paperOptions, paperPlugin, type Inks } from './graphPaper';
+import { currentInks, paperOptions, type Inks } from './graphPaper';
 import { chartFile, chartFileKinds, type ChartFileKind } from './chartFiles';
 import { download } from './download';
 import { useLight } from './light';
+import { PaperScale, paperPlugin } from './standingPaper';
 
-Chart.register(LineController, LineElement, PointElement, LinearScale, Filler);
+Chart.register(LineController, LineElement, PointElement, PaperScale, Filler);
 
 /** A curve on graph paper. */
 export interface PaperLine extends Pick<
@@ -93,6 +94,9 @@ export function PaperChart({ label, name, heightPx, x, y, lines, marks }: PaperC
     // Axes are laid out anew at some cost: only when they change.
     made.options = paperOptions(inks, { title: xTitle, min: xMin, max: xMax }, { title: yTitle, max: yMax });
     made.update('none');
+    // A chart that came before its font: its paper stands, so it is drawn once more.
+    if (document.fonts.status === 'loading')
+      void document.fonts.ready.then(() => chart.current === made && made.update('none'));
   }, [inks, xTitle, xMin, xMax, yTitle, yMax]);
   useEffect(() => {
     if (chart.current !== null) redraw(chart.current, lines(inks));

@@ -1,4 +1,4 @@
-import type { ChartOptions, Plugin } from 'chart.js';
+import type { ChartOptions } from 'chart.js';
 import type { Light } from './light';
 
 /** Colours of the light at hand, read from the page so that charts follow Day, Dim and Safe. */
@@ -35,41 +35,6 @@ export function currentInks(light: Light): Inks {
 /** Font of labels on charts. */
 export const GRAPH_FONT = "13px 'Commissioner Variable', sans-serif";
 
-/** Paints the paper and its fine grid: ten fine squares to every labelled step. */
-export function paperPlugin(inks: Inks): Plugin<'line'> {
-  return {
-    id: 'paper',
-    beforeDraw(chart) {
-      const { ctx, chartArea, scales } = chart;
-      if (chartArea === undefined) return;
-      ctx.save();
-      ctx.fillStyle = inks.sheet;
-      ctx.fillRect(chartArea.left, chartArea.top, chartArea.width, chartArea.height);
-      for (const axis of [scales.x, scales.y]) {
-        if (axis === undefined) continue;
-        const [first, second] = axis.ticks;
-        if (first === undefined || second === undefined) continue;
-        const fine = (second.value - first.value) / 5;
-        ctx.strokeStyle = inks.grid;
-        ctx.lineWidth = 1;
-        ctx.beginPath();
-        for (let value = axis.min; value <= axis.max + fine / 2; value += fine) {
-          const at = Math.round(axis.getPixelForValue(value)) + 0.5;
-          if (axis.isHorizontal()) {
-            ctx.moveTo(at, chartArea.top);
-            ctx.lineTo(at, chartArea.bottom);
-          } else {
-            ctx.moveTo(chartArea.left, at);
-            ctx.lineTo(chartArea.right, at);
-          }
-        }
-        ctx.stroke();
-      }
-      ctx.restore();
-    },
-  };
-}
-
 /**
  * The next round number for the end of an axis.
  * @param value largest value to show; above 0
@@ -87,7 +52,7 @@ export function paperOptions(
   y: { title: string; max: number },
 ): ChartOptions<'line'> {
   const axis = (title: string, max: number, min = 0) => ({
-    type: 'linear' as const,
+    type: 'paper' as const,
     min,
     max,
     title: { display: true, text: title, color: inks.ink2, font: { family: 'Commissioner Variable', size: 13 } },

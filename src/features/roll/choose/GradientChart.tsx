@@ -7,6 +7,7 @@ import { formatMinutes } from '@/core/units/duration';
 import { GRAPH_FONT, roundUp, type Inks } from '@/ui/graphPaper';
 import { PaperChart, type Paper, type PaperLine } from '@/ui/PaperChart';
 import { chartPx } from '@/ui/EmptyChart';
+import { useSteadyEnd } from '@/ui/useSteadyEnd';
 
 /** Arm of the cross that marks a reading, px. */
 const ARM_PX = 5;
@@ -36,23 +37,16 @@ export default function GradientChart({ study }: { study: Glance }) {
     },
     [timeMin, gradient, readings, own],
   );
-  const x = useMemo(
-    () => ({
-      title: 'minutes',
-      max: roundUp(Math.max(curve.timesMin.at(-1) ?? 1, ...readings.map((reading) => reading.timeMin * 1.05))),
-    }),
-    [curve, readings],
+  const xMax = useSteadyEnd(
+    roundUp(Math.max(curve.timesMin.at(-1) ?? 1, ...readings.map((reading) => reading.timeMin * 1.05))),
   );
-  const y = useMemo(
-    () => ({
-      title: 'average gradient, net of fog',
-      max:
-        Math.ceil(
-          Math.max(gradient.target * 1.25, ...curve.high, ...readings.map((reading) => reading.gradient * 1.05)) * 5,
-        ) / 5,
-    }),
-    [curve, gradient, readings],
+  const yMax = useSteadyEnd(
+    Math.ceil(
+      Math.max(gradient.target * 1.25, ...curve.high, ...readings.map((reading) => reading.gradient * 1.05)) * 5,
+    ) / 5,
   );
+  const x = useMemo(() => ({ title: 'minutes', max: xMax }), [xMax]);
+  const y = useMemo(() => ({ title: 'average gradient, net of fog', max: yMax }), [yMax]);
   const words = `Average gradient net of fog against minutes. At ${formatMinutes(timeMin)} it is ${gradient.net.toFixed(2)}; the target is ${gradient.target.toFixed(2)}.${readings.map((reading) => ` Read after ${formatMinutes(reading.developedMin)}: ${reading.gradient.toFixed(2)}.`).join('')}`;
   return (
     <figure>

@@ -22,7 +22,7 @@ export function WhatIf({ plan, units }: { plan: PlanInHand; units: UnitChoice })
   const number = (value: number | string, otherwise: number): number => (typeof value === 'number' ? value : otherwise);
   const agent = organicAgents[form.agentId];
   return (
-    <fieldset className="mt-4">
+    <fieldset className="isolate mt-4">
       <legend className="sr-only">What if</legend>
       <div className="grid gap-x-7 gap-y-1 sm:grid-cols-3">
         <Slider
