@@ -58,7 +58,8 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
             <LiveLedger plan={plan} familyId={dossier.stock.familyId} units={units} />
           </div>
         </div>
-        <div className="min-w-0 space-y-5">
+        {/* What moves is painted apart from what stands. */}
+        <div className="min-w-0 space-y-5 *:isolate [&>*>*]:isolate">
           {guess && shown !== null ? (
             <>
               <section aria-labelledby="unknown">
