@@ -130,7 +130,7 @@ function Line({ line, isOpen, isStale, onOpen }: LineProps) {
         <td {...stale(isStale, 'py-1 pl-3 ')}>
           <span className="sr-only">{Math.round(share * 100)} % of the doubt</span>
           <span aria-hidden className="relative block h-[7px] bg-hair">
-            <span className="absolute inset-y-0 left-0 bg-ink2" style={{ width: `${share * 100}%` }} />
+            <span className="absolute inset-0 origin-left bg-ink2" style={{ transform: `scaleX(${share})` }} />
           </span>
         </td>
       </tr>
