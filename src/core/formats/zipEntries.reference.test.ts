@@ -1,5 +1,5 @@
 import { strToU8, zipSync } from 'fflate';
-import { describe, expect, test } from 'vitest';
+import { describe, expect, test, vi } from 'vitest';
 import { crc32, fileInZip, unpackEntry, zipEntries, type ZipEntry } from './zipEntries';
 
 describe('CRC-32', () => {
@@ -46,6 +46,32 @@ describe('a zip of the package that writes them', () => {
       expect([file.type, await file.text()]).toEqual(['image/jpeg', 'not a picture']);
       await expect(fileInZip(zip, { ...entry, crc: entry.crc ^ 1 }, 'image/jpeg', 1e6)).rejects.toThrow(/altered/);
     }
+  });
+
+  test.each([
+    ['into a room of its own', true],
+    ['into rooms of the browser’s', false],
+  ])('gives large files back that lie there as they are, read %s', async (_how, intoOwnRoom) => {
+    const large = Object.fromEntries(
+      [300_000, 262_144, 1, 0].map((length, nth) => [
+        `${nth}.bin`,
+        Uint8Array.from({ length }, (_, index) => (index * 7 + nth) & 0xff),
+      ]),
+    );
+    const bytesOf = Blob.prototype.stream;
+    const spy = vi.spyOn(Blob.prototype, 'stream').mockImplementation(function (this: Blob) {
+      const stream = bytesOf.call(this) as ReadableStream<Uint8Array<ArrayBuffer>>;
+      return intoOwnRoom ? stream : stream.pipeThrough(new TransformStream());
+    });
+    const zip = new Blob([zipSync(large, { level: 0 }) as Uint8Array<ArrayBuffer>]);
+    const entries = (await zipEntries(zip)) as Map<string, ZipEntry>;
+    for (const [name, file] of Object.entries(large)) {
+      const entry = entries.get(name) as ZipEntry;
+      expect(new Uint8Array(await (await fileInZip(zip, entry, '', 1e6)).arrayBuffer())).toEqual(file);
+      await expect(fileInZip(zip, { ...entry, crc: entry.crc ^ 1 }, '', 1e6)).rejects.toThrow(/altered/);
+    }
+    await expect(fileInZip(zip, entries.get('0.bin') as ZipEntry, '', 1000)).rejects.toThrow(/more than/);
+    spy.mockRestore();
   });
 
   test('whose bytes were altered, or that unpacks to more than it may, is damaged', async () => {

@@ -134,9 +134,63 @@ async function packedBytes(zip: Blob, entry: ZipEntry, type = ''): Promise<Blob>
  * @throws Damaged as `unpackEntry` does
  */
 export async function fileInZip(zip: Blob, entry: ZipEntry, type: string, mostBytes: number): Promise<Blob> {
+  if (entry.method === STORED) {
+    const stored = await packedBytes(zip, entry, type);
+    if (stored.size > mostBytes) throw tooLong(mostBytes);
+    if ((await crcOf(stored)) !== entry.crc) throw altered();
+    return stored;
+  }
   const parts: Uint8Array<ArrayBuffer>[] = [];
-  for await (const part of unpackEntry(zip, entry, mostBytes)) if (entry.method !== STORED) parts.push(part);
-  return entry.method === STORED ? packedBytes(zip, entry, type) : new Blob(parts, { type });
+  for await (const part of unpackEntry(zip, entry, mostBytes)) parts.push(part);
+  return new Blob(parts, { type });
+}
+
+/** Room into which files are read one after the other, so that hundreds of them leave no more behind than one. */
+let spareRoom: ArrayBuffer | null = null;
+const ROOM_BYTES = 256 * 1024;
+
+/**
+ * CRC-32 of a file, which is read through the same small room as the one before it where the browser can do that.
+ * @throws Damaged when the browser cannot read it
+ */
+async function crcOf(file: Blob): Promise<number> {
+  let room = spareRoom ?? new ArrayBuffer(ROOM_BYTES);
+  spareRoom = null;
+  let crc = 0;
+  try {
+    const read = reading(file.stream() as ReadableStream<Uint8Array<ArrayBuffer>>);
+    for (;;) {
+      const { done, value } = await read(room);
+      if (value !== undefined) room = value.buffer;
+      if (done || value === undefined) break;
+      crc = crc32(value, crc);
+    }
+  } catch (error) {
+    throw new Damaged(error instanceof Error ? error.message : 'it cannot be read');
+  }
+  spareRoom = room;
+  return crc;
+}
+
+type Read = (room: ArrayBuffer) => Promise<ReadableStreamReadResult<Uint8Array<ArrayBuffer>>>;
+
+/** Reads into a given room, or into rooms of the browser's own where it knows no other way. */
+function reading(stream: ReadableStream<Uint8Array<ArrayBuffer>>): Read {
+  try {
+    const reader = stream.getReader({ mode: 'byob' });
+    return (room) => reader.read(new Uint8Array(room));
+  } catch {
+    const reader = stream.getReader();
+    return () => reader.read();
+  }
+}
+
+function tooLong(mostBytes: number): Damaged {
+  return new Damaged(`a file in it unpacks to more than ${mostBytes / 1e9} GB`);
+}
+
+function altered(): Damaged {
+  return new Damaged('a file in it was altered or damaged after it was saved');
 }
 
 /**
@@ -165,12 +219,12 @@ export async function* unpackEntry(
       });
       if (done) break;
       bytes += value.byteLength;
-      if (bytes > mostBytes) throw new Damaged(`a file in it unpacks to more than ${mostBytes / 1e9} GB`);
+      if (bytes > mostBytes) throw tooLong(mostBytes);
       crc = crc32(value, crc);
       yield value;
     }
   } finally {
     await reader.cancel().catch(() => undefined);
   }
-  if (crc !== entry.crc) throw new Damaged('a file in it was altered or damaged after it was saved');
+  if (crc !== entry.crc) throw altered();
 }
