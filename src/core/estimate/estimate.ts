@@ -18,12 +18,13 @@ import {
   slopesOf,
   timesCovariance,
   type Draws,
+  type FigureSlopes,
   type Posterior,
-  type Slopes,
 } from './posterior';
 import { drawTime, predict, type DrawnTime, type Prediction } from './predict';
+import { dot } from '../inference/vectors';
+import { controlledQuantile } from '../inference/controlledQuantile';
 import { mixtureQuantile } from '../inference/mixtureQuantile';
-import { sampleQuantile } from '../inference/quasiRandom';
 import { estimateRequestSchema, type EstimateRequest, type EstimateRequestInput } from './request';
 import type { Estimate, LedgerRow, Range } from './result';
 import { pairKey } from './situation';
@@ -95,32 +96,37 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
   const posterior = posteriorFor(settingOf(request), fit, covariances);
   const { conditions } = posterior.situation;
   const prediction = predict(conditions, wanted, deviationsOf(posterior.situation, posterior.mean));
-  const slopes = slopesOf(posterior, (deviations) =>
-    Math.log(timeWanted(drawTime(conditions, wanted, deviations), wanted)),
-  );
-  const drawn = draws(posterior, slopes, wanted.strategy.liftCap ? DRAWS_WITHOUT_CAP : DRAWS);
-  const films = drawn.deviations.map((deviations) => drawTime(conditions, wanted, deviations));
   const { timeMin } = prediction;
-  const quantile = timeQuantiles(films, drawn, slopes, wanted);
+  const figures = figuresAt(timeMin, conditions);
+  const slopes = slopesOf(posterior, (deviations) => {
+    const film = drawTime(conditions, wanted, deviations);
+    return [Math.log(timeWanted(film, wanted)), ...figures.map(({ of }) => of(film))];
+  });
+  const [ofTime, ...ofFigures] = slopes.figures as [FigureSlopes, ...FigureSlopes[]];
+  const drawn = draws(posterior, slopes, ofTime, wanted.strategy.liftCap ? DRAWS_WITHOUT_CAP : DRAWS);
+  const films = drawn.deviations.map((deviations) => drawTime(conditions, wanted, deviations));
+  const quantile = timeQuantiles(films, drawn, ofTime, wanted);
   // The time itself always lies in its band, also where the distribution is very lopsided.
   const { widening = 1 } = fit;
   const lowMin = timeMin * Math.min(1, quantile(0.1) / timeMin) ** widening;
   const highMin = timeMin * Math.max(1, quantile(0.9) / timeMin) ** widening;
-  const around = (value: number, of: (film: DrawnTime) => number): Range => {
-    const values = sorted(films, of);
-    return {
-      value,
-      low: Math.min(value, sampleQuantile(values, 0.1)),
-      high: Math.max(value, sampleQuantile(values, 0.9)),
-    };
-  };
-  const { emulsionLossStops, imageLossStops } = prediction.film.aged;
+  const [baseFogD, imageLossStops, exposureIndex] = figures.map(({ of, back }, index): Range => {
+    const moves = ofFigures[index] as FigureSlopes;
+    const variance = dot(moves.byUnknown, timesCovariance(posterior, moves.byUnknown));
+    const quantile = controlledQuantile(
+      Float64Array.from(films, of),
+      drawn.along(moves),
+      Math.sqrt(Math.max(0, variance)),
+    );
+    const [value, low, high] = [back(of(prediction)), back(quantile(0.1)), back(quantile(0.9))];
+    return { value, low: Math.min(value, low), high: Math.max(value, high) };
+  }) as [Range, Range, Range];
   const answer: Estimate = {
     timeMin,
     band: { lowMin, highMin, coverage: 0.8 },
     widening,
     lnSd: Math.log(highMin / lowMin) / (2 * Z80),
-    ledger: ledger(request, fit, posterior, prediction, slopes.lnTime),
+    ledger: ledger(request, fit, posterior, prediction, ofTime.byUnknown),
     familyTimeMin: conditions.baseTimeMin,
     ph: conditions.strength === null ? null : REFERENCE_BREW_PH + conditions.strength.phShift,
     freshTimeMin: prediction.freshTimeMin,
@@ -132,13 +138,9 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
       met: prediction.reach.reachable && prediction.extension.met,
       capped: prediction.extension.capped,
     },
-    baseFogD: around(prediction.film.baseFogAt(timeMin), ({ film }) =>
-      Math.min(conditions.film.maximumDensityD, film.baseFogAt(timeMin)),
-    ),
-    imageLossStops: around(imageLossStops, ({ film }) => film.aged.imageLossStops),
-    exposureIndex: around(speedAfterLoss(conditions.iso, emulsionLossStops), ({ film }) =>
-      speedAfterLoss(conditions.iso, film.aged.emulsionLossStops),
-    ),
+    baseFogD,
+    imageLossStops,
+    exposureIndex,
     effectiveAge: ageRange(posterior),
     conflicts: fit.conflicts,
     converged: fit.converged,
@@ -157,7 +159,7 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Wo
     covariances,
     posterior,
     prediction,
-    slopes: slopes.lnTime,
+    slopes: ofTime.byUnknown,
     draws: drawn,
     estimate: answer,
   };
@@ -180,6 +182,22 @@ function outlookOf(
   return shadows === null ? 'no-shadows' : 'usable';
 }
 
+/** A figure beside the time, on the scale on which it is averaged, and the way back from it. */
+interface Figure {
+  of: (film: DrawnTime) => number;
+  back: (scaled: number) => number;
+}
+
+/** Base + fog at a time, D; speed that the image has lost, stops; the speed to expose for. */
+function figuresAt(timeMin: number, { film, iso }: Conditions): [Figure, Figure, Figure] {
+  const same = (value: number): number => value;
+  return [
+    { of: (drawn) => Math.min(film.maximumDensityD, drawn.film.baseFogAt(timeMin)), back: same },
+    { of: (drawn) => drawn.film.aged.imageLossStops, back: same },
+    { of: (drawn) => -drawn.film.aged.emulsionLossStops, back: (stops) => speedAfterLoss(iso, -stops) },
+  ];
+}
+
 /** The time that the film wants. A stand is left within common limits; what it would want beyond them is still in doubt. */
 function timeWanted(film: DrawnTime, { strategy }: Wanted): number {
   return strategy.id === 'stand' ? film.freshTimeMin : film.timeMin;
@@ -192,14 +210,14 @@ function timeWanted(film: DrawnTime, { strategy }: Wanted): number {
 function timeQuantiles(
   films: readonly DrawnTime[],
   { lnRateOff, lnRateSd }: Draws,
-  { lnTimePerLnRate }: Slopes,
+  { perLnRate }: FigureSlopes,
   wanted: Wanted,
 ): (p: number) => number {
   const centres = Float64Array.from(
     films,
-    (film, n) => Math.log(timeWanted(film, wanted)) - lnTimePerLnRate * (lnRateOff[n] ?? 0),
+    (film, n) => Math.log(timeWanted(film, wanted)) - perLnRate * (lnRateOff[n] ?? 0),
   );
-  return (p) => Math.exp(mixtureQuantile(centres, Math.abs(lnTimePerLnRate) * lnRateSd, p));
+  return (p) => Math.exp(mixtureQuantile(centres, Math.abs(perLnRate) * lnRateSd, p));
 }
 
 /** The roll's effective age, room-years: its own distribution where nothing was learned of it, else moved by what was. */
@@ -212,12 +230,6 @@ function ageRange({ situation, mean, covariance }: Posterior): Range {
     low: conditions.ageAt(centre - Z80 * sd),
     high: conditions.ageAt(centre + Z80 * sd),
   };
-}
-
-function sorted<T>(items: readonly T[], of: (item: T) => number): Float64Array {
-  const values = new Float64Array(items.length);
-  for (let i = 0; i < values.length; i++) values[i] = of(items[i] as T);
-  return values.sort();
 }
 
 function rowSource(id: LedgerRowId, knownBase: boolean, oneBath: boolean): SourceMark {

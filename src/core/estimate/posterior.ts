@@ -47,24 +47,30 @@ export function deviationsOf({ unknowns }: Situation, z: ArrayLike<number>): Dev
   return deviations;
 }
 
-/** How ln(time) and ln(rate) move with each unknown, for one standard deviation of its prior. */
+/** How figures and ln(rate) move with each unknown, for one standard deviation of its prior. */
 export interface Slopes {
-  lnTime: Float64Array;
-  /** Of the unknowns that enter the rate alone; null for others. */
+  /** Of ln(rate), for the unknowns that enter the rate alone; null for others. */
   lnRate: readonly (number | null)[];
-  /** How far ln(time) moves with ln(rate): −1 where the bath keeps its temperature. */
-  lnTimePerLnRate: number;
+  figures: readonly FigureSlopes[];
+}
+
+/** How one figure moves. */
+export interface FigureSlopes {
+  /** With each unknown. */
+  byUnknown: Float64Array;
+  /** With ln(rate): −1 for ln(time) where the bath keeps its temperature. */
+  perLnRate: number;
 }
 
 /**
- * Change of ln(time) for one posterior standard deviation of each unknown, divided by that standard deviation: central
+ * Change of figures for one posterior standard deviation of each unknown, divided by that standard deviation: central
  * differences over a whole deviation, so that kinks such as the cap on Extend are averaged and not missed.
  * @param posterior what is known
- * @param lnTime the model: ln(time) for deviations
+ * @param model the figures for deviations; the same number of them every time
  */
 export function slopesOf(
   { situation, mean, covariance }: Posterior,
-  lnTime: (deviations: Deviations) => number,
+  model: (deviations: Deviations) => readonly number[],
 ): Slopes {
   const deviations = deviationsOf(situation, mean);
   const { unknowns, conditions } = situation;
@@ -77,9 +83,11 @@ export function slopesOf(
     deviations[id] = before;
     return found;
   };
-  const own = (index: number): number =>
-    (moved(index, 1, () => lnTime(deviations)) - moved(index, -1, () => lnTime(deviations))) /
-    (2 * Math.sqrt(covariance.get(index, index)));
+  const own = (index: number): number[] => {
+    const [up, down] = [moved(index, 1, () => model(deviations)), moved(index, -1, () => model(deviations))];
+    const apart = 2 * Math.sqrt(covariance.get(index, index));
+    return up.map((value, figure) => (value - (down[figure] ?? 0)) / apart);
+  };
   const lnRate = unknowns.map(({ id, sd }, index): number | null => {
     const sign = paceSign[id];
     if (sign !== undefined) return sign * sd;
@@ -87,14 +95,22 @@ export function slopesOf(
     const [up, down] = [moved(index, 1, at), moved(index, -1, at)];
     return up === null || down === null ? null : (up - down) / (2 * Math.sqrt(covariance.get(index, index)));
   });
-  // What only quickens or slows moves a time alike: the widest of them is tried, and tells for all.
+  // What only quickens or slows moves a figure alike: the widest of them is tried, and tells for all.
   const widest = widestPace(situation, covariance);
-  const lnTimePerLnRate = widest === null ? -1 : own(widest.index) / (widest.sign * widest.sd);
-  return {
-    lnRate,
-    lnTimePerLnRate,
-    lnTime: Float64Array.from(lnRate, (slope, index) => (slope === null ? own(index) : slope * lnTimePerLnRate)),
-  };
+  const byWidest = widest === null ? null : own(widest.index);
+  const byUnknown = lnRate.map((slope, index) => (slope === null ? own(index) : null));
+  const count = (byWidest ?? byUnknown.find((found) => found !== null) ?? model(deviations)).length;
+  const figures = Array.from({ length: count }, (_, figure): FigureSlopes => {
+    // Without a pace there is nothing to try: a time goes as one over the rate.
+    const perLnRate = widest === null ? -1 : (byWidest?.[figure] ?? 0) / (widest.sign * widest.sd);
+    return {
+      perLnRate,
+      byUnknown: Float64Array.from(lnRate, (slope, index) =>
+        slope === null ? (byUnknown[index]?.[figure] ?? 0) : slope * perLnRate,
+      ),
+    };
+  });
+  return { lnRate, figures };
 }
 
 /** The pace unknown that is least known; null when there is none. */
@@ -127,6 +143,8 @@ export interface Draws {
   lnRateOff: Float64Array;
   /** Spread of that. */
   lnRateSd: number;
+  /** How far each draw takes a figure along its slopes. */
+  along: (figure: FigureSlopes) => Float64Array;
 }
 
 /** Unknowns of a rate that bend it, or whose slope hangs on another one: they are drawn. */
@@ -137,10 +155,11 @@ const drawnRates: readonly ParameterId[] = ['agedRate', 'lnHalfLife'];
  * is normal: what it does to a time is known without drawing. The first coordinate of the others runs along the direction in
  * which ln(time) moves most, in equal strips of probability; the rest is quasi-random.
  * @param posterior what is known
- * @param slopes how ln(time) and ln(rate) move
+ * @param slopes how ln(rate) moves
+ * @param lnTime how ln(time) moves
  * @param count number of draws; 2 or more
  */
-export function draws(posterior: Posterior, slopes: Slopes, count: number): Draws {
+export function draws(posterior: Posterior, slopes: Slopes, lnTime: FigureSlopes, count: number): Draws {
   const { mean, situation } = posterior;
   const { unknowns } = situation;
   const isPace = unknowns.map(({ id }, index) => slopes.lnRate[index] !== null && !drawnRates.includes(id));
@@ -150,9 +169,9 @@ export function draws(posterior: Posterior, slopes: Slopes, count: number): Draw
 
   const direction = new Float64Array(size + 1);
   for (let row = 0; row < size; row++) {
-    const slope = slopes.lnTime[drawn[row] ?? 0] ?? 0;
+    const slope = lnTime.byUnknown[drawn[row] ?? 0] ?? 0;
     for (let i = 0; i <= row; i++) direction[i] = (direction[i] ?? 0) + (lower[row * size + i] ?? 0) * slope;
-    direction[row] = (direction[row] ?? 0) + (ofRate[row] ?? 0) * slopes.lnTimePerLnRate;
+    direction[row] = (direction[row] ?? 0) + (ofRate[row] ?? 0) * lnTime.perLnRate;
   }
   const length = Math.hypot(...direction);
   const unit = direction.map((value) => (length === 0 ? 0 : value / length));
@@ -165,6 +184,8 @@ export function draws(posterior: Posterior, slopes: Slopes, count: number): Draw
   const base = deviationsOf(situation, mean);
   const point = new Float64Array(size + 1);
   const lnRateOff = new Float64Array(count);
+  /** Of each draw, where its drawn unknowns lie, and its ln(rate) beside them. */
+  const places = new Float64Array(count * (size + 1));
   const strips = strata(count);
   const deviations = normalPoints(size + 1, count).map((raw, n): Deviations => {
     let share = 0;
@@ -178,12 +199,23 @@ export function draws(posterior: Posterior, slopes: Slopes, count: number): Draw
       let sum = 0;
       for (let i = firstOf[row] ?? 0; i <= row; i++) sum += (lower[row * size + i] ?? 0) * (point[i] ?? 0);
       one[ids[row] as ParameterId] += (sds[row] ?? 0) * sum;
+      places[n * (size + 1) + row] = sum;
       lnRate += (ofRate[row] ?? 0) * (point[row] ?? 0);
     }
     one.lnRun += lnRate;
+    places[n * (size + 1) + size] = lnRate;
     return one;
   });
-  return { deviations, lnRateOff, lnRateSd: restSd };
+  const along = ({ byUnknown, perLnRate }: FigureSlopes): Float64Array => {
+    const weights = Float64Array.from([...drawn.map((index) => byUnknown[index] ?? 0), perLnRate]);
+    const moving = [...weights.keys()].filter((row) => weights[row] !== 0);
+    const moves = new Float64Array(count);
+    for (const row of moving)
+      for (let n = 0; n < count; n++)
+        moves[n] = (moves[n] ?? 0) + (weights[row] ?? 0) * (places[n * (size + 1) + row] ?? 0);
+    return moves;
+  };
+  return { deviations, lnRateOff, lnRateSd: restSd, along };
 }
 
 /**

@@ -5,6 +5,8 @@ import { describe, expect, test } from 'vitest';
 import { sampleRequest, roomYears } from '../testing/sampleRequest';
 import { chance } from '../testing/calibration/chance';
 import { workOut, type Worked } from '../estimate/estimate';
+import { speedAfterLoss } from '../units/stops';
+import { controlledQuantile } from './controlledQuantile';
 import { mixtureQuantile } from './mixtureQuantile';
 import { normalQuantile } from './normalQuantile';
 import { deviationsOf } from '../estimate/posterior';
@@ -46,6 +48,25 @@ describe('the fixed set', () => {
   });
 });
 
+describe('quantile of a sample beside a line whose distribution is known', () => {
+  const luck = chance(5);
+  const line = Float64Array.from({ length: 64 }, () => 0.7 * luck.normal());
+  test('is exact where the sample is a straight line itself, whatever chance drew', () => {
+    const quantile = controlledQuantile(
+      line.map((x) => 3 + 2 * x),
+      line,
+      0.7,
+    );
+    for (const p of [0.1, 0.5, 0.9]) expect(quantile(p)).toBeCloseTo(3 + 2 * jstat.jStat.normal.inv(p, 0, 0.7), 9);
+  });
+  test('never lies beyond the sample, and is that of the sample alone where nothing is known', () => {
+    const sample = line.map((x) => Math.max(0, x));
+    expect(controlledQuantile(sample, line, 3)(0.1)).toBeGreaterThanOrEqual(0);
+    const alone = controlledQuantile(line, new Float64Array(64), 0);
+    expect(alone(0.9)).toBe(sampleQuantile(line.slice().sort(), 0.9));
+  });
+});
+
 describe('quantile of a mixture of normals', () => {
   test('of one normal is that of a statistics library', () => {
     for (const p of [0.1, 0.5, 0.9])
@@ -68,26 +89,47 @@ describe('quantile of a mixture of normals', () => {
   });
 });
 
-/** A time without its band's own ordering: what random draws of every unknown by itself make of it. */
-function byForce({ posterior, wanted }: Worked, seed: number): number[] {
+/** What random draws of every unknown by itself make of a time, and of the figures beside it; each in rising order. */
+function byForce({ posterior, wanted, estimate }: Worked, seed: number): Record<'times' | RangeName, number[]> {
   const { situation, mean, covariance } = posterior;
+  const { film: stock, iso } = situation.conditions;
   const luck = chance(seed);
   const lower = new CholeskyDecomposition(Matrix.add(covariance, Matrix.eye(mean.length, mean.length, 1e-12)))
     .lowerTriangularMatrix;
-  const times = Float64Array.from({ length: 40_000 }, () => {
+  const drawn = Array.from({ length: 40_000 }, () => {
     const point = Matrix.columnVector(Array.from(mean, luck.normal));
     const z = lower.mmul(point).to1DArray();
-    return predict(
+    const { film, timeMin } = predict(
       situation.conditions,
       wanted,
       deviationsOf(
         situation,
         z.map((off, index) => off + (mean[index] ?? 0)),
       ),
-    ).timeMin;
+    );
+    return {
+      times: timeMin,
+      baseFogD: Math.min(stock.maximumDensityD, film.baseFogAt(estimate.timeMin)),
+      imageLossStops: film.aged.imageLossStops,
+      exposureIndex: speedAfterLoss(iso, film.aged.emulsionLossStops),
+    };
   });
-  return [...times.sort()];
+  const column = (name: keyof (typeof drawn)[number]): number[] => [
+    ...Float64Array.from(drawn, (one) => one[name]).sort(),
+  ];
+  return {
+    times: column('times'),
+    baseFogD: column('baseFogD'),
+    imageLossStops: column('imageLossStops'),
+    exposureIndex: column('exposureIndex'),
+  };
 }
+
+const rangeNames = ['baseFogD', 'imageLossStops', 'exposureIndex'] as const;
+type RangeName = (typeof rangeNames)[number];
+
+/** How far an end of a range may be off, as a share of its width. */
+const RANGE_TOLERANCE = 0.08;
 
 /*
  * 40,000 draws find a tenth to about half a percent themselves.
@@ -136,8 +178,15 @@ describe('the band holds the tenths of 40,000 random draws', () => {
   ])('of %s', (_what, request, tolerance) => {
     const worked = workOut(request);
     const { band, timeMin } = worked.estimate;
-    const times = byForce(worked, 4);
+    const { times, ...figures } = byForce(worked, 4);
     expect(Math.abs(Math.log(band.lowMin / Math.min(timeMin, quantileSorted(times, 0.1))))).toBeLessThan(tolerance);
     expect(Math.abs(Math.log(band.highMin / Math.max(timeMin, quantileSorted(times, 0.9))))).toBeLessThan(tolerance);
+    for (const name of rangeNames) {
+      const range = worked.estimate[name];
+      const [low, high] = [quantileSorted(figures[name], 0.1), quantileSorted(figures[name], 0.9)];
+      const most = RANGE_TOLERANCE * (high - low);
+      expect(Math.abs(range.low - Math.min(range.value, low)), `lower end of ${name}`).toBeLessThanOrEqual(most);
+      expect(Math.abs(range.high - Math.max(range.value, high)), `upper end of ${name}`).toBeLessThanOrEqual(most);
+    }
   });
 });

@@ -99,11 +99,13 @@ export function sampleQuantile(sorted: Float64Array, p: number): number {
   return sum;
 }
 
-const weightTables = new Map<string, Float64Array>();
+const weightTables = new Map<number, Map<number, Float64Array>>();
 
 /** Weights of the order statistics; they add up to one. */
 function quantileWeights(n: number, p: number): Float64Array {
-  const known = weightTables.get(`${n} ${p}`);
+  const ofLength = weightTables.get(n) ?? new Map<number, Float64Array>();
+  weightTables.set(n, ofLength);
+  const known = ofLength.get(p);
   if (known !== undefined) return known;
   const spread = Math.sqrt((p * (1 - p)) / n) * SMOOTH;
   const weights = Float64Array.from({ length: n }, (_, index) => {
@@ -112,6 +114,6 @@ function quantileWeights(n: number, p: number): Float64Array {
   });
   const whole = weights.reduce((sum, weight) => sum + weight, 0);
   const made = weights.map((weight) => weight / whole);
-  weightTables.set(`${n} ${p}`, made);
+  ofLength.set(p, made);
   return made;
 }
