@@ -40,7 +40,9 @@ export function Choice<T extends string>({
 }: ChoiceProps<T>) {
   const chosen = options.find((option) => option.value === value);
   return (
-    <Field className={classes('min-w-0', inline && 'flex max-w-full items-center gap-x-1.5')}>
+    <Field
+      className={classes('min-w-0', inline && 'flex max-w-full items-center', inline && !quietLabel && 'gap-x-1.5')}
+    >
       <div className={inline ? '' : 'flex flex-wrap items-baseline justify-between gap-x-3'}>
         <Label className={quietLabel ? 'sr-only' : inline ? 'text-[14px]' : 'font-[620]'}>{label}</Label>
         {hint && <span className="text-[13px] text-ink2">{hint}</span>}

@@ -51,7 +51,7 @@ export function Ledger({ lines, total, own = null, stale: isStale = false }: Led
           <th scope="col" className="w-[60px] py-1 text-right font-normal sm:w-[64px]">
             Time
           </th>
-          <th scope="col" className="w-[48px] py-1 pl-3 font-normal sm:w-[76px]">
+          <th scope="col" className="w-[52px] py-1 pl-3 font-normal sm:w-[76px]">
             Doubt
           </th>
         </tr>
@@ -101,14 +101,14 @@ function Line({ line, isOpen, isStale, onOpen }: LineProps) {
     <>
       <tr className="border-t border-hair align-baseline">
         <td className="py-1 pr-2">
-          <div className="flex flex-wrap items-center gap-x-2 gap-y-1">
+          <div className="flex flex-wrap items-center gap-x-2 gap-y-1 pl-[21px]">
             {detail === null ? (
-              <span className="pl-[21px] text-ink2">{label}</span>
+              <span className="text-ink2">{label}</span>
             ) : (
               <button
                 type="button"
                 aria-expanded={isOpen}
-                className="group flex min-h-6 gap-1.5 text-left"
+                className="group -ml-[21px] flex min-h-6 gap-1.5 text-left"
                 onClick={() => onOpen(isOpen ? null : id)}
               >
                 <ChevronRight
