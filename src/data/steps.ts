@@ -21,14 +21,21 @@ export function* step<T>(promise: PromiseLike<T>): Steps<T> {
  */
 export function inSteps<T>(steps: Steps<T>): PromiseLike<T> {
   const own = Dexie.currentTransaction as unknown;
-  const go = (next: IteratorResult<PromiseLike<unknown>, T>): PromiseLike<T> | T => {
-    if ((Dexie.currentTransaction as unknown) !== own) throw new Error('The transaction was lost on the way.');
-    return next.done === true
-      ? next.value
-      : Dexie.Promise.resolve(next.value).then(
-          (value) => go(steps.next(value)),
-          (error: unknown) => go(steps.throw(error)),
-        );
-  };
-  return Dexie.Promise.resolve().then(() => go(steps.next()));
+  return new Dexie.Promise<T>((resolve, reject) => {
+    const take = (advance: () => IteratorResult<PromiseLike<unknown>, T>): void => {
+      try {
+        if ((Dexie.currentTransaction as unknown) !== own) throw new Error('The transaction was lost on the way.');
+        const next = advance();
+        if (next.done === true) resolve(next.value);
+        else
+          Dexie.Promise.resolve(next.value).then(
+            (value) => take(() => steps.next(value)),
+            (error: unknown) => take(() => steps.throw(error)),
+          );
+      } catch (error) {
+        reject(error);
+      }
+    };
+    take(() => steps.next());
+  });
 }
