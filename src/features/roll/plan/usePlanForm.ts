@@ -13,7 +13,7 @@ import { useLearned, type Learned } from '@/features/learning/useLearned';
 import { useLast } from '@/ui/useLast';
 import { coreWorker } from '@/workers/core';
 import type { RollStudy } from '@/workers/coreApi';
-import { Trials } from './trial';
+import { Trials, type Trial } from './trial';
 
 /** How the estimate on show stands to what is typed. */
 export type PlanState = 'current' | 'following' | 'mending';
@@ -22,8 +22,11 @@ export type PlanState = 'current' | 'following' | 'mending';
 export interface PlanInHand {
   form: PlanForm;
   change: (part: Partial<PlanForm>) => void;
-  /** Changes a field while a hand moves: the time follows at once, the rest of the page when it rests. */
-  tryOut: (part: Partial<PlanForm>) => void;
+  /**
+   * Changes a field while a hand or a key moves it: the time follows at once, the rest of the page when it rests. What a key
+   * moves is shown together with its time.
+   */
+  tryOut: (part: Partial<PlanForm>, by: 'hand' | 'key') => void;
   trials: Trials;
   /** Chooses a strategy with what belongs to it. */
   chooseStrategy: (id: PlanForm['strategyId']) => void;
@@ -45,6 +48,9 @@ export interface PlanInHand {
 
 /** How long a slider must rest before the page follows it, ms. */
 const REST_MS = 180;
+
+/** How long what a key moved may wait for its time, ms. */
+const TOGETHER_MS = 40;
 
 /** Keeps the plan's form as typed, reads it, and asks the worker for the estimate. */
 export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly Brew[], nowMs: number): PlanInHand {
@@ -130,8 +136,10 @@ interface TryOut extends Pick<RollDossier, 'roll' | 'stock'> {
 function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pick<PlanInHand, 'tryOut' | 'trials'> {
   const [trials] = useState(() => new Trials());
   const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const together = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => {
     const settle = (): void => {
+      clearTimeout(together.current);
       if (rest.current === undefined) return;
       clearTimeout(rest.current);
       rest.current = undefined;
@@ -144,25 +152,34 @@ function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pi
     };
   }, [latestRef, replace]);
   const tryOut = useCallback(
-    (part: Partial<PlanForm>) => {
+    (part: Partial<PlanForm>, by: 'hand' | 'key') => {
       const form = { ...latestRef.current, ...part };
       latestRef.current = form;
-      trials.set({ form, found: trials.current()?.found ?? null });
+      const show = (found: Trial['found']): void => {
+        clearTimeout(together.current);
+        trials.set({ form, found });
+      };
+      const showAlone = (): void => show(trials.current()?.found ?? null);
       clearTimeout(rest.current);
       rest.current = setTimeout(() => {
         rest.current = undefined;
         replace(latestRef.current);
       }, REST_MS);
       const read = readPlanForm(form, { formatId: roll.formatId }, jugs);
-      if (!read.ok) return;
-      const brew = jugs.find(({ id }) => id === read.value.brewId) ?? null;
-      const { request } = tryRequest(() => estimateRequestFor(roll, stock, read.value, brew, nowMs));
-      if (request === null) return;
+      const brew = read.ok ? (jugs.find(({ id }) => id === read.value.brewId) ?? null) : null;
+      const request = read.ok
+        ? tryRequest(() => estimateRequestFor(roll, stock, read.value, brew, nowMs)).request
+        : null;
+      if (!read.ok || request === null) return showAlone();
+      if (by === 'hand') showAlone();
+      else {
+        clearTimeout(together.current);
+        together.current = setTimeout(showAlone, TOGETHER_MS);
+      }
       void coreWorker()
         .glance(request, form.muted, read.value.ownTimeMin)
         .then((glance) => {
-          if (latestRef.current === form && trials.current() !== null)
-            trials.set({ form, found: { choices: read.value, glance } });
+          if (latestRef.current === form && rest.current !== undefined) show({ choices: read.value, glance });
         })
         // The page's own estimate, which follows when the hand rests, says what is wrong.
         .catch(() => undefined);

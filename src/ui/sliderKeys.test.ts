@@ -1,0 +1,46 @@
+import { describe, expect, it } from 'vitest';
+import { keyedValue } from './sliderKeys';
+
+const slider = { value: 20, min: 14, max: 30, step: 0.5 };
+
+describe('keys of a slider', () => {
+  it.each([
+    ['ArrowRight', 20.5],
+    ['ArrowUp', 20.5],
+    ['ArrowLeft', 19.5],
+    ['ArrowDown', 19.5],
+    ['PageUp', 21.5],
+    ['PageDown', 18.5],
+    ['Home', 14],
+    ['End', 30],
+  ])('%s goes to %s', (key, value) => {
+    expect(keyedValue(key, slider)).toBe(value);
+  });
+
+  it('stops at the ends', () => {
+    expect(keyedValue('ArrowUp', { ...slider, value: 30 })).toBe(30);
+    expect(keyedValue('PageDown', { ...slider, value: 14.5 })).toBe(14);
+  });
+
+  it('leaves other keys alone', () => {
+    expect(keyedValue('Tab', slider)).toBeNull();
+    expect(keyedValue('a', slider)).toBeNull();
+    expect(keyedValue('constructor', slider)).toBeNull();
+  });
+
+  it('comes back onto a step from a value that was typed beside the slider', () => {
+    expect(keyedValue('ArrowUp', { ...slider, value: 20.3 })).toBe(21);
+  });
+
+  it('gathers no rounding over many steps', () => {
+    let value = 0;
+    for (let press = 0; press < 60; press++)
+      value = keyedValue('ArrowRight', { value, min: 0, max: 6, step: 0.1 }) ?? -1;
+    expect(value).toBe(6);
+    expect(keyedValue('ArrowLeft', { value: 0.3, min: 0, max: 6, step: 0.1 })).toBe(0.2);
+  });
+
+  it('ends on the last step where the range is no whole number of them', () => {
+    expect(keyedValue('End', { value: 0, min: 0, max: 10, step: 4 })).toBe(8);
+  });
+});
