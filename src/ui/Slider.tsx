@@ -1,7 +1,7 @@
 'use client';
 
-import { useEffect, useId, useRef } from 'react';
-import { keyedValue } from './sliderKeys';
+import { useId, useLayoutEffect, useRef, useState } from 'react';
+import { keyedValue, pointedValue } from './sliderValue';
 
 interface SliderProps {
   label: string;
@@ -11,22 +11,38 @@ interface SliderProps {
   min: number;
   max: number;
   step: number;
-  /**
-   * Takes the new value. A hand moves the thumb itself; a key does not, so whoever takes its value may show it together with
-   * what hangs on it.
-   */
-  onChange: (value: number, by: 'hand' | 'key') => void;
+  /** Takes the new value, and may show it a moment later, together with what hangs on it. */
+  onChange: (value: number) => void;
 }
 
-/** A value to push to and fro: for what-if, beside a field that takes it exactly. */
+/** Width of the thumb, px: that of the stylesheet. */
+const THUMB_PX = 12;
+
+/**
+ * A value to push to and fro: for what-if, beside a field that takes it exactly. Keys and fingers ask for a value and leave the
+ * thumb where it is, so that it moves together with what hangs on it, in one frame.
+ */
 export function Slider({ label, shown, value, min, max, step, onChange }: SliderProps) {
   const id = useId();
   const within = Math.min(max, Math.max(min, value));
-  /** What a key has asked for while it is not shown yet. */
+  const [first] = useState(within);
+  const inputRef = useRef<HTMLInputElement>(null);
+  /** What was asked for while it is not shown yet. */
   const askedRef = useRef<number | null>(null);
-  useEffect(() => {
+  useLayoutEffect(() => {
     askedRef.current = null;
-  }, [value]);
+    if (inputRef.current !== null) inputRef.current.value = String(within);
+  }, [within]);
+  const at = () => ({ value: askedRef.current ?? within, min, max, step });
+  const ask = (next: number): void => {
+    if (next === at().value) return;
+    askedRef.current = next;
+    onChange(next);
+  };
+  const point = ({ clientX, currentTarget }: React.PointerEvent): void => {
+    const { left, width } = currentTarget.getBoundingClientRect();
+    ask(pointedValue(clientX - left, { widthPx: width, thumbPx: THUMB_PX }, at()));
+  };
   return (
     <div className="min-w-0">
       <div className="flex items-baseline justify-between gap-3">
@@ -37,27 +53,39 @@ export function Slider({ label, shown, value, min, max, step, onChange }: Slider
           {shown}
         </output>
       </div>
-      <input
-        id={id}
-        type="range"
-        className="slide"
-        min={min}
-        max={max}
-        step={step}
-        value={within}
-        aria-valuetext={shown}
-        onChange={(event) => onChange(Number(event.target.value), 'hand')}
-        onKeyDown={(event) => {
-          if (event.altKey || event.ctrlKey || event.metaKey) return;
-          const from = askedRef.current ?? within;
-          const next = keyedValue(event.key, { value: from, min, max, step });
-          if (next === null) return;
+      <div
+        className="cursor-ew-resize touch-pan-y"
+        onPointerDown={(event) => {
+          if (event.button !== 0) return;
           event.preventDefault();
-          if (next === from) return;
-          askedRef.current = next;
-          onChange(next, 'key');
+          inputRef.current?.focus({ preventScroll: true });
+          event.currentTarget.setPointerCapture(event.pointerId);
+          point(event);
         }}
-      />
+        onPointerMove={(event) => {
+          if (event.currentTarget.hasPointerCapture(event.pointerId)) point(event);
+        }}
+      >
+        <input
+          ref={inputRef}
+          id={id}
+          type="range"
+          className="slide pointer-events-none"
+          min={min}
+          max={max}
+          step={step}
+          defaultValue={first}
+          aria-valuetext={shown}
+          onChange={(event) => onChange(Number(event.target.value))}
+          onKeyDown={(event) => {
+            if (event.altKey || event.ctrlKey || event.metaKey) return;
+            const next = keyedValue(event.key, at());
+            if (next === null) return;
+            event.preventDefault();
+            ask(next);
+          }}
+        />
+      </div>
     </div>
   );
 }

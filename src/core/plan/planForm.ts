@@ -271,7 +271,7 @@ export function readPlanForm(
   const movement = form.movement === null ? success(null) : readMovementForm(form.movement);
   if (!movement.ok)
     problems.push(...movement.problems.map(({ path, message }) => ({ path: `movement.${path}`, message })));
-  const baths = readBathForms(form.baths);
+  const baths = bathsOfForm(form.baths);
   if (!baths.ok) problems.push(...baths.problems);
   const { name, coverVolumeMl } = filmFormats[film.formatId];
   if (fields.success && fields.data.volumeMl < coverVolumeMl) {
@@ -307,6 +307,17 @@ export function readPlanForm(
     baths: baths.value,
     pourIn: { clock: form.pourClock, seconds: pourS },
   });
+}
+
+/** Lists as they were read: while a slider moves the same one is asked for many times. */
+const readLists = new WeakMap<PlanForm['baths'], ReturnType<typeof readBathForms>>();
+
+function bathsOfForm(list: PlanForm['baths']): ReturnType<typeof readBathForms> {
+  const before = readLists.get(list);
+  if (before !== undefined) return before;
+  const read = readBathForms(list);
+  readLists.set(list, read);
+  return read;
 }
 
 type DeveloperChoice = Pick<PlanChoices, 'developer' | 'brewId' | 'bromideGPerL'>;

@@ -30,7 +30,7 @@ export function WhatIf({ plan, units }: { plan: PlanInHand; units: UnitChoice })
           shown={formatQuantity(number(form.temperatureC, 20), 'temperature', units)}
           value={number(form.temperatureC, 20)}
           {...TEMPERATURE_C}
-          onChange={(temperatureC, by) => tryOut({ temperatureC }, by)}
+          onChange={(temperatureC) => tryOut({ temperatureC })}
         />
         {form.developerKind === 'improvised' && (
           <Slider
@@ -40,7 +40,7 @@ export function WhatIf({ plan, units }: { plan: PlanInHand; units: UnitChoice })
             min={agent.usualPerL * AGENT.least}
             max={agent.usualPerL * AGENT.most}
             step={agent.usualPerL / AGENT.steps}
-            onChange={(agentPerL, by) => tryOut({ agentPerL }, by)}
+            onChange={(agentPerL) => tryOut({ agentPerL })}
           />
         )}
         {form.developerKind === 'concentrate' && (
@@ -49,7 +49,7 @@ export function WhatIf({ plan, units }: { plan: PlanInHand; units: UnitChoice })
             shown={partsWords({ concentrate: number(form.concentrateParts, 1), water: number(form.waterParts, 0) })}
             value={number(form.waterParts, 0)}
             {...WATER_PARTS}
-            onChange={(waterParts, by) => tryOut({ waterParts, dilutionText: '' }, by)}
+            onChange={(waterParts) => tryOut({ waterParts, dilutionText: '' })}
           />
         )}
         {form.developerKind !== 'one-bath' && (
@@ -58,7 +58,7 @@ export function WhatIf({ plan, units }: { plan: PlanInHand; units: UnitChoice })
             shown={formatQuantity(number(form.pushStops, 0), 'stops', units)}
             value={number(form.pushStops, 0)}
             {...PUSH_STOPS}
-            onChange={(pushStops, by) => tryOut({ pushStops }, by)}
+            onChange={(pushStops) => tryOut({ pushStops })}
           />
         )}
       </div>

@@ -22,11 +22,8 @@ export type PlanState = 'current' | 'following' | 'mending';
 export interface PlanInHand {
   form: PlanForm;
   change: (part: Partial<PlanForm>) => void;
-  /**
-   * Changes a field while a hand or a key moves it: the time follows at once, the rest of the page when it rests. What a key
-   * moves is shown together with its time.
-   */
-  tryOut: (part: Partial<PlanForm>, by: 'hand' | 'key') => void;
+  /** Changes a field while it is moved: it is shown together with its time at once, the rest of the page when it rests. */
+  tryOut: (part: Partial<PlanForm>) => void;
   trials: Trials;
   /** Chooses a strategy with what belongs to it. */
   chooseStrategy: (id: PlanForm['strategyId']) => void;
@@ -49,7 +46,7 @@ export interface PlanInHand {
 /** How long a slider must rest before the page follows it, ms. */
 const REST_MS = 180;
 
-/** How long what a key moved may wait for its time, ms. */
+/** How long what was moved may wait for its time, ms. */
 const TOGETHER_MS = 40;
 
 /** Keeps the plan's form as typed, reads it, and asks the worker for the estimate. */
@@ -152,7 +149,7 @@ function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pi
     };
   }, [latestRef, replace]);
   const tryOut = useCallback(
-    (part: Partial<PlanForm>, by: 'hand' | 'key') => {
+    (part: Partial<PlanForm>) => {
       const form = { ...latestRef.current, ...part };
       latestRef.current = form;
       const show = (found: Trial['found']): void => {
@@ -171,11 +168,8 @@ function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pi
         ? tryRequest(() => estimateRequestFor(roll, stock, read.value, brew, nowMs)).request
         : null;
       if (!read.ok || request === null) return showAlone();
-      if (by === 'hand') showAlone();
-      else {
-        clearTimeout(together.current);
-        together.current = setTimeout(showAlone, TOGETHER_MS);
-      }
+      clearTimeout(together.current);
+      together.current = setTimeout(showAlone, TOGETHER_MS);
       void coreWorker()
         .glance(request, form.muted, read.value.ownTimeMin)
         .then((glance) => {

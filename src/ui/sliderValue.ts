@@ -18,7 +18,8 @@ const PAGE_SHARE = 0.1;
  * @example keyedValue('ArrowUp', { value: 20, min: 14, max: 30, step: 0.5 }) // 20.5
  * source: the keys that the WAI-ARIA practices give a slider (published)
  */
-export function keyedValue(key: string, { value, min, max, step }: SliderAt): number | null {
+export function keyedValue(key: string, at: SliderAt): number | null {
+  const { value, min, max, step } = at;
   const page = Math.max(step, (max - min) * PAGE_SHARE);
   const wanted = new Map([
     ['ArrowRight', value + step],
@@ -30,7 +31,24 @@ export function keyedValue(key: string, { value, min, max, step }: SliderAt): nu
     ['Home', min],
     ['End', max],
   ]).get(key);
-  if (wanted === undefined) return null;
+  return wanted === undefined ? null : onStep(wanted, at);
+}
+
+/**
+ * The value under a finger.
+ * @param xPx distance from the left end of the slider, px
+ * @param track its width and the width of its thumb, px; the middle of the thumb goes from half a thumb to half a thumb
+ * @param at the slider as it stands
+ * @returns the value, within the range and on a step
+ * @example pointedValue(56, { widthPx: 112, thumbPx: 12 }, { value: 0, min: 0, max: 10, step: 1 }) // 5
+ */
+export function pointedValue(xPx: number, track: { widthPx: number; thumbPx: number }, at: SliderAt): number {
+  const share = (xPx - track.thumbPx / 2) / Math.max(1, track.widthPx - track.thumbPx);
+  return onStep(at.min + share * (at.max - at.min), at);
+}
+
+/** The nearest step within the range, without the rounding that steps gather. */
+function onStep(wanted: number, { min, max, step }: SliderAt): number {
   const last = Math.floor((max - min) / step + 1e-9);
   const steps = Math.min(last, Math.max(0, Math.round((wanted - min) / step)));
   return Number((min + steps * step).toFixed(10));

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { keyedValue } from './sliderKeys';
+import { keyedValue, pointedValue } from './sliderValue';
 
 const slider = { value: 20, min: 14, max: 30, step: 0.5 };
 
@@ -42,5 +42,27 @@ describe('keys of a slider', () => {
 
   it('ends on the last step where the range is no whole number of them', () => {
     expect(keyedValue('End', { value: 0, min: 0, max: 10, step: 4 })).toBe(8);
+  });
+});
+
+describe('a finger on a slider', () => {
+  const track = { widthPx: 332, thumbPx: 12 };
+
+  it('has the thumb beneath it', () => {
+    expect(pointedValue(6, track, slider)).toBe(14);
+    expect(pointedValue(166, track, slider)).toBe(22);
+    expect(pointedValue(326, track, slider)).toBe(30);
+  });
+
+  it('goes from step to step, to the nearer one', () => {
+    // Sixteen degrees on 320 px: half a degree is 10 px.
+    expect(pointedValue(6 + 14, track, slider)).toBe(14.5);
+    expect(pointedValue(6 + 16, track, slider)).toBe(15);
+  });
+
+  it('stays within the range wherever the finger goes', () => {
+    expect(pointedValue(-500, track, slider)).toBe(14);
+    expect(pointedValue(5000, track, slider)).toBe(30);
+    expect(pointedValue(3, { widthPx: 0, thumbPx: 12 }, slider)).toBe(14);
   });
 });
