@@ -154,6 +154,35 @@ test('sliders move the time while the hand moves, and the page follows when it r
   await expect(page.locator('#temperatureC')).toHaveValue('22');
 });
 
+test('a slider goes where it is pressed and where it is dragged, and not on when it is let go', async ({ page }) => {
+  await openDemo(page, '/rolls/tin-3');
+  await expect(page.getByTestId('time')).toBeVisible();
+  const before = await timeOf(page);
+  const slider = page.getByRole('slider', { name: 'What if' });
+  await slider.scrollIntoViewIfNeeded();
+  const { x, y, width, height } = (await slider.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  const [left, middle] = [x + 6, y + height / 2];
+  const degree = (width - 12) / 16;
+  await page.mouse.move(left + 4 * degree, middle);
+  await page.mouse.down();
+  await expect(slider).toHaveValue('18');
+  await expect(slider).toBeFocused();
+  await page.mouse.move(left + 7 * degree, middle);
+  await page.mouse.move(left + 10 * degree, middle + 60);
+  await page.mouse.up();
+  await page.mouse.move(left + 2 * degree, middle);
+  await expect(slider).toHaveValue('24');
+  await expect(slider).toHaveAttribute('aria-valuetext', '24.0 °C');
+  await expect(page.locator('#temperatureC')).toHaveValue('24');
+  await expect.poll(() => timeOf(page)).toBeLessThan(before);
+  await page.keyboard.press('End');
+  await expect(page.locator('#temperatureC')).toHaveValue('30');
+  await page.locator('#temperatureC').fill('19.5');
+  await expect(slider).toHaveValue('19.5');
+  await slider.press('ArrowUp');
+  await expect(page.locator('#temperatureC')).toHaveValue('20');
+});
+
 test('a ledger row opens to its reason and its fields, and the total moves as they change', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3');
   await expect(page.getByTestId('time')).toBeVisible();
