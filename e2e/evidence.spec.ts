@@ -183,6 +183,46 @@ test('a slider goes where it is pressed and where it is dragged, and not on when
   await expect(page.locator('#temperatureC')).toHaveValue('20');
 });
 
+test.describe('on a phone', () => {
+  test.use({ hasTouch: true, viewport: { width: 390, height: 844 } });
+
+  test('a finger slides a slider or taps it, and one that scrolls the page leaves it', async ({ page }) => {
+    await openDemo(page, '/rolls/tin-3');
+    await expect(page.getByTestId('time')).toBeVisible();
+    const slider = page.getByRole('slider', { name: 'What if' });
+    const session = await page.context().newCDPSession(page);
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', ...touchPoints: { x: number; y: number }[]) =>
+      session.send('Input.dispatchTouchEvent', { type, touchPoints });
+    /** Where the slider lies for a temperature, in the middle of the screen. */
+    const placeOf = async (degrees: number): Promise<{ x: number; y: number }> => {
+      await slider.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+      const { x, y, width, height } = (await slider.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+      return { x: x + 6 + ((degrees - 14) / 16) * (width - 12), y: y + height / 2 };
+    };
+
+    const from = await placeOf(20);
+    await touch('touchStart', from);
+    await touch('touchMove', { x: from.x + 20, y: from.y + 2 });
+    await touch('touchMove', await placeOf(25));
+    await touch('touchEnd');
+    await expect(slider).toHaveValue('25');
+    await expect(page.locator('#temperatureC')).toHaveValue('25');
+
+    const scrolled = await page.evaluate(() => window.scrollY);
+    const start = await placeOf(16);
+    await touch('touchStart', start);
+    for (let step = 1; step <= 8; step++) await touch('touchMove', { x: start.x + step / 2, y: start.y - step * 20 });
+    await touch('touchEnd');
+    await expect.poll(() => page.evaluate(() => window.scrollY)).not.toBe(scrolled);
+    await expect(slider).toHaveValue('25');
+
+    await touch('touchStart', await placeOf(18));
+    await touch('touchEnd');
+    await expect(slider).toHaveValue('18');
+    await expect(page.locator('#temperatureC')).toHaveValue('18');
+  });
+});
+
 test('a ledger row opens to its reason and its fields, and the total moves as they change', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3');
   await expect(page.getByTestId('time')).toBeVisible();

@@ -157,26 +157,26 @@ const SLIDER_BY = {
   'a key': {
     everyMs: 90,
     take: (page) => page.getByRole('slider', { name: 'What if' }).focus(),
-    move: (page, round) => page.keyboard.press(round % 2 === 0 ? 'ArrowRight' : 'ArrowLeft'),
+    move: (page, _places, round) => page.keyboard.press(round % 2 === 0 ? 'ArrowRight' : 'ArrowLeft'),
   },
   'a mouse': {
     everyMs: 33,
-    take: async (page) => {
-      await toDegrees(page, 20);
+    take: async (page, places) => {
+      await page.mouse.move(...places(20));
       await page.mouse.down();
     },
-    move: (page, round, step) => toDegrees(page, round % 2 === 0 ? 20 + step / 2 : 26 - step / 2),
+    move: (page, places, round, step) => page.mouse.move(...places(round % 2 === 0 ? 20 + step / 2 : 26 - step / 2)),
   },
 };
 
-/** Brings the mouse to where the slider stands for a temperature of its range. */
-async function toDegrees(page, degrees) {
+/** Where the slider stands on the page for a temperature of its range, found once: asking at every move is work of its own. */
+async function placesOf(page) {
   const slider = page.getByRole('slider', { name: 'What if' });
+  await slider.scrollIntoViewIfNeeded();
   const { x, y, width, height } = await slider.boundingBox();
-  const [min, max] = await slider.evaluate(({ min, max }) => [Number(min), Number(max)]);
+  const [min, max] = await slider.evaluate((element) => [Number(element.min), Number(element.max)]);
   const THUMB_PX = 12;
-  const at = x + THUMB_PX / 2 + ((degrees - min) / (max - min)) * (width - THUMB_PX);
-  await page.mouse.move(at, y + height / 2);
+  return (degrees) => [x + THUMB_PX / 2 + ((degrees - min) / (max - min)) * (width - THUMB_PX), y + height / 2];
 }
 
 /**
@@ -190,15 +190,15 @@ async function sliderWork(page, { everyMs, take, move }) {
     (await session.send('Performance.getMetrics')).metrics.find(({ name }) => name === 'TaskDuration').value;
   const MOVES = 12;
   const shown = () => page.getByTestId('time').innerText();
-  await page.getByRole('slider', { name: 'What if' }).scrollIntoViewIfNeeded();
-  await take(page);
+  const places = await placesOf(page);
+  await take(page, places);
   await page.waitForTimeout(700);
   const rounds = [];
   for (let round = 0; round < 7; round++) {
     const before = await shown();
     const from = await taskS();
     for (let step = 1; step <= MOVES; step++) {
-      await move(page, round, step);
+      await move(page, places, round, step);
       await page.waitForTimeout(everyMs);
     }
     const moved = (await taskS()) - from;

@@ -128,8 +128,11 @@ function Line({ line, isOpen, isStale, onOpen }: LineProps) {
         <td {...stale(isStale, 'num py-1 text-right whitespace-nowrap')}>{ratio}</td>
         <td {...stale(isStale, 'py-1 pl-1.5 text-right')}>{time}</td>
         <td {...stale(isStale, 'py-1 pl-3 ')}>
-          <span className="sr-only">{Math.round(share * 100)} % of the doubt</span>
-          <span aria-hidden className="relative block h-[7px] bg-hair">
+          <span
+            role="img"
+            aria-label={`${Math.round(share * 100)} % of the doubt`}
+            className="relative block h-[7px] bg-hair"
+          >
             <span className="absolute inset-0 origin-left bg-ink2" style={{ transform: `scaleX(${share})` }} />
           </span>
         </td>

@@ -18,6 +18,9 @@ interface SliderProps {
 /** Width of the thumb, px: that of the stylesheet. */
 const THUMB_PX = 12;
 
+/** How far a finger goes sideways before it slides, px: one that scrolls the page must not move the slider. Source: our choice. */
+const SLIDES_PX = 6;
+
 /**
  * A value to push to and fro: for what-if, beside a field that takes it exactly. Keys and fingers ask for a value and leave the
  * thumb where it is, so that it moves together with what hangs on it, in one frame.
@@ -33,6 +36,8 @@ export function Slider({ label, shown, value, min, max, step, onChange }: Slider
     askedRef.current = null;
     if (inputRef.current !== null) inputRef.current.value = String(within);
   }, [within]);
+  /** Where a finger came down that has not slid yet. */
+  const downRef = useRef<{ x: number; y: number } | null>(null);
   const at = () => ({ value: askedRef.current ?? within, min, max, step });
   const ask = (next: number): void => {
     if (next === at().value) return;
@@ -60,10 +65,25 @@ export function Slider({ label, shown, value, min, max, step, onChange }: Slider
           event.preventDefault();
           inputRef.current?.focus({ preventScroll: true });
           event.currentTarget.setPointerCapture(event.pointerId);
-          point(event);
+          if (event.pointerType === 'touch') downRef.current = { x: event.clientX, y: event.clientY };
+          else point(event);
         }}
         onPointerMove={(event) => {
-          if (event.currentTarget.hasPointerCapture(event.pointerId)) point(event);
+          if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
+          const down = downRef.current;
+          if (down !== null) {
+            const [dx, dy] = [Math.abs(event.clientX - down.x), Math.abs(event.clientY - down.y)];
+            if (dx < SLIDES_PX || dx < dy) return;
+            downRef.current = null;
+          }
+          point(event);
+        }}
+        onPointerUp={(event) => {
+          if (downRef.current !== null) point(event);
+          downRef.current = null;
+        }}
+        onPointerCancel={() => {
+          downRef.current = null;
         }}
       >
         <input

@@ -22,7 +22,7 @@ export function Result({ score }: { score: PracticeScore }) {
         <div className="absolute inset-x-0 top-[46px] border-t border-ink2" />
         {marks.map(({ what, gradient, top, bold }, index) => (
           <div key={what} className="absolute top-0 h-full" style={{ left: place(gradient) }}>
-            <div className={bold ? 'absolute top-[26px] h-10 w-1 bg-ink' : 'absolute top-[34px] h-6 w-0.5 bg-ink2'} />
+            <div className={bold ? 'absolute top-[38px] h-7 w-1 bg-ink' : 'absolute top-[38px] h-4 w-0.5 bg-ink2'} />
             <span
               className={`absolute -translate-x-1/2 whitespace-nowrap text-[14px] ${bold ? 'font-bold' : 'text-ink2'}`}
               style={{ top: top ? 16 : index === 0 ? -4 : 68 }}

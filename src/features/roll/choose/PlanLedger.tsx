@@ -97,32 +97,43 @@ function figuresOf(
   hasFields: boolean,
   { study, plan, familyId, units }: PlanLedgerProps,
 ): Omit<LedgerLine, 'id' | 'fields'> {
-  const words =
-    row === undefined || study === null ? null : rowWords(row, study.request, study.estimate, units, plan.jug);
   // A row without fields is known by its words alone.
   const steady = (STEADY.includes(id) || BESIDE.includes(id)) && hasFields;
+  const known = row === undefined || study === null ? null : { row, study, units, jug: plan.jug };
+  const words = steady || known === null ? null : wordsOf(known);
   const developer = plan.shown?.developer;
   const name =
     id === 'base' && developer !== undefined && !plan.form.knownTimeOn
       ? baseLabel({ film: { familyId }, developer })
       : rowNames[id];
   return {
-    label: steady || words === null ? name : words.label,
-    note: steady || words === null ? '' : words.note,
+    label: words?.label ?? name,
+    note: words?.note ?? '',
     ratio: row === undefined || row.ratio === null ? '' : `× ${formatNumber(row.ratio, 2)}`,
     time: row === undefined || study === null || isGuess(study.estimate) ? '' : formatMinutes(row.timeMin),
     share: row?.varianceShare ?? 0,
-    detail: (
-      <p>
-        {words === null || row === undefined ? (
-          'Calculating.'
-        ) : (
-          <>
-            {steady && `${words.label}${words.note === '' ? '' : `, ${words.note}`}. `}
-            {words.explanation} <span className="text-ink2">Source: {sourceWords[row.source]}.</span>
-          </>
-        )}
-      </p>
-    ),
+    detail: known === null ? <p>Calculating.</p> : <Reason {...known} named={!steady} />,
   };
+}
+
+interface KnownRow {
+  row: LedgerRow;
+  study: Glance;
+  units: UnitChoice;
+  jug: PlanInHand['jug'];
+}
+
+function wordsOf({ row, study, units, jug }: KnownRow): ReturnType<typeof rowWords> {
+  return rowWords(row, study.request, study.estimate, units, jug);
+}
+
+/** Why a row is as it is, and where that comes from; put into words when it is opened. */
+function Reason({ named, ...known }: KnownRow & { /** Whether the row says its words itself. */ named: boolean }) {
+  const { label, note, explanation } = wordsOf(known);
+  return (
+    <p>
+      {!named && `${label}${note === '' ? '' : `, ${note}`}. `}
+      {explanation} <span className="text-ink2">Source: {sourceWords[known.row.source]}.</span>
+    </p>
+  );
 }
