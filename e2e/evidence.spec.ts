@@ -195,21 +195,22 @@ test.describe('on a phone', () => {
       session.send('Input.dispatchTouchEvent', { type, touchPoints });
     /** Where the slider lies for a temperature, in the middle of the screen. */
     const placeOf = async (degrees: number): Promise<{ x: number; y: number }> => {
-      await slider.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+      await slider.evaluate((element) => element.scrollIntoView({ block: 'center', behavior: 'instant' }));
       const { x, y, width, height } = (await slider.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
       return { x: x + 6 + ((degrees - 14) / 16) * (width - 12), y: y + height / 2 };
     };
 
     const from = await placeOf(20);
+    const to = await placeOf(25);
     await touch('touchStart', from);
     await touch('touchMove', { x: from.x + 20, y: from.y + 2 });
-    await touch('touchMove', await placeOf(25));
+    await touch('touchMove', to);
     await touch('touchEnd');
     await expect(slider).toHaveValue('25');
     await expect(page.locator('#temperatureC')).toHaveValue('25');
 
-    const scrolled = await page.evaluate(() => window.scrollY);
     const start = await placeOf(16);
+    const scrolled = await page.evaluate(() => window.scrollY);
     await touch('touchStart', start);
     for (let step = 1; step <= 8; step++) await touch('touchMove', { x: start.x + step / 2, y: start.y - step * 20 });
     await touch('touchEnd');
