@@ -63,7 +63,8 @@ export function Slider({ label, shown, value, min, max, step, onChange }: Slider
         onPointerDown={(event) => {
           if (event.button !== 0) return;
           event.preventDefault();
-          inputRef.current?.focus({ preventScroll: true });
+          // A hand sees where it is: the frame is for keys.
+          inputRef.current?.focus({ preventScroll: true, focusVisible: false });
           event.currentTarget.setPointerCapture(event.pointerId);
           if (event.pointerType === 'touch') downRef.current = { x: event.clientX, y: event.clientY };
           else point(event);
@@ -90,7 +91,7 @@ export function Slider({ label, shown, value, min, max, step, onChange }: Slider
           ref={inputRef}
           id={id}
           type="range"
-          className="slide pointer-events-none"
+          className="slide"
           min={min}
           max={max}
           step={step}
