@@ -33,7 +33,7 @@ export function Slider({ label, shown, value, min, max, step, onChange }: Slider
   /** What was asked for while it is not shown yet. */
   const askedRef = useRef<number | null>(null);
   useLayoutEffect(() => {
-    askedRef.current = null;
+    if (askedRef.current === within) askedRef.current = null;
     if (inputRef.current !== null) inputRef.current.value = String(within);
   }, [within]);
   /** Where a finger came down that has not slid yet. */
@@ -98,6 +98,9 @@ export function Slider({ label, shown, value, min, max, step, onChange }: Slider
           defaultValue={first}
           aria-valuetext={shown}
           onChange={(event) => onChange(Number(event.target.value))}
+          onBlur={() => {
+            askedRef.current = null;
+          }}
           onKeyDown={(event) => {
             if (event.altKey || event.ctrlKey || event.metaKey) return;
             const next = keyedValue(event.key, at());

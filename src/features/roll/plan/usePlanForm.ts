@@ -14,6 +14,7 @@ import { useLast } from '@/ui/useLast';
 import { coreWorker } from '@/workers/core';
 import type { RollStudy } from '@/workers/coreApi';
 import { Trials, type Trial } from './trial';
+import { TryingOut } from './tryingOut';
 
 /** How the estimate on show stands to what is typed. */
 export type PlanState = 'current' | 'following' | 'mending';
@@ -43,12 +44,6 @@ export interface PlanInHand {
   failed: string | null;
 }
 
-/** How long a slider must rest before the page follows it, ms. */
-const REST_MS = 180;
-
-/** How long what was moved may wait for its time, ms. */
-const TOGETHER_MS = 40;
-
 /** Keeps the plan's form as typed, reads it, and asks the worker for the estimate. */
 export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly Brew[], nowMs: number): PlanInHand {
   const { roll, stock, plan } = dossier;
@@ -65,7 +60,14 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
     },
     [roll.id],
   );
-  const change = useCallback((part: Partial<PlanForm>) => replace({ ...latestRef.current, ...part }), [replace]);
+  const { tryOut, settle, trials } = useTryOut({ roll, stock, jugs, nowMs, latestRef, replace });
+  const change = useCallback(
+    (part: Partial<PlanForm>) => {
+      settle();
+      replace({ ...latestRef.current, ...part });
+    },
+    [settle, replace],
+  );
   const read = useMemo(() => readPlanForm(form, { formatId: roll.formatId }, jugs), [form, roll.formatId, jugs]);
   const choices = read.ok ? read.value : null;
   const errors = useMemo(
@@ -75,12 +77,13 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
   useEffect(
     () =>
       followDraft(planDraftKey(roll.id), (values) => {
+        settle();
         const followed = planFormInHand(roll, stock, plan, { ...latestRef.current, ...values });
         latestRef.current = followed;
         keptRef.current = followed;
         setForm(followed);
       }),
-    [roll, stock, plan],
+    [settle, roll, stock, plan],
   );
   const asked = useMemo(() => {
     if (choices === null) return { request: null, failed: null };
@@ -90,15 +93,17 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
   const { request } = asked;
   const learned = useLearned();
   const ownTimeMin = choices?.ownTimeMin ?? null;
-  const { tryOut, trials } = useTryOut({ roll, stock, jugs, nowMs, latestRef, replace });
   const { study, failed } = useStudy(request, form.muted, ownTimeMin, learned);
   const key = useMemo(
     () => studyKey(request, form.muted, ownTimeMin, learned),
     [request, form.muted, ownTimeMin, learned],
   );
   const chooseStrategy = useCallback(
-    (id: PlanForm['strategyId']) => replace(withStrategy(latestRef.current, id, jugs)),
-    [replace, jugs],
+    (id: PlanForm['strategyId']) => {
+      settle();
+      replace(withStrategy(latestRef.current, id, jugs));
+    },
+    [settle, replace, jugs],
   );
   const current = study !== null && study.key === key && learned?.all === true;
   useEffect(() => {
@@ -130,57 +135,39 @@ interface TryOut extends Pick<RollDossier, 'roll' | 'stock'> {
   replace: (form: PlanForm) => void;
 }
 
-function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pick<PlanInHand, 'tryOut' | 'trials'> {
+function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pick<PlanInHand, 'tryOut' | 'trials'> & {
+  /** Takes at once what is being tried out, before anything else is changed. */
+  settle: () => void;
+} {
   const [trials] = useState(() => new Trials());
-  const rest = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const together = useRef<ReturnType<typeof setTimeout>>(undefined);
-  useEffect(() => {
-    const settle = (): void => {
-      clearTimeout(together.current);
-      if (rest.current === undefined) return;
-      clearTimeout(rest.current);
-      rest.current = undefined;
-      replace(latestRef.current);
+  const trying = useMemo(() => {
+    const find = async (form: PlanForm): Promise<Trial['found']> => {
+      const read = readPlanForm(form, { formatId: roll.formatId }, jugs);
+      if (!read.ok) return null;
+      const choices = read.value;
+      const brew = jugs.find(({ id }) => id === choices.brewId) ?? null;
+      const { request } = tryRequest(() => estimateRequestFor(roll, stock, choices, brew, nowMs));
+      if (request === null) return null;
+      return { choices, glance: await coreWorker().glance(request, form.muted, choices.ownTimeMin) };
     };
+    return new TryingOut(trials, { find, settle: replace });
+  }, [trials, roll, stock, jugs, nowMs, replace]);
+  const settle = useCallback(() => trying.end(), [trying]);
+  useEffect(() => {
     window.addEventListener('pagehide', settle);
     return () => {
       window.removeEventListener('pagehide', settle);
       settle();
     };
-  }, [latestRef, replace]);
+  }, [settle]);
   const tryOut = useCallback(
     (part: Partial<PlanForm>) => {
-      const form = { ...latestRef.current, ...part };
-      latestRef.current = form;
-      const show = (found: Trial['found']): void => {
-        clearTimeout(together.current);
-        trials.set({ form, found });
-      };
-      const showAlone = (): void => show(trials.current()?.found ?? null);
-      clearTimeout(rest.current);
-      rest.current = setTimeout(() => {
-        rest.current = undefined;
-        replace(latestRef.current);
-      }, REST_MS);
-      const read = readPlanForm(form, { formatId: roll.formatId }, jugs);
-      const brew = read.ok ? (jugs.find(({ id }) => id === read.value.brewId) ?? null) : null;
-      const request = read.ok
-        ? tryRequest(() => estimateRequestFor(roll, stock, read.value, brew, nowMs)).request
-        : null;
-      if (!read.ok || request === null) return showAlone();
-      clearTimeout(together.current);
-      together.current = setTimeout(showAlone, TOGETHER_MS);
-      void coreWorker()
-        .glance(request, form.muted, read.value.ownTimeMin)
-        .then((glance) => {
-          if (latestRef.current === form && rest.current !== undefined) show({ choices: read.value, glance });
-        })
-        // The page's own estimate, which follows when the hand rests, says what is wrong.
-        .catch(() => undefined);
+      latestRef.current = { ...latestRef.current, ...part };
+      trying.move(latestRef.current);
     },
-    [roll, stock, jugs, nowMs, latestRef, replace, trials],
+    [latestRef, trying],
   );
-  return { tryOut, trials };
+  return { tryOut, settle, trials };
 }
 
 /** The fields in which two forms differ. */
