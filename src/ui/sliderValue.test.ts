@@ -17,6 +17,12 @@ describe('keys of a slider', () => {
     expect(keyedValue(key, slider)).toBe(value);
   });
 
+  it('takes the page that it is given', () => {
+    const years = { value: 1970, min: 1962, max: 2026, step: 1, page: 10 };
+    expect(keyedValue('PageUp', years)).toBe(1980);
+    expect(keyedValue('PageDown', years)).toBe(1962);
+  });
+
   it('stops at the ends', () => {
     expect(keyedValue('ArrowUp', { ...slider, value: 30 })).toBe(30);
     expect(keyedValue('PageDown', { ...slider, value: 14.5 })).toBe(14);

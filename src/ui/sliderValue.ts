@@ -5,9 +5,11 @@ export interface SliderAt {
   max: number;
   /** Above 0; values lie a whole number of steps above the least. */
   step: number;
+  /** What a page key takes; a tenth of the range where it is left out. */
+  page?: number;
 }
 
-/** Steps that a page key takes, as a share of the range. Source: common practice of browsers. */
+/** What a page key takes, as a share of the range. Source: common practice of browsers. */
 const PAGE_SHARE = 0.1;
 
 /**
@@ -19,8 +21,7 @@ const PAGE_SHARE = 0.1;
  * source: the keys that the WAI-ARIA practices give a slider (published)
  */
 export function keyedValue(key: string, at: SliderAt): number | null {
-  const { value, min, max, step } = at;
-  const page = Math.max(step, (max - min) * PAGE_SHARE);
+  const { value, min, max, step, page = Math.max(step, (max - min) * PAGE_SHARE) } = at;
   const wanted = new Map([
     ['ArrowRight', value + step],
     ['ArrowUp', value + step],

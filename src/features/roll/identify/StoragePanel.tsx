@@ -14,6 +14,7 @@ import { Choice } from '@/ui/Choice';
 import { Decades } from '@/ui/Decades';
 import { Quantity } from '@/ui/Quantity';
 import { timelinePercent, timelineScale, timelineYear, type TimelineScale } from '@/ui/timelineScale';
+import { keyedValue } from '@/ui/sliderValue';
 import { Term } from '@/ui/Term';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 
@@ -224,6 +225,9 @@ function StayLine({
   );
 }
 
+/** What a page key takes on the line of years. */
+const PAGE_YEARS = 10;
+
 interface MoveHandleProps {
   index: number;
   year: number;
@@ -237,20 +241,10 @@ interface MoveHandleProps {
 function MoveHandle({ index, year, least, most, scale, line, onMove }: MoveHandleProps) {
   const move = (next: number): void => onMove(index, Math.min(most, Math.max(least, next)));
   const onKey = (event: KeyboardEvent): void => {
-    const steps: Record<string, number> = {
-      ArrowLeft: -1,
-      ArrowDown: -1,
-      ArrowRight: 1,
-      ArrowUp: 1,
-      PageDown: -10,
-      PageUp: 10,
-      Home: least - year,
-      End: most - year,
-    };
-    const step = steps[event.key];
-    if (step === undefined) return;
+    const next = keyedValue(event.key, { value: year, min: least, max: most, step: 1, page: PAGE_YEARS });
+    if (next === null) return;
     event.preventDefault();
-    move(year + step);
+    move(next);
   };
   const onPointer = (event: PointerEvent): void => {
     if (!event.currentTarget.hasPointerCapture(event.pointerId) || line.current === null) return;

@@ -37,7 +37,7 @@ export class TryingOut {
     this.form = form;
     clearTimeout(this.rest);
     this.rest = setTimeout(() => this.end(), REST_MS);
-    this.waitNoLonger();
+    this.waitAtMost();
     if (!this.asking) void this.ask(form);
   }
 
@@ -63,7 +63,7 @@ export class TryingOut {
     if (found === null) this.show({ form: latest, found: this.trials.current()?.found ?? null });
     else this.show({ form, found });
     if (latest === form) return;
-    this.waitNoLonger();
+    this.waitAtMost();
     void this.ask(latest);
   }
 
@@ -73,8 +73,8 @@ export class TryingOut {
     this.trials.set(trial);
   }
 
-  /** Shows what is moved by itself if its estimate takes long. */
-  private waitNoLonger(): void {
+  /** Waits for the estimate of what is moved for a moment at most, and shows it by itself then. */
+  private waitAtMost(): void {
     this.alone ??= setTimeout(() => {
       if (this.form !== null) this.show({ form: this.form, found: this.trials.current()?.found ?? null });
     }, TOGETHER_MS);

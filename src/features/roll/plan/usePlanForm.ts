@@ -87,8 +87,7 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
   );
   const asked = useMemo(() => {
     if (choices === null) return { request: null, failed: null };
-    const brew = jugs.find(({ id }) => id === choices.brewId) ?? null;
-    return tryRequest(() => estimateRequestFor(roll, stock, choices, brew, nowMs));
+    return requestOf({ roll, stock, jugs, nowMs }, choices);
   }, [choices, jugs, roll, stock, nowMs]);
   const { request } = asked;
   const learned = useLearned();
@@ -128,9 +127,13 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
   };
 }
 
-interface TryOut extends Pick<RollDossier, 'roll' | 'stock'> {
+/** What a request is made from besides what the form decides. */
+interface Around extends Pick<RollDossier, 'roll' | 'stock'> {
   jugs: readonly Brew[];
   nowMs: number;
+}
+
+interface TryOut extends Around {
   latestRef: React.RefObject<PlanForm>;
   replace: (form: PlanForm) => void;
 }
@@ -144,11 +147,9 @@ function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pi
     const find = async (form: PlanForm): Promise<Trial['found']> => {
       const read = readPlanForm(form, { formatId: roll.formatId }, jugs);
       if (!read.ok) return null;
-      const choices = read.value;
-      const brew = jugs.find(({ id }) => id === choices.brewId) ?? null;
-      const { request } = tryRequest(() => estimateRequestFor(roll, stock, choices, brew, nowMs));
+      const { request } = requestOf({ roll, stock, jugs, nowMs }, read.value);
       if (request === null) return null;
-      return { choices, glance: await coreWorker().glance(request, form.muted, choices.ownTimeMin) };
+      return { choices: read.value, glance: await coreWorker().glance(request, form.muted, read.value.ownTimeMin) };
     };
     return new TryingOut(trials, { find, settle: replace });
   }, [trials, roll, stock, jugs, nowMs, replace]);
@@ -179,9 +180,13 @@ function changedFields(before: PlanForm, after: PlanForm): Partial<PlanForm> {
 }
 
 /** A request, or why the records of this roll do not make one. */
-function tryRequest(make: () => EstimateRequest): { request: EstimateRequest | null; failed: string | null } {
+function requestOf(
+  { roll, stock, jugs, nowMs }: Around,
+  choices: PlanChoices,
+): { request: EstimateRequest | null; failed: string | null } {
+  const brew = jugs.find(({ id }) => id === choices.brewId) ?? null;
   try {
-    return { request: make(), failed: null };
+    return { request: estimateRequestFor(roll, stock, choices, brew, nowMs), failed: null };
   } catch (error) {
     return { request: null, failed: failureWords(error) };
   }
