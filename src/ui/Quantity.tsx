@@ -4,14 +4,16 @@ import { useEffect, useState } from 'react';
 import {
   displayUnit,
   formatQuantity,
-  parseQuantity,
   quantityToInput,
+  readQuantity,
   type QuantityKind,
+  type QuantityReading,
   type UnitChoice,
 } from '@/core/units/quantity';
 import { messageInUnits } from '@/core/units/messageInUnits';
 import { classes } from './classes';
 import { Field, describedBy } from './Field';
+import { Heard } from './Heard';
 
 interface QuantityProps {
   id: string;
@@ -51,6 +53,9 @@ export function Quantity({
   const shown = typeof value === 'number' ? quantityToInput(value, kind, units) : value;
   const [typing, setTyping] = useState<string | null>(null);
   const marked = useMarked(error === undefined ? undefined : messageInUnits(error, units), typing);
+  const [heard, setHeard] = useState<(QuantityReading & { text: string }) | null>(null);
+  // What was heard is said as long as the field holds it.
+  const said = heard !== null && heard.value === value && (heard.said || heard.other !== null) ? heard : null;
   const unit = displayUnit(kind, units);
   const rangeHint = range && `${formatRange(range, kind, units)}${optional ? ', or empty' : ''}`;
   const fullHint = [hint, rangeHint].filter(Boolean).join(' · ') || undefined;
@@ -72,8 +77,9 @@ export function Quantity({
           onChange={(event) => {
             const text = event.target.value;
             setTyping(text);
-            const parsed = parseQuantity(text, kind, units);
-            onChange(parsed.ok ? parsed.value : text);
+            const read = readQuantity(text, kind, units, '', new Date().getFullYear());
+            setHeard(read.ok ? { ...read.value, text: text.trim() } : null);
+            onChange(read.ok ? read.value.value : text);
           }}
           onBlur={() => setTyping(null)}
         />
@@ -89,8 +95,28 @@ export function Quantity({
           </span>
         )}
       </div>
+      {said !== null && (
+        <Heard
+          id={id}
+          heard={{ text: said.text, as: inWords(said.value, kind, units), other: said.other?.says ?? null }}
+          onOther={() => {
+            if (said.other === null) return;
+            const { value: other } = said.other;
+            setTyping(null);
+            setHeard({ ...said, value: other, other: { value: said.value, says: inWords(said.value, kind, units) } });
+            onChange(other);
+          }}
+        />
+      )}
     </Field>
   );
+}
+
+/** A value as the field writes it, with its unit. */
+function inWords(value: number, kind: QuantityKind, units: UnitChoice): string {
+  const { symbol } = displayUnit(kind, units);
+  const text = quantityToInput(value, kind, units);
+  return symbol === '' || kind === 'minutes' ? `${text}${kind === 'minutes' ? ' min' : ''}` : `${text} ${symbol}`;
 }
 
 /** How long a hand rests before what it typed is marked, ms: a number half typed is no fault. */

@@ -6,6 +6,7 @@ import { molesIn, substances, type SubstanceId } from '../chemistry/substances';
 import type { DeveloperFamilyId } from '../chemistry/developerFamilies';
 import { BROMIDE_LIMIT_G_PER_L } from '../chemistry/restrainer';
 import { situationSchema, type SituationInput } from '../estimate/situationSchema';
+import { inALitre } from '../units/perLitre';
 import { amountOf, type BrewPart } from './part';
 
 export type Developer = SituationInput['developer'];
@@ -50,29 +51,26 @@ export function compositionOf(parts: readonly BrewPart[], volumeMl: number): Com
     mixedClasses: false,
     unknown: [],
   };
-  for (const part of parts) addPart(composition, part, amountOf(part), 1000 / volumeMl, volumeMl);
+  for (const part of parts) addPart(composition, part, volumeMl);
   composition.others = composition.others.filter(({ amountPerL }) => amountPerL > 0);
   return composition;
 }
 
-function addPart(
-  composition: Composition,
-  { name, makeup }: BrewPart,
-  amount: number,
-  perL: number,
-  volumeMl: number,
-): void {
+function addPart(composition: Composition, part: BrewPart, volumeMl: number): void {
+  const { name, makeup } = part;
+  const amount = amountOf(part);
+  const perL = (inJug: number): number => inALitre(inJug, volumeMl);
   switch (makeup.kind) {
     case 'substance':
-      return addSubstance(composition, makeup.substanceId, amount * perL);
+      return addSubstance(composition, makeup.substanceId, perL(amount));
     case 'tablets': {
       const contents = tabletContents(amount, makeup, makeup.effervescent);
       const { carbonateMol, sodiumMol } = afterFizz(contents);
-      addSubstance(composition, 'ascorbic-acid', contents.ascorbicG * perL);
-      addOther(composition, 'citric-acid', contents.citricG * perL);
-      addOther(composition, 'baking-soda', (carbonateMol / molesIn('baking-soda', 1)) * perL);
+      addSubstance(composition, 'ascorbic-acid', perL(contents.ascorbicG));
+      addOther(composition, 'citric-acid', perL(contents.citricG));
+      addOther(composition, 'baking-soda', perL(carbonateMol / molesIn('baking-soda', 1)));
       // Sodium whose carbonate left as gas is as good as hydroxide.
-      addOther(composition, 'hydroxide', ((sodiumMol - carbonateMol) / molesIn('hydroxide', 1)) * perL);
+      addOther(composition, 'hydroxide', perL((sodiumMol - carbonateMol) / molesIn('hydroxide', 1)));
       return;
     }
     case 'concentrate':

@@ -1,3 +1,5 @@
+import { readNumber } from './readNumber';
+
 /**
  * Writes a duration as m:ss, or h:mm:ss from one hour on.
  * @param seconds duration, s; rounded to the nearest second; negative is written with a minus sign
@@ -14,28 +16,76 @@ export function formatDuration(seconds: number): string {
 }
 
 /** Hours, minutes and seconds with their letters, any of them left out. */
-const WORDED =
-  /^(?:(\d+(?:[.,]\d+)?)\s*h(?:ours?|rs?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*m(?:in(?:utes?)?)?)?\s*(?:(\d+(?:[.,]\d+)?)\s*s(?:ec(?:onds?)?)?)?$/iu;
+const PART = '(\\d+(?:[.,]\\d+)?|[½¼¾]|\\d+\\s*[½¼¾])';
+const WORDED = new RegExp(
+  `^(?:${PART}\\s*h(?:ours?|rs?)?)?\\s*(?:and\\s+)?(?:${PART}\\s*(?:m(?:in(?:ute)?s?\\.?)?|['′]))?\\s*(?:and\\s+)?(?:${PART}\\s*(?:s(?:ec(?:ond)?s?\\.?)?|["″]|''))?$`,
+  'iu',
+);
+
+/** Units of time by the word that stands behind a number in words, min. */
+const MINUTES_IN: readonly (readonly [RegExp, number])[] = [
+  [/^h(?:ours?|rs?)?$/, 60],
+  [/^m(?:in(?:ute)?s?)?$/, 1],
+  [/^s(?:ec(?:ond)?s?)?$/, 1 / 60],
+];
+
+/** A length of time as it was understood. */
+export interface MinutesReading {
+  minutes: number;
+  /** The other thing that the same figures may mean; null where they mean one. */
+  other: { value: number; says: string } | null;
+}
+
+/** Hours up to which `1:30` may be meant as hours and minutes: a stand takes no longer. */
+const MOST_HOURS = 3;
 
 /**
- * Reads a length of time as people write it: `12`, `12:00`, `7:30`, `1:00:00`, `7 min 30 s`, `450 s`, `1 h`.
+ * Reads a length of time as people write it: `12`, `12:00`, `7:30`, `1:00:00`, `7 min 30 s`, `450 s`, `1 h`, `an hour`, `7'30"`, `12m`.
+ * @param text what was typed; a bare number is minutes
+ * @returns minutes, and the other reading: `1:30` may be an hour and a half, `7.30` half past seven; null where it does not read as a time
+ * @example readMinutes('7 min 30 s') // { minutes: 7.5, other: null }
+ */
+export function readMinutes(text: string): MinutesReading | null {
+  const plain = text.trim().toLowerCase();
+  if (/^\d+(?:[.,]\d+)?$/.test(plain) || /^[.,]\d+$/.test(plain)) return decimalMinutes(plain);
+  const clock = /^(?:(\d{1,3}):)?(\d{1,3}):(\d{2})$/.exec(plain);
+  if (clock !== null) return clockMinutes(clock);
+  const worded = plain === '' ? null : WORDED.exec(plain);
+  if (worded !== null) {
+    const part = (digits: string | undefined): number => (digits === undefined ? 0 : (readNumber(digits)?.value ?? 0));
+    return { minutes: part(worded[1]) * 60 + part(worded[2]) + part(worded[3]) / 60, other: null };
+  }
+  const said = readNumber(plain);
+  if (said === null || said.rest === '') return said === null ? null : { minutes: said.value, other: null };
+  const unit = MINUTES_IN.find(([word]) => word.test(said.rest));
+  return unit === undefined ? null : { minutes: said.value * unit[1], other: null };
+}
+
+function decimalMinutes(plain: string): MinutesReading {
+  const minutes = Number(plain.replace(',', '.'));
+  const seconds = /^(\d+)[.,]([0-5]\d)$/.exec(plain);
+  if (seconds === null || seconds[2] === '00') return { minutes, other: null };
+  const asClock = Number(seconds[1]) + Number(seconds[2]) / 60;
+  return { minutes, other: { value: asClock, says: `${seconds[1] ?? ''} min ${Number(seconds[2])} s` } };
+}
+
+function clockMinutes([, hours, minutes = '', seconds = '']: RegExpExecArray): MinutesReading | null {
+  if (Number(seconds) >= 60 || (hours !== undefined && Number(minutes) >= 60)) return null;
+  const value = Number(hours ?? 0) * 60 + Number(minutes) + Number(seconds) / 60;
+  if (hours !== undefined || Number(minutes) === 0 || Number(minutes) > MOST_HOURS)
+    return { minutes: value, other: null };
+  const asHours = Number(minutes) * 60 + Number(seconds);
+  return { minutes: value, other: { value: asHours, says: `${Number(minutes)} h ${Number(seconds)} min` } };
+}
+
+/**
+ * Reads a length of time, and takes what it most likely means.
  * @param text what was typed; a bare number is minutes
  * @returns minutes; null where it does not read as a time
  * @example parseMinutes('7 min 30 s') // 7.5
  */
 export function parseMinutes(text: string): number | null {
-  const plain = text.trim();
-  const number = (digits: string | undefined): number => Number((digits ?? '0').replace(',', '.'));
-  if (/^\d+(?:[.,]\d+)?$/.test(plain) || /^[.,]\d+$/.test(plain)) return number(plain);
-  const clock = /^(?:(\d{1,3}):)?(\d{1,3}):(\d{2})$/.exec(plain);
-  if (clock !== null) {
-    const [, hours, minutes, seconds] = clock;
-    if (number(seconds) >= 60 || (hours !== undefined && number(minutes) >= 60)) return null;
-    return number(hours) * 60 + number(minutes) + number(seconds) / 60;
-  }
-  const worded = WORDED.exec(plain);
-  if (worded === null || plain === '') return null;
-  return number(worded[1]) * 60 + number(worded[2]) + number(worded[3]) / 60;
+  return readMinutes(text)?.minutes ?? null;
 }
 
 /**

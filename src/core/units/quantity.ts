@@ -1,4 +1,7 @@
-import { minutesToInput, parseMinutes } from './duration';
+import { minutesToInput, readMinutes } from './duration';
+import { measureOf, weighed } from './measures';
+import { readNumber, type NumberReading } from './readNumber';
+import { readYear } from './readYear';
 import { parseShutter, shutterText } from './shutter';
 import { failure, success, type Result } from '../schema/result';
 import { celsiusToFahrenheit, fahrenheitToCelsius } from './temperature';
@@ -21,6 +24,8 @@ interface Unit {
   large?: true;
   toBase: (value: number) => number;
   fromBase: (value: number) => number;
+  /** Another size that the same word may have, in the base unit, and how that is said. */
+  other?: { size: number; says: string };
 }
 
 const same = (value: number): number => value;
@@ -35,10 +40,10 @@ const plain = (symbol: string, suffixes: readonly string[], decimals: number): U
 /** Every kind of quantity that a field can hold; the first unit of each is the base unit that is stored. */
 export const quantityKinds = {
   temperature: [
-    plain('°C', ['c', '°c', 'degc'], 1),
+    plain('°C', ['c', '°c', '° c', 'degc', 'celsius', 'degrees c', 'degrees'], 1),
     {
       symbol: '°F',
-      suffixes: ['f', '°f', 'degf'],
+      suffixes: ['f', '°f', '° f', 'degf', 'fahrenheit', 'degrees f'],
       decimals: 1,
       toBase: fahrenheitToCelsius,
       fromBase: celsiusToFahrenheit,
@@ -165,51 +170,125 @@ export function quantityToInput(value: number, kind: QuantityKind, choice: UnitC
   return String(Number(shown.toFixed(digits)));
 }
 
+/** A quantity as it was understood. */
+export interface QuantityReading {
+  /** In the base unit. */
+  value: number;
+  /** Whether it was written otherwise than the field writes it, so that what was understood is said beside it. */
+  said: boolean;
+  /** The other thing that the same words may mean, in the base unit; null where they mean one. */
+  other: { value: number; says: string } | null;
+}
+
+/** Temperatures from which a bare number in a field of °C is likely one of °F, °C. Source: our choice: no bath is as warm. */
+const LIKELY_FAHRENHEIT = { from: 50, to: 110 };
+
 /**
- * Reads what a user typed as a quantity: comma or point, with or without a unit of the same kind.
+ * Reads what a user typed as a quantity: comma or point, in figures or words, with or without a unit of the same kind.
  * @param text what was typed
  * @param kind kind of quantity
  * @param choice the user's setting, used when no unit was typed
  * @param path path for a problem
+ * @param nowYear this year, for years of two figures; without it they are not read
+ * @returns the value with the other reading where there is one, or a problem that says what was not understood
+ * @example readQuantity('1 gal', 'volume', { temperature: 'C', volume: 'ml' }) // { ok: true, value: { value: 3785.4…, said: true, other: null } }
+ */
+export function readQuantity(
+  text: string,
+  kind: QuantityKind,
+  choice: UnitChoice,
+  path = '',
+  nowYear?: number,
+): Result<QuantityReading> {
+  const plain = text.trim();
+  const wrong = (message: string): Result<QuantityReading> => failure({ path, message });
+  if (plain === '') return wrong('This is empty: type a number.');
+  if (kind === 'shutter') {
+    const seconds = parseShutter(plain);
+    return seconds === null
+      ? wrong(`“${plain}” is not an exposure time: type 1/125, 4 s or 2 min.`)
+      : success({ value: seconds, said: false, other: null });
+  }
+  if (kind === 'minutes') {
+    const read = readMinutes(plain);
+    return read === null
+      ? wrong(`“${plain}” is not a time: type 12, 7:30, 7 min 30 s, 450 s or 1 h.`)
+      : success({ value: read.minutes, said: !isFigures(plain) || read.other !== null, other: read.other });
+  }
+  if (kind === 'year') {
+    const read = nowYear === undefined ? null : readYear(plain, nowYear);
+    if (read !== null)
+      return success({
+        value: read.year,
+        said: read.filledIn,
+        other: read.other === null ? null : { value: read.other, says: String(read.other) },
+      });
+    if (nowYear !== undefined && !isFigures(plain))
+      return wrong(`“${plain}” is not a date: type 1989, '89, 03/89 or March 1989.`);
+  }
+  const [, sign = '', size = ''] = /^([-−+]?)\s*(.*)$/su.exec(plain) ?? [];
+  const number = readNumber(size);
+  if (number === null) return wrong(`“${plain}” is not a number: type digits, such as 20 or 20.5.`);
+  const minus = sign === '-' || sign === '−' ? -1 : 1;
+  const unit = unitNamed(number.rest, kind, choice);
+  if (unit === null) {
+    const typed = size.slice(size.length - number.rest.length).trim();
+    const known = quantityKinds[kind].map(({ symbol }) => symbol).filter((symbol) => symbol !== '');
+    const advice = known.length === 0 ? 'type the number alone' : `use ${known.join(' or ')}, or the number alone`;
+    return wrong(`“${typed}” is not a unit for this: ${advice}.`);
+  }
+  const value = unit.toBase(minus * number.value);
+  return success({
+    value,
+    said: !isFigures(plain) || number.other !== null,
+    other: otherQuantity(minus * number.value, number, unit, kind),
+  });
+}
+
+/** Figures alone, as a field shows them. */
+function isFigures(plain: string): boolean {
+  return /^[-−+]?\s*(?:\d+(?:[.,]\d*)?|[.,]\d+)$/.test(plain) || /^\d+:\d{2}(?::\d{2})?$/.test(plain);
+}
+
+/** The unit that a word names for a kind of quantity; null for a word that names none. */
+function unitNamed(word: string, kind: QuantityKind, choice: UnitChoice): Unit | null {
+  const typed = word.toLowerCase();
+  // Degrees of nothing are those of the field.
+  if (typed === '' || typed === '°') return displayUnit(kind, choice);
+  const units: readonly Unit[] = quantityKinds[kind];
+  const own = units.find(({ suffixes, symbol }) => suffixes.includes(typed) || symbol.toLowerCase() === typed);
+  if (own !== undefined) return own;
+  const measure = measureOf(typed);
+  if (measure === null || (kind !== 'volume' && kind !== 'mass')) return null;
+  const fitting = kind === 'mass' ? weighed(measure) : measure;
+  if (fitting.of !== kind) return null;
+  const { size, otherSize, otherName, name } = fitting;
+  return {
+    symbol: name,
+    suffixes: [],
+    decimals: 2,
+    toBase: (value) => value * size,
+    fromBase: (value) => value / size,
+    ...(otherSize === undefined ? {} : { other: { size: otherSize, says: otherName ?? name } }),
+  };
+}
+
+function otherQuantity(count: number, number: NumberReading, unit: Unit, kind: QuantityKind): QuantityReading['other'] {
+  if (number.other !== null) return { value: unit.toBase(number.other), says: `${number.other} ${unit.symbol}`.trim() };
+  if (unit.other !== undefined) return { value: count * unit.other.size, says: unit.other.says };
+  const bareCelsius = kind === 'temperature' && unit.symbol === '°C' && (number.rest === '' || number.rest === '°');
+  if (bareCelsius && count >= LIKELY_FAHRENHEIT.from && count <= LIKELY_FAHRENHEIT.to)
+    return { value: fahrenheitToCelsius(count), says: `${count} °F` };
+  return null;
+}
+
+/**
+ * Reads what a user typed as a quantity, and takes what it most likely means.
+ * @see readQuantity for what is read
  * @returns value in the base unit, or a problem that says what was not understood
  * @example parseQuantity('68 F', 'temperature', { temperature: 'C', volume: 'ml' }) // { ok: true, value: 20 }
  */
 export function parseQuantity(text: string, kind: QuantityKind, choice: UnitChoice, path = ''): Result<number> {
-  if (kind === 'shutter' && text.trim() !== '') {
-    const seconds = parseShutter(text);
-    return seconds === null
-      ? failure({ path, message: `“${text.trim()}” is not an exposure time: type 1/125, 4 s or 2 min.` })
-      : success(seconds);
-  }
-  if (kind === 'minutes' && text.trim() !== '') {
-    const minutes = parseMinutes(text);
-    return minutes === null
-      ? failure({ path, message: `“${text.trim()}” is not a time: type 12, 7:30, 7 min 30 s, 450 s or 1 h.` })
-      : success(minutes);
-  }
-  const match = /^\s*([-−+]?)\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*([^\d]*?)\s*$/u.exec(text);
-  if (match === null) {
-    return failure({
-      path,
-      message:
-        text.trim() === ''
-          ? 'This is empty: type a number.'
-          : `“${text.trim()}” is not a number: type digits, such as 20 or 20.5.`,
-    });
-  }
-  const [, sign = '', digits = '', suffix = ''] = match;
-  const magnitude = Number(digits.replace(',', '.'));
-  const value = sign === '-' || sign === '−' ? -magnitude : magnitude;
-  if (suffix === '') return success(displayUnit(kind, choice).toBase(value));
-  const units: readonly Unit[] = quantityKinds[kind];
-  const typed = suffix.toLowerCase();
-  const unit = units.find(
-    (candidate) => candidate.suffixes.includes(typed) || candidate.symbol.toLowerCase() === typed,
-  );
-  if (unit === undefined) {
-    const known = units.map((candidate) => candidate.symbol).filter((symbol) => symbol !== '');
-    const advice = known.length === 0 ? 'type the number alone' : `use ${known.join(' or ')}, or the number alone`;
-    return failure({ path, message: `“${suffix}” is not a unit for this: ${advice}.` });
-  }
-  return success(unit.toBase(value));
+  const read = readQuantity(text, kind, choice, path);
+  return read.ok ? success(read.value.value) : read;
 }

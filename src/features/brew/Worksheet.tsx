@@ -1,11 +1,13 @@
 'use client';
 
 import { developerFamilies, type DeveloperFamilyId } from '@/core/chemistry/developerFamilies';
-import { inALitre, spokenAmount, type SaidOf } from '@/core/brewing/spokenAmount';
+import type { SaidOf } from '@/core/brewing/spokenAmount';
 import type { LineForm, WorkbenchForm } from '@/core/brewing/workbenchForm';
 import type { Kit } from '@/core/kit/kit';
 import type { WorkedRow } from '@/core/brewing/workbench';
-import { parseQuantity, quantityToInput, type QuantityKind, type UnitChoice } from '@/core/units/quantity';
+import { inALitre } from '@/core/units/perLitre';
+import type { UnitChoice } from '@/core/units/quantity';
+import { AmountInput } from '@/features/amount/AmountInput';
 import { DilutionField } from '@/features/dilution/DilutionField';
 import { FieldError } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
@@ -105,15 +107,17 @@ function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, chan
         </td>
         <td className="py-2">
           {line.kind === 'substance' || line.kind === 'own' ? (
-            <PerLitre
-              id={`perL-${line.key}`}
-              label={`${line.name}, in a litre`}
-              kind={line.unit === 'ml' ? 'volumeConcentration' : 'concentration'}
-              units={units}
-              value={line.perL}
-              wrong={error('perL') !== undefined}
-              onChange={(perL) => change({ perL })}
-            />
+            <span className="inline-flex items-baseline gap-1.5">
+              <AmountInput
+                id={`perL-${line.key}`}
+                label={`${line.name}, in a litre`}
+                value={line.perL}
+                said={{ ...saidOf({ line, kit, tabletMg, volumeMl }), usual: 'litre' }}
+                error={error('perL')}
+                onChange={(perL, unit) => change({ perL, unit })}
+              />
+              <span className="text-[13px] text-ink2">{line.unit === 'ml' ? 'ml/l' : 'g/l'}</span>
+            </span>
           ) : (
             <span className="text-[13px] text-ink2">{line.kind === 'concentrate' ? 'by dilution' : 'part of it'}</span>
           )}
@@ -151,7 +155,7 @@ function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, chan
               volumeMl={volumeMl}
               kit={kit}
               tabletMg={tabletMg}
-              onPerL={(perL) => change({ perL })}
+              change={change}
               onClose={() => setSaying(false)}
             />
           </td>
@@ -160,18 +164,13 @@ function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, chan
       {(notes.length > 0 ||
         line.kind === 'concentrate' ||
         line.kind === 'packet' ||
-        error('perL') !== undefined ||
         error('name') !== undefined ||
         spoons !== null) && (
         <tr>
           <td
             colSpan={5}
             className={classes(
-              notes.length > 0 ||
-                line.kind === 'concentrate' ||
-                line.kind === 'packet' ||
-                error('perL') !== undefined ||
-                error('name') !== undefined
+              notes.length > 0 || line.kind === 'concentrate' || line.kind === 'packet' || error('name') !== undefined
                 ? 'pb-3'
                 : 'sm:hidden',
               'text-[14px]',
@@ -182,7 +181,7 @@ function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, chan
                 {spoonWords(spoons)}, {fill}
               </p>
             )}
-            <FieldError id={`perL-${line.key}`} error={error('perL') ?? error('name')} />
+            <FieldError id={`name-${line.key}`} error={error('name')} />
             {line.kind === 'concentrate' && (
               <ConcentrateLine
                 line={line}
@@ -259,86 +258,57 @@ function ConcentrateLine({
   );
 }
 
-interface InJugProps extends Pick<LineProps, 'line' | 'kit' | 'tabletMg'> {
+/** A jug for amounts in a litre while nobody knows how much is made. */
+const LITRE_ML = 1000;
+
+/** What an amount of a line is said of. */
+function saidOf({
+  line,
+  kit,
+  tabletMg,
+  volumeMl,
+}: Pick<LineProps, 'line' | 'kit' | 'tabletMg' | 'volumeMl'>): Omit<SaidOf, 'usual'> {
+  return {
+    substanceId: line.substanceId === '' ? null : (line.substanceId as SaidOf['substanceId']),
+    unit: line.unit,
+    anyUnit: line.kind === 'own',
+    kit,
+    tabletMg,
+    volumeMl: volumeMl ?? LITRE_ML,
+  };
+}
+
+interface InJugProps extends Pick<LineProps, 'line' | 'kit' | 'tabletMg' | 'change'> {
   volumeMl: number;
-  onPerL: (perL: number) => void;
   onClose: () => void;
 }
 
 /** What goes into this jug, as people say it: grams, spoons, tablets. The litre follows. */
-function InJug({ line, volumeMl, kit, tabletMg, onPerL, onClose }: InJugProps) {
-  const [text, setText] = useState('');
+function InJug({ line, volumeMl, kit, tabletMg, change, onClose }: InJugProps) {
+  const [typed, setTyped] = useState<number | string>('');
   const id = `in-jug-${line.key}`;
-  const said: SaidOf = {
-    substanceId: line.substanceId === '' ? null : (line.substanceId as SaidOf['substanceId']),
-    unit: line.unit,
-    kit,
-    tabletMg,
-  };
-  const read = text.trim() === '' ? null : spokenAmount(text, said);
-  const error = read?.ok === false ? read.problems[0]?.message : undefined;
   return (
-    <div className="flex flex-wrap items-center justify-end gap-x-3 gap-y-1 text-[14px]">
-      <label htmlFor={id}>{line.name} in this jug</label>
-      <input
+    <div className="flex flex-wrap items-start justify-end gap-x-3 gap-y-1 text-[14px]">
+      <label htmlFor={id} className="pt-1.5">
+        {line.name} in this jug
+      </label>
+      <AmountInput
         id={id}
+        label={`${line.name} in this jug`}
         autoFocus
-        autoComplete="off"
-        className="box w-[210px] aria-invalid:border-2 aria-invalid:border-danger"
-        placeholder={line.unit === 'ml' ? '440 ml' : '18 tsp, 1½ tbsp, 9.6 g'}
-        aria-invalid={error === undefined ? undefined : true}
-        aria-describedby={error === undefined ? undefined : `${id}-error`}
-        value={text}
-        onChange={(event) => {
-          setText(event.target.value);
-          const next = spokenAmount(event.target.value, said);
-          if (next.ok) onPerL(inALitre(next.value, volumeMl));
+        className="w-[210px]"
+        placeholder={line.unit === 'ml' ? '440 ml, half a can' : '18 tsp, 1½ tbsp, 9.6 g'}
+        value={typed}
+        said={{ ...saidOf({ line, kit, tabletMg, volumeMl }), usual: 'jug' }}
+        onChange={(value, unit) => {
+          setTyped(value);
+          if (typeof value === 'number') change({ perL: inALitre(value, volumeMl), unit });
         }}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' || event.key === 'Escape') onClose();
-        }}
+        onClose={onClose}
       />
-      <button type="button" className="act-plain" onClick={onClose}>
+      <button type="button" className="act-plain pt-1.5" onClick={onClose}>
         Done
       </button>
-      <FieldError id={id} error={error} />
     </div>
-  );
-}
-
-interface PerLitreProps {
-  id: string;
-  label: string;
-  kind: QuantityKind;
-  units: UnitChoice;
-  value: number | string;
-  wrong: boolean;
-  onChange: (value: number | string) => void;
-}
-
-/** A number in a row of the sheet: its label is the row. */
-function PerLitre({ id, label, kind, units, value, wrong, onChange }: PerLitreProps) {
-  const [typing, setTyping] = useState<string | null>(null);
-  const shown = typeof value === 'number' ? quantityToInput(value, kind, units) : value;
-  return (
-    <span className="inline-flex items-baseline gap-1.5">
-      <input
-        id={id}
-        aria-label={label}
-        aria-invalid={wrong || undefined}
-        aria-describedby={wrong ? `${id}-error` : undefined}
-        className="box num w-[76px] text-right text-[17px] aria-invalid:border-2 aria-invalid:border-danger"
-        inputMode="decimal"
-        autoComplete="off"
-        value={typing ?? shown}
-        onChange={(event) => {
-          setTyping(event.target.value);
-          const parsed = parseQuantity(event.target.value, kind, units);
-          onChange(parsed.ok ? parsed.value : event.target.value);
-        }}
-        onBlur={() => setTyping(null)}
-      />
-      <span className="text-[13px] text-ink2">{kind === 'volumeConcentration' ? 'ml/l' : 'g/l'}</span>
-    </span>
   );
 }

@@ -13,6 +13,9 @@ const readAs: Record<DilutionNotation, string> = {
   reversed: 'Read as water first, then concentrate',
   strength: 'Read as a share of the usual strength',
   undiluted: 'Read as the concentrate itself',
+  'two-part': 'Read as parts of A, of B and of water',
+  named: 'As you named it',
+  'water-first': 'Read as water and concentrate',
 };
 
 /** How a dilution was read, and what that is in the tank: concentrate and water that make the total. */
