@@ -62,7 +62,7 @@ export async function takeAdviceInto(rollId: string, change: PlanChange): Promis
   if (roll === undefined || stock === undefined) return false;
   const [plan, draft] = await Promise.all([db.plans.where({ rollId }).first(), readDraft(planDraftKey(rollId))]);
   const form = planFormInHand(roll, stock, plan, draft, Date.now());
-  const part = takeAdvice(form, change);
+  const part = takeAdvice(form, change, await db.brews.toArray());
   await keepDraft(planDraftKey(rollId), { ...form, ...part }, part);
   return true;
 }

@@ -1,5 +1,6 @@
 import { readBenchFile, writeBenchFile, type OnProgress, type RowSink, type RowSource } from '@/core/formats/benchFile';
 import type { EstimateRequest } from '@/core/estimate/request';
+import type { StrategyRequests } from '@/core/estimate/strategies';
 import type { Piece } from '@/core/estimate/observations';
 import { glance, study, type Glance, type Study } from '@/core/estimate/study';
 import { fitEvidence } from '@/core/estimate/fit';
@@ -41,9 +42,14 @@ export const coreApi = {
     evidence.take(change);
     if (last) learning = learnPieces(evidence.pieces(), learning, evidence.held());
   },
-  study: (request: EstimateRequest, muted: readonly string[], ownTimeMin: number | null = null): RollStudy => {
+  study: (
+    request: EstimateRequest,
+    muted: readonly string[],
+    ownTimeMin: number | null = null,
+    requests: StrategyRequests = {},
+  ): RollStudy => {
     const listed = nearestPieces(learning.pieces, request, LISTED);
-    return { ...study(request, learning.fitFor(request, muted), listed, ownTimeMin), listed };
+    return { ...study(request, learning.fitFor(request, muted), listed, ownTimeMin, requests), listed };
   },
   /** The estimate and its curve alone, while a slider moves. */
   glance: (request: EstimateRequest, muted: readonly string[], ownTimeMin: number | null = null): Glance =>

@@ -135,6 +135,9 @@ export function phOf(composition: Composition): { ph: number; ionicStrength: num
     : solvePh(solutionOf(contents, agents));
 }
 
+/** Share from which a concentrate is as good as undiluted: the rest is binary dust. */
+const UNDILUTED = 1 - 1e-6;
+
 /** Parts of water beyond which a dilution is not followed. Source: limit of the estimator. */
 const MOST_WATER_PARTS = 1000;
 
@@ -160,7 +163,7 @@ export function developerOf(composition: Composition): Developer | null {
   if (concentrate !== null && concentrate.fraction > 0) {
     const { familyId, fraction } = concentrate;
     // Three figures are finer than any cylinder.
-    const water = Math.min(MOST_WATER_PARTS, Math.max(0, Number((1 / fraction - 1).toPrecision(3))));
+    const water = Math.min(MOST_WATER_PARTS, fraction > UNDILUTED ? 0 : Number((1 / fraction - 1).toPrecision(3)));
     return { kind: 'concentrate', familyId, parts: { concentrate: 1, water } };
   }
   if (!agents.some(({ amountPerL }) => amountPerL > 0)) return null;

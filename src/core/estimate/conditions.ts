@@ -128,7 +128,7 @@ export function resolveWanted(
 ): Wanted {
   const oneBath = request.developer.kind === 'one-bath';
   // A time that was found on film as old as this has won back already what it could.
-  const foundOnOld = request.knownTime?.aged === true;
+  const foundOnOld = request.knownTime?.aged === true && timeIsKnown;
   return {
     strategy:
       oneBath || (foundOnOld && request.strategy.id === 'extend') ? { id: 'hold', liftCap: false } : request.strategy,

@@ -49,7 +49,7 @@ export function piecesOf(request: EstimateRequest): Piece[] {
   }));
   const { knownTime } = request;
   if (knownTime === undefined) return pieces;
-  const { developer } = request;
+  const developer = knownTime.developer ?? request.developer;
   return [
     {
       evidence: {

@@ -32,6 +32,8 @@ export const estimateRequestSchema = z.strictObject({
       timeMin: within('Known time', 0.5, 300, 'min'),
       temperatureC: within('Temperature of the known time', 5, 40, '°C'),
       source: oneOf('Source of the known time', chartSourceIds),
+      /** The developer that it is for, where that is not the request's: of another class or other agents it is evidence, and no more. */
+      developer: situationShape.developer.optional(),
       /** Dilution of the known time, when it differs from the plan's. */
       parts: partsSchema.optional(),
       /** Agitation of the known time; left out, the request’s for an own time and once a minute for any other. */

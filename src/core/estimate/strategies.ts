@@ -54,18 +54,27 @@ const HARDLY_OLD_ROOM_YEARS = 2;
 /** From two stops under the fresh film's speed point to eleven above. */
 export const LOG_H = Array.from({ length: 40 }, (_, index) => (-2 + (index * 13) / 39) * LOG_EXPOSURE_PER_STOP);
 
+/** How each other strategy would be asked for; one that is missing is asked for as `strategyRequest` makes it. */
+export type StrategyRequests = Partial<Record<StrategyId, EstimateRequest>>;
+
 /**
  * The three strategies for a roll side by side, and which is recommended.
  * @param request a valid request
  * @param worked the estimate of the request itself: its own strategy is not worked out twice
  * @param fit evidence
+ * @param requests how each other strategy would be asked for
  * @returns outlooks in the order Hold, Extend, Stand
  * Source: rules of recommendation common practice; figures from the model.
  */
-export function compareStrategies(request: EstimateRequest, worked: Worked, fit: Fit): Strategies {
+export function compareStrategies(
+  request: EstimateRequest,
+  worked: Worked,
+  fit: Fit,
+  requests: StrategyRequests = {},
+): Strategies {
   const outlooks = strategyIds.map((id): StrategyOutlook => {
     const own = id === request.strategy.id;
-    const variant = own ? request : strategyRequest(request, id);
+    const variant = own ? request : (requests[id] ?? strategyRequest(request, id));
     const answer = own ? worked : workOut(variant, fit);
     const film = developedFilm(
       answer.posterior.situation.conditions,

@@ -13,7 +13,7 @@ import { deviationsOf } from './posterior';
 import { readingMarks, type ReadingMark } from './readingMarks';
 import type { EstimateRequest } from './request';
 import type { Estimate } from './result';
-import { LOG_H, compareStrategies, type Strategies } from './strategies';
+import { LOG_H, compareStrategies, type Strategies, type StrategyRequests } from './strategies';
 
 /** An estimate with the curve it lies on: what follows a slider. */
 export interface Glance {
@@ -58,17 +58,19 @@ const CURVE_MARGIN = 1.25;
  * @param fit evidence fitted earlier; by default the request's own
  * @param nearest pieces of evidence whose effect is asked for; by default all of the request's own
  * @param ownTimeMin a time of the user's own, min; null for none
+ * @param requests how each other strategy would be asked for
  */
 export function study(
   request: EstimateRequest,
   fit: Fit = fitOf(request),
   nearest: readonly Piece[] = piecesOf(request),
   ownTimeMin: number | null = null,
+  requests: StrategyRequests = {},
 ): Study {
   const worked = workOut(request, fit);
   return {
     ...glanceAt(worked, nearest, ownTimeMin),
-    strategies: compareStrategies(request, worked, fit),
+    strategies: compareStrategies(request, worked, fit, requests),
     next: nextTests(worked),
     effects: evidenceEffects(
       worked,

@@ -19,7 +19,8 @@ import { agitationSchoolIds } from '../schedule/agitationSchools';
 import { demoInputs } from '../testing/demoInputs';
 import { sampleBrew } from '../testing/sampleBrew';
 import { estimateRequestFor } from './estimateRequestFor';
-import { initialPlanForm, planFormOf, readPlanForm, withStrategy, type PlanForm } from './planForm';
+import { initialPlanForm, planFormOf, readPlanForm, type PlanForm } from './planForm';
+import { withStrategy } from './withStrategy';
 
 const { NOW, roll, stock } = demoInputs;
 const film = { familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition };

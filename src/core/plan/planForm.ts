@@ -5,7 +5,7 @@ import { REFERENCE_COFFEE_BREW } from '../chemistry/improvisedStrength';
 import { chartSourceIds } from '../estimate/chartSources';
 import { estimateRequestSchema } from '../estimate/request';
 import { CHART_AGITATION } from '../estimate/pieces';
-import { standDeveloper } from '../estimate/stand';
+import { developerKey } from '../estimate/situation';
 import { partsSchema } from '../chemistry/partsSchema';
 import { improvisedDeveloperSchema } from '../estimate/situationSchema';
 import { planSchema, type Brew, type Plan } from '../records/records';
@@ -35,7 +35,7 @@ const besidesSchema = z.object({
 const nothingBesides: z.infer<typeof besidesSchema> = { agents: [], others: [] };
 
 /** Fields that choosing a stand changes. */
-const beforeStandSchema = z.object({
+const standFieldsSchema = z.object({
   agitationId: planSchema.shape.agitationId,
   movement: movementFormSchema.nullable().default(null),
   agentPerL: typed,
@@ -44,7 +44,29 @@ const beforeStandSchema = z.object({
   besides: besidesSchema.default(nothingBesides),
   concentrateParts: typed,
   waterParts: typed,
+  dilutionText: z.string().max(100).default(''),
 });
+
+/** What is said of a known time; it belongs to one developer. */
+const knownTimeShape = {
+  knownTimeOn: z.boolean(),
+  knownTimeMin: typed,
+  knownTimeC: typed,
+  knownTimeSource: z.enum(chartSourceIds),
+  /** How the tank was moved for it: `plan` for as it is planned here. */
+  knownTimeAgitation: z.union([z.literal('plan'), planSchema.shape.agitationId]),
+  knownTimeAged: z.boolean(),
+  /** How the time was found out, in the user's words. */
+  knownTimeNote: z.string().max(300, 'How it was found out: give 300 letters at most.'),
+  /** Dilution that it is for. */
+  knownConcentrate: typed,
+  knownWater: typed,
+  /** The developer that it is for, as it stood when the time was given; null for the plan's own. */
+  knownTimeFor: planSchema.shape.developer.nullable().default(null),
+};
+
+/** A known time of another developer than the one that is chosen: it waits until that is chosen again. */
+const knownElsewhereSchema = z.object({ ...knownTimeShape, key: z.string() });
 
 /** Everything a user can say while choosing. Fields of the developer not chosen keep what was typed. */
 export const planFormSchema = z.object({
@@ -69,18 +91,12 @@ export const planFormSchema = z.object({
   liftCap: z.boolean(),
   purpose: planSchema.shape.target.shape.purpose,
   pushStops: typed,
-  knownTimeOn: z.boolean(),
-  knownTimeMin: typed,
-  knownTimeC: typed,
-  knownTimeSource: z.enum(chartSourceIds),
-  /** How the tank was moved for it: `plan` for as it is planned here. */
-  knownTimeAgitation: z.union([z.literal('plan'), planSchema.shape.agitationId]),
-  knownTimeAged: z.boolean(),
-  /** How the time was found out, in the user's words. */
-  knownTimeNote: z.string().max(300, 'How it was found out: give 300 letters at most.'),
-  /** Its dilution, where it was another than the plan's; empty for the same. */
-  knownConcentrate: typed,
-  knownWater: typed,
+  ...knownTimeShape,
+  knownElsewhere: z.array(knownElsewhereSchema).max(40).default([]),
+  /** Whether amounts are shown and typed for this jug or for a litre. */
+  amountsFor: z.enum(['litre', 'jug']).default('litre'),
+  /** The volume that amounts for a jug hold for: the last one that read as a volume. */
+  amountsMl: z.number().nullable().default(null),
   volumeMl: typed,
   /** Temperature around the tank; empty for a bath that holds its temperature. */
   ambientC: typed,
@@ -89,7 +105,9 @@ export const planFormSchema = z.object({
   /** The roll whose plan this one began with; null for one that began afresh. */
   sameAs: z.object({ label: z.string().max(200), atMs: z.number() }).nullable(),
   /** What a stand replaced, so that leaving it brings it back. */
-  beforeStand: beforeStandSchema.nullable(),
+  beforeStand: standFieldsSchema.nullable(),
+  /** What it put there: what was changed since then stays. */
+  standSet: standFieldsSchema.nullable().default(null),
   /** A time of the user's own, which goes before the estimate. */
   ownTimeOn: z.boolean(),
   ownTimeMin: typed,
@@ -101,6 +119,20 @@ export const planFormSchema = z.object({
 });
 
 export type PlanForm = z.infer<typeof planFormSchema>;
+
+/** No known time. */
+export const initialKnownTime: Pick<PlanForm, keyof typeof knownTimeShape> = {
+  knownTimeOn: false,
+  knownTimeMin: '',
+  knownTimeC: 20,
+  knownTimeSource: 'somebody',
+  knownTimeAgitation: CHART_AGITATION,
+  knownTimeAged: false,
+  knownTimeNote: '',
+  knownConcentrate: '',
+  knownWater: '',
+  knownTimeFor: null,
+};
 
 /** What a plan decides, without its identity and without what was pinned. */
 export type PlanChoices = Omit<Plan, 'id' | 'createdMs' | 'updatedMs' | 'rollId' | 'pinned'>;
@@ -145,20 +177,16 @@ export function initialPlanForm(film: {
     liftCap: false,
     purpose: 'scan',
     pushStops: 0,
-    knownTimeOn: false,
-    knownTimeMin: '',
-    knownTimeC: 20,
-    knownTimeSource: 'somebody',
-    knownTimeAgitation: CHART_AGITATION,
-    knownTimeAged: false,
-    knownTimeNote: '',
-    knownConcentrate: '',
-    knownWater: '',
+    ...initialKnownTime,
+    knownElsewhere: [],
+    amountsFor: 'litre',
+    amountsMl: null,
     volumeMl: Math.ceil(filmFormats[film.formatId].coverVolumeMl / TANK_STEP_ML) * TANK_STEP_ML,
     ambientC: '',
     muted: [],
     sameAs: null,
     beforeStand: null,
+    standSet: null,
     ownTimeOn: false,
     ownTimeMin: '',
     movement: null,
@@ -218,6 +246,7 @@ export function planFormOf(plan: Plan, initial: PlanForm): PlanForm {
     knownTimeNote: knownTime?.note ?? '',
     knownConcentrate: knownTime?.parts?.concentrate ?? '',
     knownWater: knownTime?.parts?.water ?? '',
+    knownTimeFor: knownTime?.developer ?? null,
     volumeMl: plan.volumeMl,
     ambientC: plan.ambientC ?? '',
     muted: plan.muted,
@@ -264,7 +293,7 @@ export function readPlanForm(
   const problems = fields.success ? [] : problemsFromZod(fields.error.issues);
   const developer = readDeveloper(form, jugs);
   if (!developer.ok) problems.push(...developer.problems);
-  const knownTime = readKnownTime(form);
+  const knownTime = readKnownTime(form, developer.ok ? developer.value.developer : null);
   if (!knownTime.ok) problems.push(...knownTime.problems);
   const ownTime = readOwnTime(form, developer.ok && developer.value.developer.kind === 'other');
   if (!ownTime.ok) problems.push(...ownTime.problems);
@@ -322,7 +351,8 @@ function bathsOfForm(list: PlanForm['baths']): ReturnType<typeof readBathForms> 
 
 type DeveloperChoice = Pick<PlanChoices, 'developer' | 'brewId' | 'bromideGPerL'>;
 
-function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperChoice> {
+/** Reads what it is developed in. */
+export function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperChoice> {
   if (form.developerKind === 'jug') {
     const jug = jugs.find((brew) => brew.id === form.brewId);
     if (jug === undefined)
@@ -333,6 +363,12 @@ function readDeveloper(form: PlanForm, jugs: readonly Brew[]): Result<DeveloperC
     return success({ developer, brewId: jug.id, bromideGPerL: jug.bromideGPerL });
   }
   if (form.developerKind === 'concentrate') {
+    // A dilution that does not read is no dilution, whatever stood there before.
+    if (form.concentrateParts === '' && form.waterParts === '' && form.dilutionText.trim() !== '')
+      return failure({
+        path: 'dilutionText',
+        message: 'Dilution: write it as on the bottle, such as 1+9, 1:31 or 15 in 500.',
+      });
     const parts = partsSchema.safeParse({ concentrate: form.concentrateParts, water: form.waterParts });
     if (!parts.success) {
       return failure(
@@ -386,7 +422,16 @@ function readOwnTime(form: PlanForm, required: boolean): Result<number | null> {
     : failure(...problemsFromZod(parsed.error.issues).map(({ message }) => ({ path: 'ownTimeMin', message })));
 }
 
-function readKnownTime(form: PlanForm): Result<PlanChoices['knownTime']> {
+/** A kitchen brew of the same agents in other amounts: its time is not quite this one's. */
+function isOfOtherAmounts(known: Plan['developer'], planned: Plan['developer']): boolean {
+  return (
+    known.kind === 'improvised' &&
+    developerKey(known) === developerKey(planned) &&
+    JSON.stringify(known) !== JSON.stringify(planned)
+  );
+}
+
+function readKnownTime(form: PlanForm, developer: Plan['developer'] | null): Result<PlanChoices['knownTime']> {
   if (!form.knownTimeOn) return success(null);
   const parsed = request.knownTime.unwrap().safeParse({
     timeMin: form.knownTimeMin,
@@ -396,6 +441,9 @@ function readKnownTime(form: PlanForm): Result<PlanChoices['knownTime']> {
     ...(form.knownTimeSource === 'own' && form.knownTimeAged ? { aged: true } : {}),
     ...(form.developerKind === 'concentrate' && (form.knownConcentrate !== '' || form.knownWater !== '')
       ? { parts: { concentrate: form.knownConcentrate, water: form.knownWater } }
+      : {}),
+    ...(developer !== null && form.knownTimeFor !== null && isOfOtherAmounts(form.knownTimeFor, developer)
+      ? { developer: form.knownTimeFor }
       : {}),
   });
   const note = form.knownTimeNote.trim();
@@ -412,38 +460,4 @@ function readKnownTime(form: PlanForm): Result<PlanChoices['knownTime']> {
       path: fieldOf[problem.path] ?? 'knownTimeSource',
     })),
   );
-}
-
-/**
- * The form with another strategy. A stand thins the developer and leaves the tank alone; leaving it brings back what it
- * replaced. A jug is as it is.
- * @param form the form as it stands
- * @param strategyId the strategy chosen
- * @param jugs brews on the bench
- */
-export function withStrategy(form: PlanForm, strategyId: PlanForm['strategyId'], jugs: readonly Brew[]): PlanForm {
-  if (strategyId !== 'stand') return { ...form, ...(form.beforeStand ?? {}), strategyId, beforeStand: null };
-  if (form.strategyId === 'stand' || form.developerKind === 'one-bath') return { ...form, strategyId };
-  const { agitationId, movement, agentPerL, ascorbicGPerL, sodaGPerL, besides, concentrateParts, waterParts } = form;
-  const standing: PlanForm = {
-    ...form,
-    strategyId,
-    agitationId: 'stand',
-    movement: null,
-    beforeStand: { agitationId, movement, agentPerL, ascorbicGPerL, sodaGPerL, besides, concentrateParts, waterParts },
-  };
-  const read = readDeveloper(form, jugs);
-  if (!read.ok || form.developerKind === 'jug') return standing;
-  const thin = standDeveloper(read.value.developer);
-  if (thin.kind === 'concentrate')
-    return { ...standing, concentrateParts: thin.parts.concentrate, waterParts: thin.parts.water };
-  if (thin.kind === 'improvised')
-    return {
-      ...standing,
-      agentPerL: thin.agents[0]?.amountPerL ?? agentPerL,
-      ascorbicGPerL: thin.ascorbicGPerL,
-      sodaGPerL: thin.sodaGPerL,
-      besides: { agents: thin.agents.slice(1), others: thin.others },
-    };
-  return standing;
 }

@@ -1,7 +1,8 @@
 import { recommendedStrategy } from '../estimate/strategies';
 import type { Plan, Roll, Stock } from '../records/records';
 import { estimateRequestFor } from './estimateRequestFor';
-import { initialPlanForm, planFormOf, planFormSchema, readPlanForm, withStrategy, type PlanForm } from './planForm';
+import { initialPlanForm, planFormOf, planFormSchema, readPlanForm, type PlanForm } from './planForm';
+import { withStrategy } from './withStrategy';
 
 /**
  * The plan's form as it stands: as last typed, else as last decided, else as it first opens.

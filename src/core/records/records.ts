@@ -160,6 +160,8 @@ export const planSchema = z.strictObject({
       parts: partsSchema.optional(),
       agitationId: request.agitationId.optional(),
       aged: z.boolean().optional(),
+      /** The brew that it was for, where its amounts were others than the plan's. */
+      developer: request.developer.optional(),
       /** How it was found out, in the user's words. */
       note: text('How it was found out', 300).optional(),
     })

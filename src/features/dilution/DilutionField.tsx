@@ -32,7 +32,12 @@ export function DilutionField({ id, fields, change, usual, volumeMl, units }: Di
     const next = readDilution(text, usual);
     change({
       dilutionText: text,
-      ...(next.ok ? { concentrateParts: next.value.parts.concentrate, waterParts: next.value.parts.water } : {}),
+      // What does not read is no dilution: the one before would be another than the field shows.
+      ...(next.ok
+        ? { concentrateParts: next.value.parts.concentrate, waterParts: next.value.parts.water }
+        : text.trim() === ''
+          ? {}
+          : { concentrateParts: '', waterParts: '' }),
     });
   };
   const parts = { concentrate: Number(fields.concentrateParts), water: Number(fields.waterParts) };

@@ -3,7 +3,7 @@ import { OVEN_RECIPE } from '@/core/chemistry/sodas';
 import { biohazardIn } from '@/core/brewing/animalMatter';
 import type { Difference } from '@/core/brewing/finishMix';
 import { amountDigits, type BrewPart } from '@/core/brewing/part';
-import type { Spoonful } from '@/core/brewing/spoons';
+import { inSpoons, type Spoonful } from '@/core/brewing/spoons';
 import type { Stopped, WorkedRow } from '@/core/brewing/workbench';
 import type { WaterPlan } from '@/core/brewing/batch';
 import { PACKET_WATER_C, type WorkedWater } from '@/core/brewing/waterPlan';
@@ -14,6 +14,7 @@ import { decimalsOf } from '@/core/kit/readable';
 import { BIOHAZARD } from '@/core/brewing/mixCautions';
 import type { Waiting } from '@/core/thermal/jugCooling';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
+import { inAJug } from '@/core/units/perLitre';
 import { threeFigures } from '@/core/units/threeFigures';
 
 /** An amount with its unit, at a number of digits. Volumes follow the user's setting. */
@@ -52,6 +53,27 @@ export function spoonWords({ tablespoons, teaspoons }: Pick<Spoonful, 'tablespoo
 /** How spoons of a substance are filled. */
 export function spoonFillWords(id: SubstanceId, kit: Pick<Kit, 'coffeeSpoon'>): 'level' | 'rounded' | 'heaped' {
   return id === 'instant-coffee' ? (kit.coffeeSpoon ?? 'level') : 'level';
+}
+
+/**
+ * What an amount is beside the way it is shown: in the jug where it stands for a litre and the other way round, and in spoons.
+ * @param perL amount in a litre, g or ml
+ */
+export function amountBeside(
+  perL: number,
+  {
+    unit,
+    inJug,
+    volumeMl,
+    substanceId,
+    kit,
+  }: { unit: 'g' | 'ml'; inJug: boolean; volumeMl: number; substanceId: SubstanceId; kit: Kit },
+): string {
+  const amount = inAJug(perL, volumeMl);
+  const figures = (value: number): string => formatNumber(value, Math.min(1, threeFigures(value)));
+  const other = inJug ? `${figures(perL)} ${unit}/l` : `${figures(amount)} ${unit} in this jug`;
+  const spoons = unit === 'g' ? inSpoons(substanceId, amount, kit.spoons, kit.coffeeSpoon, kit.teaspoons) : null;
+  return spoons === null || spoons.massG === 0 ? other : `${other}, about ${spoonWords(spoons)}`;
 }
 
 /** A spread of a natural log as a percentage. */

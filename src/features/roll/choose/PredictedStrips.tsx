@@ -5,6 +5,9 @@ import { curveBetween, negativeGreys, positiveGreys } from '@/core/densitometry/
 import { patchGrey } from '@/core/densitometry/patchGrey';
 import { developerName } from '@/core/plan/developerName';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
+import { lowerFirst } from '@/core/units/lowerFirst';
+import type { StrategyOutlook } from '@/core/estimate/strategies';
+import { partsWords } from '@/features/dilution/dilutionWords';
 import { formatNumber } from '@/core/units/quantity';
 import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
 import { ScenePicture } from '@/features/scene/ScenePicture';
@@ -24,7 +27,6 @@ export function PredictedStrips({ plan }: { plan: PlanInHand }) {
   const { outlooks, recommended, reason, logH } = study.strategies;
   const { target } = study.estimate.gradient;
   const mending = state === 'mending';
-  const stand = outlooks.find(({ id }) => id === 'stand');
   return (
     <section aria-labelledby="strategies">
       <div className="flex flex-wrap items-baseline gap-x-3">
@@ -69,6 +71,9 @@ export function PredictedStrips({ plan }: { plan: PlanInHand }) {
                     {formatMinutes(outlook.lowMin)}–{formatMinutes(outlook.highMin)}
                   </span>
                   <span className="block text-[13px] text-ink2">{lookWords(outlook.netGradient, target)}</span>
+                  {developerName(outlook.developer) !== developerName(study.request.developer) && (
+                    <span className="block text-[13px] text-ink2">in {dilutionOf(outlook.developer)}</span>
+                  )}
                   {outlook.id === recommended && <span className="block text-[13px] font-[620]">recommended</span>}
                 </span>
               </span>
@@ -130,12 +135,6 @@ export function PredictedStrips({ plan }: { plan: PlanInHand }) {
           onChange={(liftCap) => change({ liftCap })}
         />
       )}
-      {stand !== undefined && form.strategyId !== 'stand' && form.developerKind !== 'one-bath' && (
-        <p className="mt-2 text-[13px] text-ink2">
-          Stand is calculated with {developerName(stand.developer)}; choosing it dilutes the developer, and switching
-          back restores your recipe.
-        </p>
-      )}
     </section>
   );
 }
@@ -160,4 +159,9 @@ function Strip({ logH, densities, baseFogD, mending }: StripProps) {
 
 function Figures({ words, mending }: { words: string; mending: boolean }) {
   return <span {...stale(mending, 'col-span-2 text-[13px] leading-tight text-ink2 sm:col-start-2')}>{words}</span>;
+}
+
+/** A developer by what sets it apart from the same one otherwise diluted. */
+function dilutionOf(developer: StrategyOutlook['developer']): string {
+  return developer.kind === 'concentrate' ? partsWords(developer.parts) : lowerFirst(developerName(developer));
 }

@@ -7,11 +7,23 @@ import { CHART_AGITATION } from '@/core/estimate/pieces';
 import { purposeIds, purposes } from '@/core/kinetics/targets';
 import type { PlanForm } from '@/core/plan/planForm';
 import { agitationSchoolIds, agitationSchools } from '@/core/schedule/agitationSchools';
-import type { UnitChoice } from '@/core/units/quantity';
+import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { DilutionField } from '@/features/dilution/DilutionField';
 import { chartSourceOptions } from '@/features/roll/plan/chartSourceOptions';
 import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import { AmountInput } from '@/features/amount/AmountInput';
+import { amountBeside } from '@/features/words/brewWords';
+import { partsWords } from '@/features/dilution/dilutionWords';
+import type { SubstanceId } from '@/core/chemistry/substances';
+import { knownTimeForNow } from '@/core/plan/changeForm';
+import { amountsName, developerName } from '@/core/plan/developerName';
+import { thinnedFrom } from '@/core/plan/withStrategy';
+import { formatDuration } from '@/core/units/duration';
+import { lowerFirst } from '@/core/units/lowerFirst';
+import { inAJug, inALitre } from '@/core/units/perLitre';
+import { useSettings } from '@/data/queries';
 import { Choice } from '@/ui/Choice';
+import { Segments } from '@/ui/Segments';
 import { Field } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { Tick } from '@/ui/Tick';
@@ -75,40 +87,63 @@ export function rowFields(rowId: LedgerRowId, plan: PlanInHand, units: UnitChoic
   }
 }
 
+/** A jug for amounts in a litre while its volume does not read. */
+const LITRE_ML = 1000;
+
 function BrewFields({ plan: { form, change, errors }, units }: PartProps) {
+  const { kit } = useSettings();
   const agent = organicAgents[form.agentId];
+  const inJug = form.amountsFor === 'jug';
+  const volumeMl =
+    typeof form.volumeMl === 'number' && form.volumeMl > 0 ? form.volumeMl : (form.amountsMl ?? LITRE_ML);
+  const amount = (
+    field: 'sodaGPerL' | 'ascorbicGPerL' | 'agentPerL',
+    name: string,
+    substanceId: SubstanceId,
+    unit: 'g' | 'ml',
+  ) => {
+    const perL = form[field];
+    const shown = typeof perL === 'number' && inJug ? inAJug(perL, volumeMl) : perL;
+    return (
+      <span className="flex flex-wrap items-baseline gap-x-1.5">
+        <label htmlFor={field} className="text-[14px]">
+          {name}
+        </label>
+        <AmountInput
+          id={field}
+          label={name}
+          value={shown}
+          said={{ substanceId, unit, kit, tabletMg: null, volumeMl, usual: form.amountsFor }}
+          error={errors[field]}
+          onChange={(value) =>
+            change({ [field]: typeof value === 'number' && inJug ? inALitre(value, volumeMl) : value })
+          }
+        />
+        <span className="text-[13px] text-ink2">
+          {inJug ? unit : `${unit}/l`}
+          {typeof perL === 'number' && `, ${amountBeside(perL, { unit, inJug, volumeMl, substanceId, kit })}`}
+        </span>
+      </span>
+    );
+  };
   return (
     <>
-      <Quantity
-        id="sodaGPerL"
-        label="Washing soda"
-        kind="concentration"
-        units={units}
-        value={form.sodaGPerL}
-        onChange={(sodaGPerL) => change({ sodaGPerL })}
-        error={errors.sodaGPerL}
-        inline
-      />
-      <Quantity
-        id="ascorbicGPerL"
-        label="Ascorbic acid"
-        kind="concentration"
-        units={units}
-        value={form.ascorbicGPerL}
-        onChange={(ascorbicGPerL) => change({ ascorbicGPerL })}
-        error={errors.ascorbicGPerL}
-        inline
-      />
-      <Quantity
-        id="agentPerL"
-        label={agent.name}
-        kind={agent.unit === 'ml' ? 'volumeConcentration' : 'concentration'}
-        units={units}
-        value={form.agentPerL}
-        onChange={(agentPerL) => change({ agentPerL })}
-        error={errors.agentPerL}
-        inline
-      />
+      <div className="w-full">
+        <Segments
+          id="amountsFor"
+          label="Amounts for"
+          inline
+          value={form.amountsFor}
+          options={[
+            { value: 'litre', name: 'a litre' },
+            { value: 'jug', name: `this jug of ${formatQuantity(volumeMl, 'volume', units)}` },
+          ]}
+          onChange={(amountsFor) => change({ amountsFor })}
+        />
+      </div>
+      {amount('sodaGPerL', 'Washing soda', 'soda-anhydrous', 'g')}
+      {amount('ascorbicGPerL', 'Ascorbic acid', 'ascorbic-acid', 'g')}
+      {amount('agentPerL', agent.name, form.agentId, agent.unit)}
       {form.besides.agents.length + form.besides.others.length > 0 && (
         <p className="w-full text-[14px]">
           Also in the jug, calculated as {besidesWords(form.besides)}.{' '}
@@ -117,7 +152,28 @@ function BrewFields({ plan: { form, change, errors }, units }: PartProps) {
           </button>
         </p>
       )}
+      <StandProposal form={form} change={change} />
     </>
+  );
+}
+
+/** What a stand put in the place of the developer as it was, and the way back. */
+function StandProposal({ form, change }: Pick<PlanInHand, 'form' | 'change'>) {
+  const before = thinnedFrom(form);
+  if (before === null) return null;
+  const parts = { concentrate: Number(before.concentrateParts), water: Number(before.waterParts) };
+  const own = form.developerKind === 'concentrate' ? partsWords(parts) : 'your amounts';
+  const now =
+    form.developerKind === 'concentrate'
+      ? partsWords({ concentrate: Number(form.concentrateParts), water: Number(form.waterParts) })
+      : 'a third of them';
+  return (
+    <p className="w-full text-[14px]" data-testid="stand-proposal">
+      A stand is usually this thin: {now} in place of {own}.{' '}
+      <button type="button" className="act-plain" onClick={() => change(before)}>
+        Keep {own}
+      </button>
+    </p>
   );
 }
 
@@ -141,7 +197,7 @@ function ConcentrateFields({ plan: { form, change, errors }, units }: PartProps)
         units={units}
         value={form.concentrateParts}
         onChange={(concentrateParts) => change({ concentrateParts, dilutionText: '' })}
-        error={errors.concentrateParts}
+        error={form.dilutionText === '' ? errors.concentrateParts : undefined}
         inline
       />
       <Quantity
@@ -151,14 +207,17 @@ function ConcentrateFields({ plan: { form, change, errors }, units }: PartProps)
         units={units}
         value={form.waterParts}
         onChange={(waterParts) => change({ waterParts, dilutionText: '' })}
-        error={errors.waterParts}
+        error={form.dilutionText === '' ? errors.waterParts : undefined}
         inline
       />
+      <StandProposal form={form} change={change} />
     </>
   );
 }
 
-function KnownTimeFields({ plan: { form, change, errors }, units }: PartProps) {
+function KnownTimeFields({ plan, units }: PartProps) {
+  const { form, change, errors } = plan;
+  const elsewhere = form.knownElsewhere.filter(({ knownTimeOn }) => knownTimeOn);
   return (
     <>
       <Tick
@@ -167,6 +226,13 @@ function KnownTimeFields({ plan: { form, change, errors }, units }: PartProps) {
         checked={form.knownTimeOn}
         onChange={(knownTimeOn) => change({ knownTimeOn })}
       />
+      {elsewhere.map(({ key, knownTimeMin, knownTimeFor }) => (
+        <p key={key} className="w-full text-[13px] text-ink2" data-testid="known-elsewhere">
+          {typeof knownTimeMin === 'number' ? formatDuration(knownTimeMin * 60) : 'A time'} is known in{' '}
+          {knownTimeFor === null ? 'another developer' : lowerFirst(developerName(knownTimeFor))}. It is kept for that
+          developer, and not used here.
+        </p>
+      ))}
       {form.knownTimeOn && (
         <>
           <Quantity
@@ -227,7 +293,6 @@ function KnownTimeFields({ plan: { form, change, errors }, units }: PartProps) {
                 kind="parts"
                 units={units}
                 optional
-                hint="empty: as planned here"
                 value={form.knownWater}
                 onChange={(knownWater) => change({ knownWater })}
                 error={errors.knownWater}
@@ -235,6 +300,7 @@ function KnownTimeFields({ plan: { form, change, errors }, units }: PartProps) {
               />
             </>
           )}
+          <KnownFor plan={plan} />
           {form.knownTimeSource === 'own' && (
             <Tick
               id="knownTimeAged"
@@ -256,6 +322,19 @@ function KnownTimeFields({ plan: { form, change, errors }, units }: PartProps) {
         </>
       )}
     </>
+  );
+}
+
+/** Which brew a known time is for, where it is not the one that is planned. */
+function KnownFor({ plan: { form, choices, change, jugs } }: { plan: PlanInHand }) {
+  if (choices?.knownTime?.developer === undefined) return null;
+  return (
+    <p className="w-full text-[14px]" data-testid="known-for">
+      It was given for {lowerFirst(amountsName(choices.knownTime.developer))}.{' '}
+      <button type="button" className="act-plain" onClick={() => change(knownTimeForNow(form, jugs))}>
+        It is for the brew as it is here
+      </button>
+    </p>
   );
 }
 

@@ -2,9 +2,13 @@
 
 import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { EstimateRequest } from '@/core/estimate/request';
+import type { StrategyRequests } from '@/core/estimate/strategies';
+import { strategyIds } from '@/core/estimate/strategyIds';
 import type { Brew } from '@/core/records/records';
+import { changeForm } from '@/core/plan/changeForm';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
-import { readPlanForm, withStrategy, type PlanChoices, type PlanForm } from '@/core/plan/planForm';
+import { readPlanForm, type PlanChoices, type PlanForm } from '@/core/plan/planForm';
+import { withStrategy } from '@/core/plan/withStrategy';
 import { planFormInHand } from '@/core/plan/planInHand';
 import { followDraft, keepDraft } from '@/data/drafts';
 import { planDraftKey } from '@/data/plans';
@@ -32,6 +36,8 @@ export interface PlanInHand {
   choices: PlanChoices | null;
   /** The choices; while something is wrong, the ones before, so that nothing jumps under the hands. Null until there are any. */
   shown: PlanChoices | null;
+  /** Brews on the bench. */
+  jugs: readonly Brew[];
   /** The jug that the form has chosen; null for a brew still to be mixed. */
   jug: Brew | null;
   /** What is wrong, by field. */
@@ -64,9 +70,9 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
   const change = useCallback(
     (part: Partial<PlanForm>) => {
       settle();
-      replace({ ...latestRef.current, ...part });
+      replace(changeForm(latestRef.current, part, jugs));
     },
-    [settle, replace],
+    [settle, replace, jugs],
   );
   const read = useMemo(() => readPlanForm(form, { formatId: roll.formatId }, jugs), [form, roll.formatId, jugs]);
   const choices = read.ok ? read.value : null;
@@ -90,12 +96,27 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
     return requestOf({ roll, stock, jugs, nowMs }, choices);
   }, [choices, jugs, roll, stock, nowMs]);
   const { request } = asked;
+  // Each strategy is asked for as it would be chosen here: what its card says is what a tap on it gives.
+  const variants = useMemo(
+    () =>
+      request === null
+        ? {}
+        : Object.fromEntries(
+            strategyIds.flatMap((id) => {
+              if (id === form.strategyId) return [];
+              const other = readPlanForm(withStrategy(form, id, jugs), { formatId: roll.formatId }, jugs);
+              const made = other.ok ? requestOf({ roll, stock, jugs, nowMs }, other.value).request : null;
+              return made === null ? [] : [[id, made]];
+            }),
+          ),
+    [request, form, jugs, roll, stock, nowMs],
+  );
   const learned = useLearned();
   const ownTimeMin = choices?.ownTimeMin ?? null;
-  const { study, failed } = useStudy(request, form.muted, ownTimeMin, learned);
+  const { study, failed } = useStudy(request, form.muted, ownTimeMin, learned, variants);
   const key = useMemo(
-    () => studyKey(request, form.muted, ownTimeMin, learned),
-    [request, form.muted, ownTimeMin, learned],
+    () => studyKey(request, form.muted, ownTimeMin, learned, variants),
+    [request, form.muted, ownTimeMin, learned, variants],
   );
   const chooseStrategy = useCallback(
     (id: PlanForm['strategyId']) => {
@@ -119,6 +140,7 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
     chooseStrategy,
     choices,
     shown,
+    jugs,
     jug,
     errors,
     study,
@@ -163,10 +185,10 @@ function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pi
   }, [settle]);
   const tryOut = useCallback(
     (part: Partial<PlanForm>) => {
-      latestRef.current = { ...latestRef.current, ...part };
+      latestRef.current = changeForm(latestRef.current, part, jugs);
       trying.move(latestRef.current);
     },
-    [latestRef, trying],
+    [latestRef, trying, jugs],
   );
   return { tryOut, settle, trials };
 }
@@ -202,8 +224,11 @@ function studyKey(
   muted: readonly string[],
   ownTimeMin: number | null,
   learned: Learned | null,
+  variants: StrategyRequests,
 ): string | null {
-  return request === null || learned === null ? null : JSON.stringify([request, muted, ownTimeMin, learned.revision]);
+  return request === null || learned === null
+    ? null
+    : JSON.stringify([request, muted, ownTimeMin, variants, learned.revision]);
 }
 
 function useStudy(
@@ -211,16 +236,26 @@ function useStudy(
   muted: readonly string[],
   ownTimeMin: number | null,
   learned: Learned | null,
+  variants: StrategyRequests,
 ): { study: (RollStudy & { key: string }) | null; failed: string | null } {
   const [failure, setFailure] = useState<{ key: string; words: string } | null>(null);
   const [answer, setAnswer] = useState<(RollStudy & { key: string }) | null>(null);
-  const key = useMemo(() => studyKey(request, muted, ownTimeMin, learned), [request, muted, ownTimeMin, learned]);
+  const key = useMemo(
+    () => studyKey(request, muted, ownTimeMin, learned, variants),
+    [request, muted, ownTimeMin, learned, variants],
+  );
   useEffect(() => {
     if (key === null) return;
     let stale = false;
-    const [asked, off, own] = JSON.parse(key) as [EstimateRequest, string[], number | null, number];
+    const [asked, off, own, others] = JSON.parse(key) as [
+      EstimateRequest,
+      string[],
+      number | null,
+      StrategyRequests,
+      number,
+    ];
     void coreWorker()
-      .study(asked, off, own)
+      .study(asked, off, own, others)
       .then((study) => {
         // What hangs on a study may be drawn in pieces, so that typing is never held up.
         if (!stale) startTransition(() => setAnswer({ ...study, key }));
