@@ -4,11 +4,29 @@ import type { NamedMovement } from '@/core/schedule/movement';
 import { act, newStamps } from './act';
 import { database } from './database';
 
+type DilutionHabit = Extract<Habit, { kind: 'dilution' }>;
 type BathsHabit = Extract<Habit, { kind: 'baths' }>;
 
 /** Ways of doing things that are kept under a name, by name; undefined while they load. */
 export function useHabits(): Habit[] | undefined {
   return useLiveQuery(async () => (await database().habits.toArray()).sort((a, b) => a.name.localeCompare(b.name)));
+}
+
+/** Keeps what a letter on a bottle means; the same letter of the same bottle is replaced. */
+export function keepDilution({ name, bottle, parts }: Pick<DilutionHabit, 'name' | 'bottle' | 'parts'>): Promise<void> {
+  return act('habit', async (writer) => {
+    const before = (await writer.db.habits.toArray()).find(
+      (one) => one.kind === 'dilution' && one.name === name && one.bottle === bottle,
+    );
+    await writer.put('habits', {
+      ...(before ?? newStamps()),
+      kind: 'dilution',
+      name,
+      bottle,
+      parts,
+      updatedMs: Date.now(),
+    });
+  });
 }
 
 /** Keeps a movement under its name; one of the same name is replaced. */

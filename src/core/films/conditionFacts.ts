@@ -35,6 +35,15 @@ export const backings = {
 
 export type Backing = keyof typeof backings;
 
+/** What the print along the edge says of the base. */
+export const edgePrints = {
+  safety: 'SAFETY',
+  nitrate: 'NITRATE',
+  neither: 'Neither is there',
+} as const;
+
+export type EdgePrint = keyof typeof edgePrints;
+
 /** Nothing known, nothing wrong. */
 export const soundCondition: Condition = { backing: 'unknown', signs: [] };
 

@@ -37,7 +37,7 @@ export const filmFormats = {
     frames: '8 frames of 2½ × 4¼ in',
     yearsMade: { from: 1899, to: 1984 },
     coverVolumeMl: 900,
-    nitrateBefore: 1952,
+    nitrateBefore: 1950,
     paperBacked: true,
     coping: OLD_REEL,
   }),
@@ -48,7 +48,7 @@ export const filmFormats = {
     frames: '8 to 16 frames',
     yearsMade: { from: 1901, to: null },
     coverVolumeMl: 500,
-    nitrateBefore: 1952,
+    nitrateBefore: 1950,
     paperBacked: true,
   }),
   '126': format({
@@ -67,7 +67,7 @@ export const filmFormats = {
     frames: '8 to 16 frames',
     yearsMade: { from: 1912, to: 1995 },
     coverVolumeMl: 370,
-    nitrateBefore: 1952,
+    nitrateBefore: 1950,
     paperBacked: true,
   }),
   '135': format({
@@ -94,7 +94,7 @@ export const filmFormats = {
     frames: '8 frames of 2½ × 4¼ in',
     yearsMade: { from: 1932, to: 1984 },
     coverVolumeMl: 900,
-    nitrateBefore: 1952,
+    nitrateBefore: 1950,
     paperBacked: true,
     coping: OLD_REEL,
   }),
@@ -105,7 +105,7 @@ export const filmFormats = {
     frames: '8 to 16 frames',
     yearsMade: { from: 1932, to: 1995 },
     coverVolumeMl: 500,
-    nitrateBefore: 1952,
+    nitrateBefore: 1950,
     paperBacked: true,
   }),
   '828': format({
@@ -134,7 +134,7 @@ export const filmFormats = {
     frames: '1.6 m',
     yearsMade: { from: 1893, to: null },
     coverVolumeMl: 290,
-    nitrateBefore: 1955,
+    nitrateBefore: 1952,
   }),
   cine16: format({
     name: '16 mm cine, a short length',

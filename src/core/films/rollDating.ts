@@ -50,7 +50,9 @@ export function earliestYear(facts: DatingFacts): number {
   const hints = datingHints(facts, Number.POSITIVE_INFINITY);
   const froms = hints.map((hint) => hint.from);
   const meet = hints.every((a) => hints.every((b) => a.from <= b.to));
-  return meet ? Math.max(...froms) : Math.min(...froms);
+  // The format itself bounds them all, whatever the others say against each other.
+  const [format = 0, ...others] = froms;
+  return meet ? Math.max(...froms) : Math.max(format, Math.min(...others));
 }
 
 /** How old a roll is in effect, over the whole distribution of its year. */

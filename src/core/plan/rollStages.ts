@@ -1,8 +1,5 @@
-import { expectsRemJet } from '../films/conditionFacts';
-import { earliestYear } from '../films/rollDating';
-import { stockFamilies } from '../films/stockFamilies';
 import type { Plan, Roll, Run, Stock, Verdict } from '../records/records';
-import { mayBeNitrate } from '../safety/nitrate';
+import { nitrateRisk } from '../safety/nitrate';
 import { runProgress } from '../schedule/runState';
 
 /** The seven stages of a roll, in the order of work. */
@@ -74,7 +71,7 @@ export function rollStanding(
 }
 
 /**
- * Whether a roll may be on nitrate base, and so may not be planned.
+ * Whether a roll is likely on nitrate base, and so may not be planned.
  * @param roll format, hints and condition of the roll
  * @param stock family of its stock
  */
@@ -82,7 +79,5 @@ export function rollForbidden(
   roll: Pick<Roll, 'formatId' | 'hints' | 'condition'>,
   stock: Pick<Stock, 'familyId'>,
 ): boolean {
-  const madeFrom = earliestYear({ formatId: roll.formatId, familyId: stock.familyId, hints: roll.hints });
-  const remJet = expectsRemJet(roll.condition, stockFamilies[stock.familyId].remJet);
-  return mayBeNitrate(roll.formatId, madeFrom, remJet, roll.hints.length > 0);
+  return nitrateRisk({ ...roll, familyId: stock.familyId }) === 'likely';
 }

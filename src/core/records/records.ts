@@ -282,6 +282,15 @@ export const habitSchema = z.discriminatedUnion('kind', [
     /** Whether new plans begin with it. */
     usual: z.boolean(),
   }),
+  /** A letter that a bottle gives one of its dilutions. */
+  z.strictObject({
+    ...stamps,
+    kind: z.literal('dilution'),
+    name: nameField('Name', 12),
+    /** Class of developer, or the name of what is in the bottle. */
+    bottle: nameField('Bottle', 160),
+    parts: partsSchema,
+  }),
   /** A camera or scanner, held against a wedge of known densities. */
   z.strictObject({ ...stamps, kind: z.literal('camera'), name: nameField('Name'), pairs: calibrationSchema }),
 ]);

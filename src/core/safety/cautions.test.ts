@@ -1,14 +1,18 @@
 import { describe, expect, test } from 'vitest';
 import { cautionNoteSchema } from './cautionNote';
 import { cautionRules, cautionsFor, type CautionFacts } from './cautions';
-import { mayBeNitrate } from './nitrate';
+import { soundCondition } from '../films/conditionFacts';
+import { filmFormatIds, type FilmFormatId } from '../films/filmFormats';
+import { stockFamilyIds, type StockFamilyId } from '../films/stockFamilies';
+import type { UserHint } from '../films/userHint';
+import { nitrateRisk, type NitrateRisk } from './nitrate';
 
 const ids = (facts: CautionFacts): string[] => cautionsFor(facts).map(({ id }) => id);
 
 describe('cautions stand where they bite', () => {
   test.each<[string, CautionFacts, string]>([
-    ['35 mm cine from 1951', { formatId: 'cine35', madeFromYear: 1947 }, 'nitrate'],
-    ['undated 35 mm cine', { formatId: 'cine35', madeFromYear: 1893 }, 'nitrate'],
+    ['35 mm cine from 1951', { nitrate: 'likely' }, 'nitrate'],
+    ['roll film of the forties', { nitrate: 'possible' }, 'possible-nitrate'],
     ['12 °C', { temperatureC: 12 }, 'cold'],
     ['26 °C and old', { temperatureC: 26, ageRoomYears: 40 }, 'warm-old-gelatin'],
     ['26 °C and fresh', { temperatureC: 26, ageRoomYears: 0 }, 'warm'],
@@ -34,18 +38,38 @@ describe('cautions stand where they bite', () => {
   });
 });
 
+const hint = (year: number, slackYears = 0): UserHint => ({ kind: 'stamp', year, slackYears });
+const used = (from: number, to: number): UserHint => ({ kind: 'use', what: '', from, to });
+
 describe('nitrate', () => {
-  test.each<[Parameters<typeof mayBeNitrate>, boolean]>([
-    [['cine35', 1947, false], true],
-    [['cine35', 1954, false], true],
-    [['cine35', 1955, false], false],
-    [['cine35', 1893, true], false],
-    [['cine16', 1940, false], false],
-    [['120', 1940, false], true],
-    [['120', 1901, false, false], false],
-    [['120', 1958, false], false],
-    [['sheet-9x12', 1936, false], true],
-    [['135', 1936, false], true],
-    [['cine16', 1930, false], false],
-  ])('%j is %s', (film, expected) => expect(mayBeNitrate(...film)).toBe(expected));
+  test.each<[string, FilmFormatId, StockFamilyId, UserHint[], NitrateRisk]>([
+    ['35 mm cine dated 1950', 'cine35', 'cine-monochrome-negative', [hint(1950)], 'likely'],
+    ['35 mm cine of nobody knows when', 'cine35', 'cine-monochrome-negative', [], 'likely'],
+    ['35 mm cine dated 1960', 'cine35', 'cine-monochrome-negative', [hint(1960)], 'none'],
+    ['colour cine', 'cine35', 'cine-colour-negative', [], 'none'],
+    ['16 mm of the thirties', 'cine16', 'cine-monochrome-negative', [hint(1936)], 'none'],
+    ['paper-backed film used 1965 to 1975', '120', 'pan-cubic-medium', [used(1965, 1975)], 'none'],
+    ['paper-backed film used 1955 to 1975', '120', 'pan-cubic-medium', [used(1955, 1975)], 'possible'],
+    ['chromogenic film of 1965 to 1972', '120', 'chromogenic-monochrome', [used(1965, 1972)], 'none'],
+    ['obsolete colour negative of the forties', '120', 'colour-negative-obsolete', [hint(1951, 7)], 'none'],
+    ['roll film dated 1944', '120', 'orthochromatic', [hint(1944)], 'possible'],
+    ['undated roll film', '120', 'pan-cubic-medium', [], 'possible'],
+    ['sheet film dated 1938', 'sheet-9x12', 'orthochromatic', [hint(1938)], 'possible'],
+    ['roll film dated 1971', '120', 'pan-cubic-medium', [hint(1971, 3)], 'none'],
+  ])('%s', (_what, formatId, familyId, hints, risk) =>
+    expect(nitrateRisk({ formatId, familyId, hints, condition: soundCondition })).toBe(risk),
+  );
+  test('the print along the edge settles it either way; that there is none settles nothing', () => {
+    const cine = { formatId: 'cine35', familyId: 'cine-monochrome-negative', hints: [hint(1950)] } as const;
+    expect(nitrateRisk({ ...cine, condition: { ...soundCondition, edge: 'safety' } })).toBe('none');
+    expect(nitrateRisk({ ...cine, condition: { ...soundCondition, edge: 'neither' } })).toBe('likely');
+    const roll = { formatId: '120', familyId: 'pan-cubic-medium', hints: [hint(1980)] } as const;
+    expect(nitrateRisk({ ...roll, condition: { ...soundCondition, edge: 'nitrate' } })).toBe('likely');
+  });
+  test('hints that bring a roll past the nitrate years never take it away', () => {
+    for (let year = 1958; year <= 1990; year++)
+      for (const formatId of filmFormatIds)
+        for (const familyId of stockFamilyIds)
+          expect(nitrateRisk({ formatId, familyId, hints: [hint(year)], condition: soundCondition })).toBe('none');
+  });
 });

@@ -1,15 +1,11 @@
-import type { FilmFormatId } from '../films/filmFormats';
 import { ONE_BATH_CONTINUOUS_FROM_C } from '../kinetics/oneBath';
-import { mayBeNitrate, onceNitrate } from './nitrate';
+import type { NitrateRisk } from './nitrate';
 import type { CautionNote, CautionPlace } from './cautionNote';
 
 /** What is known when cautions are looked up. Anything left out keeps its rules silent. */
 export interface CautionFacts {
-  formatId?: FilmFormatId;
-  /** Earliest year in which the film can have been made. */
-  madeFromYear?: number;
-  /** Whether anything dates the film itself. */
-  dated?: boolean;
+  /** How likely the film is on nitrate base. */
+  nitrate?: NitrateRisk;
   remJet?: boolean;
   temperatureC?: number;
   ageRoomYears?: number;
@@ -43,18 +39,15 @@ export const cautionRules: readonly CautionRule[] = [
     id: 'nitrate',
     at: 'identify',
     severity: 'stop',
-    text: 'Film of this kind and age may be on nitrate base. It burns fiercely, even under water, and cannot be put out. Do not process it, do not warm it, do not burn a sample. To tell: “nitrate” or “safety” is printed along the edge; a sharp smell, stickiness or brown powder point to nitrate. Keep it cool, alone and in a vented tin, and ask a film archive or the fire service.',
-    when: (f) =>
-      f.formatId !== undefined &&
-      f.madeFromYear !== undefined &&
-      mayBeNitrate(f.formatId, f.madeFromYear, f.remJet === true, f.dated),
+    text: 'Film of this kind and age is likely on nitrate base. It burns fiercely, even under water, and cannot be put out. Do not process it, do not warm it, do not burn a sample. Look along the edge: if SAFETY is printed there, say so, and the roll is yours to develop. A sharp smell, stickiness or brown powder point to nitrate. Keep it cool, alone and in a vented tin, and ask a film archive or the fire service.',
+    when: (f) => f.nitrate === 'likely',
   },
   {
-    id: 'once-nitrate',
+    id: 'possible-nitrate',
     at: 'identify',
     severity: 'warn',
-    text: 'Nobody knows when this film was made, and the earliest film of this format was on nitrate base, which burns fiercely. If “nitrate” is printed along the edge, or it smells sharp, is sticky or sheds brown powder, do not process it: keep it cool and alone, and ask a film archive or the fire service.',
-    when: (f) => f.formatId !== undefined && onceNitrate(f.formatId, f.remJet === true, f.dated !== false),
+    text: 'Some film of this format and these years was on nitrate base, which burns fiercely. Look along the edge before you go on: SAFETY settles it. If NITRATE is printed there, or the film smells sharp, is sticky or sheds brown powder, do not process it: keep it cool and alone, and ask a film archive or the fire service.',
+    when: (f) => f.nitrate === 'possible',
   },
   {
     id: 'cold',

@@ -80,7 +80,8 @@ export function AmountInput({
           heard={{ text: told.text, as: amountWords(told), other: told.other?.says ?? null }}
           onOther={() => {
             if (told.other === null) return;
-            const { says: _says, ...other } = told.other;
+            const { amount, perL } = told.other;
+            const other = { amount, perL };
             setTyping(null);
             setHeard({ ...told, ...other, other: { amount: told.amount, perL: told.perL, says: amountWords(told) } });
             onChange(valueOf(other), told.unit);

@@ -135,7 +135,7 @@ function BenchRow({
         </Link>
         <div className="text-[13px] text-ink2">
           {standing.forbidden
-            ? 'May be nitrate: do not process here'
+            ? 'Likely nitrate: do not process here'
             : rollShortLine(roll, stock, new Date(nowMs).getFullYear())}
         </div>
       </div>

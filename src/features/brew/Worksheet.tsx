@@ -250,6 +250,7 @@ function ConcentrateLine({
         fields={line}
         change={change}
         usual={usual}
+        bottle={line.familyId || line.name || 'bottle'}
         volumeMl={volumeMl}
         units={units}
       />

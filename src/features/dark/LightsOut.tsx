@@ -28,7 +28,7 @@ export function LightsOut({ rollId }: { rollId: string }) {
       <>
         <h1>This roll is not to be opened here.</h1>
         <p className="mt-2">
-          It may be on nitrate base. <Link href={`/rolls/${encodeURIComponent(rollId)}#identify`}>What to do</Link>
+          It is likely on nitrate base. <Link href={`/rolls/${encodeURIComponent(rollId)}#identify`}>What to do</Link>
         </p>
       </>
     );

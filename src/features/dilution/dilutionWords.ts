@@ -28,5 +28,18 @@ export function dilutionWords(
   const volume = (ml: number): string =>
     formatQuantity(ml, 'volume', units, units.volume === 'ml' && ml < 100 ? 1 : undefined);
   const sum = `${volume(volumes.concentrateMl)} + ${volume(volumes.waterMl)} water = ${volume(volumes.concentrateMl + volumes.waterMl)}`;
+  if (!Number.isFinite(parts.concentrate + parts.water)) return '';
   return notation === null ? `${sum}.` : `${readAs[notation]}, ${partsWords(parts)}: ${sum}.`;
+}
+
+/** Two bottles and water for a volume. */
+export function twoPartWords(
+  { a, b, water }: { a: number; b: number; water: number },
+  volumeMl: number,
+  units: UnitChoice,
+): string {
+  const share = volumeMl / (a + b + water);
+  const volume = (ml: number): string =>
+    formatQuantity(ml, 'volume', units, units.volume === 'ml' && ml < 100 ? 1 : undefined);
+  return `Read as parts of A, of B and of water: ${volume(a * share)} of A + ${volume(b * share)} of B + ${volume(water * share)} water = ${volume(volumeMl)}.`;
 }

@@ -186,6 +186,7 @@ function ConcentrateFields({ plan: { form, change, errors }, units }: PartProps)
           fields={form}
           change={change}
           usual={developerFamilies[form.concentrateFamilyId].referenceParts}
+          bottle={form.concentrateFamilyId}
           volumeMl={form.volumeMl}
           units={units}
         />

@@ -3,10 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { cautionsFor } from '@/core/safety/cautions';
-import { expectsRemJet } from '@/core/films/conditionFacts';
-import { earliestYear } from '@/core/films/rollDating';
+import { nitrateRisk } from '@/core/safety/nitrate';
 import { runProgress } from '@/core/schedule/runState';
-import { stockFamilies } from '@/core/films/stockFamilies';
 import type { Study } from '@/core/estimate/study';
 import type { UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
@@ -15,6 +13,7 @@ import { isFull } from '@/data/trouble';
 import { CautionList } from '@/ui/CautionList';
 import { ConditionPanel } from './ConditionPanel';
 import { DatingPanel } from './DatingPanel';
+import { EdgeQuestion } from './EdgeQuestion';
 import { agedWords } from '@/features/words/rollWords';
 import { MissingFacts } from './MissingFacts';
 import { PhotosPanel } from './PhotosPanel';
@@ -37,18 +36,12 @@ export function IdentifyStage({
 }) {
   const { roll, stock } = dossier;
   const router = useRouter();
-  const cautions = cautionsFor(
-    {
-      formatId: roll.formatId,
-      madeFromYear: earliestYear({ formatId: roll.formatId, familyId: stock.familyId, hints: roll.hints }),
-      dated: roll.hints.length > 0,
-      remJet: expectsRemJet(roll.condition, stockFamilies[stock.familyId].remJet),
-    },
-    'identify',
-  );
+  const nitrate = nitrateRisk({ ...roll, familyId: stock.familyId });
+  const cautions = cautionsFor({ nitrate }, 'identify');
   return (
     <div className="space-y-7 pt-3">
       <CautionList cautions={cautions} />
+      {(nitrate !== 'none' || roll.condition.edge !== undefined) && <EdgeQuestion roll={roll} />}
       {/* Its room is kept until it comes, so that nothing below moves away under the hands. */}
       {cautions.length === 0 && (
         <div className="min-h-[88px] sm:min-h-11">

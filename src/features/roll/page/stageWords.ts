@@ -22,7 +22,7 @@ export function stageSummary(
 ): string {
   const { roll, plan, brew, run, verdict, standing } = dossier;
   if (standing.forbidden)
-    return id === 'identify' ? 'May be on nitrate base: do not process here' : 'Blocked: do not process this roll';
+    return id === 'identify' ? 'Likely on nitrate base: do not process here' : 'Blocked: do not process this roll';
   switch (id) {
     case 'identify':
       return [
