@@ -104,9 +104,12 @@ async function giveToRoll(writer: Writer, brew: Brew, rollId: string): Promise<v
   const plan = await db.plans.where({ rollId }).first();
   if (plan !== undefined) await writer.put('plans', { ...plan, brewId: brew.id, updatedMs: brew.createdMs });
   const draft = await db.drafts.get(planDraftKey(rollId));
-  if (draft === undefined || typeof draft.values !== 'object') return;
-  const values = { ...(draft.values as object), developerKind: 'jug', brewId: brew.id };
-  await db.drafts.put({ ...draft, values, updatedMs: Math.max(draft.updatedMs + 1, Date.now()) });
+  // A plan that reads the jug needs no draft; a roll that nobody has planned yet begins one with it.
+  if (draft === undefined && plan !== undefined) return;
+  const before = typeof draft?.values === 'object' ? (draft.values as object) : {};
+  const values = { ...before, developerKind: 'jug', brewId: brew.id };
+  const updatedMs = Math.max((draft?.updatedMs ?? 0) + 1, Date.now());
+  await db.drafts.put({ id: planDraftKey(rollId), ...draft, values, updatedMs });
 }
 
 /** Discards a mixing; it can be undone. */
@@ -149,16 +152,31 @@ export function changeJug(brewId: string, change: JugChange): Promise<Result<Bre
   });
 }
 
-/** Pours a brew away: it leaves the bench. Plans and runs that used it keep their own copy of what it was. */
+/** Calls a jug spent, or takes that back: it stays on the bench to be handed in, and is offered no more. */
+export function callSpent(brewId: string, spent: boolean): Promise<void> {
+  return act(`brew:${brewId}`, async (writer) => {
+    const brew = await writer.db.brews.get(brewId);
+    if (brew !== undefined) await markSpent(writer, brew, spent);
+  });
+}
+
+/** Marks a jug as spent, or as in use. */
+export async function markSpent(writer: Writer, brew: Brew, spent: boolean): Promise<void> {
+  const next: Brew = { ...brew, updatedMs: Date.now() };
+  if (spent) next.spentMs = next.updatedMs;
+  else delete next.spentMs;
+  await writer.put('brews', next);
+}
+
+/** Takes a brew off the bench. Plans and runs that used it keep their own copy of what it was. */
+export async function takeOffBench(writer: Writer, brewId: string): Promise<void> {
+  await writer.unlink('plans', 'brewId', brewId);
+  await writer.unlink('runs', 'brewId', brewId);
+  await writer.removeAll('mixes', 'brewId', brewId);
+  await writer.remove('brews', brewId);
+}
+
+/** Pours a brew away; it can be undone. */
 export function pourAway(brew: Brew): Promise<void> {
-  return act(
-    `brew:${brew.id}`,
-    async (writer) => {
-      await writer.unlink('plans', 'brewId', brew.id);
-      await writer.unlink('runs', 'brewId', brew.id);
-      await writer.removeAll('mixes', 'brewId', brew.id);
-      await writer.remove('brews', brew.id);
-    },
-    { undo: `pouring away “${brew.name}”` },
-  );
+  return act(`brew:${brew.id}`, (writer) => takeOffBench(writer, brew.id), { undo: `pouring away “${brew.name}”` });
 }

@@ -57,7 +57,7 @@ async function beginPlan(
   const before = plan === undefined ? undefined : await db.rolls.get(plan.rollId);
   const values =
     plan !== undefined && before !== undefined
-      ? formLike({ plan, roll: before }, roll, stock)
+      ? formLike({ plan, roll: before }, roll, stock, await db.brews.toArray(), Date.now())
       : usualBaths(await db.habits.toArray());
   if (values !== null) await db.drafts.put({ id: planDraftKey(rollId), values, updatedMs: Date.now() });
 }

@@ -1,12 +1,13 @@
 import { tankFilms, type AlongsideRoll } from '@/core/plan/alongside';
-import type { Plan, Roll, Run } from '@/core/records/records';
+import type { JugFate, Plan, Roll, Run } from '@/core/records/records';
 import { brewWear } from '@/core/plan/estimateRequestFor';
 import { developerName } from '@/core/plan/developerName';
 import type { RunEvent } from '@/core/schedule/runEvents';
 import { runProgress } from '@/core/schedule/runState';
 import { movementOf, runSteps } from '@/core/plan/runSteps';
-import { jugsFor, wantsJug } from '@/core/plan/tankChecks';
+import { jugsFor, slowerFixing, wantsJug } from '@/core/plan/tankChecks';
 import { act, newStamps, type Writer } from './act';
+import { markSpent, takeOffBench } from './brews';
 import type { TypedUpTo } from './drafts';
 
 /**
@@ -23,7 +24,9 @@ export async function layOutRun(plan: Plan, alongside: readonly AlongsideRoll[] 
       .where({ rollId: plan.rollId })
       .filter((run) => run.events.length === 0)
       .first();
-    const steps = runSteps(plan, pinned);
+    const jugs = idle?.jugs ?? (await usualJugs(writer, runSteps(plan, pinned)));
+    const fixer = jugs.fix === null ? undefined : await writer.db.brews.get(jugs.fix);
+    const steps = runSteps(plan, pinned, slowerFixing(fixer));
     const run: Run = {
       ...(idle ?? newStamps()),
       rollId: plan.rollId,
@@ -35,7 +38,7 @@ export async function layOutRun(plan: Plan, alongside: readonly AlongsideRoll[] 
       setup: await setupOf(writer, plan),
       movementName: movementOf(plan).name,
       volumeMl: plan.volumeMl,
-      jugs: idle?.jugs ?? (await usualJugs(writer, steps)),
+      jugs,
       alongside: alongside.map(({ rollId, pinned: theirs }) => ({ rollId, pinned: theirs, runId: null })),
       steps,
       events: [],
@@ -166,9 +169,43 @@ export function chooseJug(runId: string, which: 'stop' | 'fix', brewId: string |
   return act(`tank:${runId}`, async (writer) => {
     const run = await writer.db.runs.get(runId);
     if (run === undefined) return;
-    const next: Run = { ...run, jugs: { stop: null, fix: null, ...run.jugs, [which]: brewId }, updatedMs: Date.now() };
-    await writer.put('runs', next);
+    const steps = which === 'fix' ? await stepsWithFixer(writer, run, brewId) : run.steps;
+    const jugs = { stop: null, fix: null, ...run.jugs, [which]: brewId };
+    await writer.put('runs', { ...run, steps, jugs, updatedMs: Date.now() });
   });
+}
+
+/** The steps of a run with the fixer that was chosen: a thin one takes longer. A bath that went in stays as it was. */
+async function stepsWithFixer(writer: Writer, run: Run, brewId: string | null): Promise<Run['steps']> {
+  const plan = await writer.db.plans.get(run.planId);
+  const fixer = brewId === null ? undefined : await writer.db.brews.get(brewId);
+  if (plan === undefined || hasBegun(run, 'fix')) return run.steps;
+  const laidOut = runSteps(plan, run.pinned, slowerFixing(fixer));
+  if (laidOut.length !== run.steps.length) return run.steps;
+  return run.steps.map((step, index) => (step.kind === 'fix' ? (laidOut[index] ?? step) : step));
+}
+
+/**
+ * Says what became of a jug after a run: poured away, kept with its films counted, or spent.
+ * @param runId the run
+ * @param which which bath the jug was
+ * @param fate what became of it
+ */
+export function sayAfterwards(runId: string, which: 'develop' | 'stop' | 'fix', fate: JugFate): Promise<void> {
+  return act(
+    `tank:${runId}`,
+    async (writer) => {
+      const run = await writer.db.runs.get(runId);
+      if (run === undefined) return;
+      const brewId = which === 'develop' ? run.brewId : (run.jugs?.[which] ?? null);
+      await writer.put('runs', { ...run, afterwards: { ...run.afterwards, [which]: fate }, updatedMs: Date.now() });
+      const brew = brewId === null ? undefined : await writer.db.brews.get(brewId);
+      if (brew === undefined) return;
+      if (fate === 'poured') await takeOffBench(writer, brew.id);
+      else await markSpent(writer, brew, fate === 'spent');
+    },
+    { undo: fate === 'poured' ? 'pouring the jug away' : undefined },
+  );
 }
 
 /** Every film in the tank counts as through a jug once its bath was poured in, and no longer when that is undone. */

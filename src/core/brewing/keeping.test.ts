@@ -22,18 +22,28 @@ describe('what is left in a jug', () => {
     // Four films bring it to (13/15)⁴ = 0.56, five below a half.
     expect(fresh.filmsLeft).toBe(4);
   });
-  test('a bought developer is not followed', () => {
-    const bought = sampleBrew(mixedMs, {
-      films: 9,
-      developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 50 } },
+  test('a one-shot is spent after its film, and weaker by what the film took', () => {
+    const oneShot = sampleBrew(mixedMs, {
+      films: 0,
+      volumeMl: 500,
+      developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 100 } },
     });
-    expect(jugState(bought, mixedMs)).toEqual({
-      left: null,
-      timeFactor: 1,
-      goodUntilMs: null,
-      filmsLeft: null,
-      spent: false,
+    expect(jugState(oneShot, mixedMs)).toMatchObject({ left: 1, filmsLeft: 1, spent: false, oneShot: true });
+    const used = jugState({ ...oneShot, films: 1 }, mixedMs);
+    expect(used).toMatchObject({ filmsLeft: 0, spent: true });
+    // 4.95 ml of concentrate, of which one film takes 3.5 ml.
+    expect(used.left).toBeCloseTo((1 - 3.5 / (500 / 101)) ** 0.85, 6);
+  });
+  test('stock that is used again takes a tenth longer for each film in a litre; what its owner calls spent is spent', () => {
+    const stock = sampleBrew(mixedMs, {
+      films: 2,
+      volumeMl: 1000,
+      developer: { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 0 } },
     });
+    const state = jugState(stock, mixedMs);
+    expect(state).toMatchObject({ spent: false, oneShot: false, goodUntilMs: null });
+    expect(state.timeFactor).toBeCloseTo(1.2, 9);
+    expect(jugState({ ...stock, spentMs: mixedMs }, mixedMs)).toMatchObject({ spent: true, left: 0 });
   });
   test('a stop keeps a week; fixer counts 12 films a litre; a one-bath 11, and half a year (common practice)', () => {
     const stop = sampleBrew(mixedMs, { use: 'stop', developer: null, volumeMl: 1000 });

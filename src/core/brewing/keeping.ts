@@ -1,5 +1,8 @@
 import { BREW_GRACE_H, BREW_HALF_LIFE_H, brewAgeRate, brewUseRate } from '../chemistry/brewWear';
+import { WORKING_HALF_LIFE_H, concentrateUseRate, isOneShot } from '../chemistry/concentrateWear';
 import type { Developer } from './composition';
+import { fixerStrength } from '../fixing/fixerStrength';
+import type { BrewPart } from './part';
 import type { RecipeUse } from './recipe';
 
 /** Share of its strength below which an organic brew counts as spent. Source: our choice. */
@@ -25,8 +28,8 @@ const baths: Record<Exclude<RecipeUse, 'film-developer'>, Keeping> = {
   wetting: { keepsH: DAY_H, filmsPerL: null },
 };
 const oneBath: Keeping = { keepsH: 182 * DAY_H, filmsPerL: 11 };
-/** A diluted concentrate or a powder developer: how it wears belongs to its own leaflet. */
-const bought: Keeping = { keepsH: null, filmsPerL: null };
+/** A powder developer at stock strength, and anything unknown: how long it keeps belongs to its own leaflet. */
+const unknown: Keeping = { keepsH: null, filmsPerL: null };
 
 /** What is left of a bath in its jug. */
 export interface JugState {
@@ -39,6 +42,8 @@ export interface JugState {
   /** Films that it still takes; null where they are not counted. */
   filmsLeft: number | null;
   spent: boolean;
+  /** Whether it is a one-shot: poured away after its film. */
+  oneShot: boolean;
 }
 
 /** What decides how a jug wears. */
@@ -49,6 +54,10 @@ export interface Jug {
   volumeMl: number;
   /** Films through it so far. */
   films: number;
+  /** What it was mixed from; missing where nobody said. */
+  parts?: readonly BrewPart[] | undefined;
+  /** Instant at which somebody called it spent; missing for one that nobody did. */
+  spentMs?: number | undefined;
 }
 
 /**
@@ -58,11 +67,20 @@ export interface Jug {
  * @returns life left. Source: brewWear for kitchen brews; tallies and shelf lives of the others are common practice, no source.
  */
 export function jugState(jug: Jug, nowMs: number): JugState {
+  const state = stateOf(jug, nowMs);
+  // What its owner has seen goes before any tally.
+  return jug.spentMs === undefined ? state : { ...state, left: 0, filmsLeft: 0, goodUntilMs: null, spent: true };
+}
+
+function stateOf(jug: Jug, nowMs: number): JugState {
   if (jug.use === 'film-developer' && jug.developer?.kind === 'improvised') return brewState(jug, nowMs);
+  if (jug.use === 'film-developer' && jug.developer?.kind === 'concentrate')
+    return boughtState(jug, jug.developer, nowMs);
   const { keepsH, filmsPerL } =
-    jug.use === 'film-developer' ? (jug.developer?.kind === 'one-bath' ? oneBath : bought) : baths[jug.use];
+    jug.use === 'film-developer' ? (jug.developer?.kind === 'one-bath' ? oneBath : unknown) : baths[jug.use];
   const goodUntilMs = keepsH === null ? null : jug.mixedMs + keepsH * HOUR_MS;
-  const capacity = filmsPerL === null ? null : (filmsPerL * jug.volumeMl) / 1000;
+  const strength = jug.use === 'fixer' ? (fixerStrength(jug.parts ?? [], jug.volumeMl) ?? 1) : 1;
+  const capacity = filmsPerL === null ? null : (filmsPerL * strength * jug.volumeMl) / 1000;
   const shares = [
     ...(goodUntilMs === null || keepsH === null ? [] : [(goodUntilMs - nowMs) / (keepsH * HOUR_MS)]),
     ...(capacity === null ? [] : [1 - jug.films / capacity]),
@@ -74,6 +92,27 @@ export function jugState(jug: Jug, nowMs: number): JugState {
     goodUntilMs,
     filmsLeft: capacity === null ? null : Math.max(0, capacity - jug.films),
     spent: left === 0,
+    oneShot: false,
+  };
+}
+
+/** A bought developer: one that is used once is done after its film, one that is used again slows down. */
+function boughtState(
+  { mixedMs, volumeMl, films }: Jug,
+  developer: Extract<Developer, { kind: 'concentrate' }>,
+  nowMs: number,
+): JugState {
+  const oneShot = isOneShot(developer);
+  const useRate = concentrateUseRate(developer, films, volumeMl);
+  const hours = Math.max(0, nowMs - mixedMs) / HOUR_MS;
+  const strength = useRate * (oneShot ? brewAgeRate(hours, WORKING_HALF_LIFE_H) : 1);
+  return {
+    left: strength,
+    timeFactor: 1 / strength,
+    goodUntilMs: oneShot ? mixedMs + (BREW_GRACE_H + WORKING_HALF_LIFE_H) * HOUR_MS : null,
+    filmsLeft: oneShot ? (films > 0 ? 0 : 1) : null,
+    spent: strength < SPENT_SHARE || (oneShot && films > 0),
+    oneShot,
   };
 }
 
@@ -88,6 +127,7 @@ function brewState({ mixedMs, volumeMl, films }: Jug, nowMs: number): JugState {
     goodUntilMs: mixedMs + hoursLeft * HOUR_MS,
     filmsLeft: filmsUntilSpent(strength, volumeMl),
     spent: strength < SPENT_SHARE,
+    oneShot: false,
   };
 }
 

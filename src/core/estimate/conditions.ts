@@ -1,3 +1,5 @@
+import { BREW_HALF_LIFE_H, brewUseRate } from '../chemistry/brewWear';
+import { WORKING_HALF_LIFE_H, concentrateUseRate, isOneShot } from '../chemistry/concentrateWear';
 import { coffeeEquivalent, coffeeEquivalentLnSd } from '../chemistry/coffeeEquivalent';
 import { COFFEE_TIME_FACTOR, IMPROVISED_Q10, developerFamilies } from '../chemistry/developerFamilies';
 import type { Parts } from '../chemistry/dilution';
@@ -58,8 +60,8 @@ export interface Conditions {
   q10: number;
   bromideGPerL: number;
   wear: { ageH: number; films: number; volumeMl: number };
-  /** Whether the brew fades and tires like an organic brew. */
-  wears: boolean;
+  /** How the developer fades and tires; null for one that does neither. */
+  wears: Wears | null;
   temperatureC: number;
   /** Null for a bath that holds its temperature. */
   drift: Drift | null;
@@ -73,6 +75,14 @@ export interface Conditions {
   ageInDoubt: boolean;
   latentRoomYears: number;
   radiationD: number;
+}
+
+/** How a developer loses strength. */
+export interface Wears {
+  /** Hours in which it halves by standing; null for one that keeps. */
+  halfLifeH: number | null;
+  /** Rate that is left after the films that have been through it. */
+  useRate: number;
 }
 
 /** What is wanted of a setting. */
@@ -101,7 +111,7 @@ export function resolveConditions(setting: SituationInput): Conditions {
     baseGradient: BASE_GRADIENT,
     bromideGPerL: setting.bromideGPerL,
     wear: setting.wear,
-    wears: developer.kind === 'improvised',
+    wears: wearsOf(developer, setting.wear),
     temperatureC: setting.temperatureC,
     drift:
       setting.ambientC === undefined
@@ -119,6 +129,20 @@ export function resolveConditions(setting: SituationInput): Conditions {
     latentRoomYears: effectiveAge(setting.age.sinceExposure),
     radiationD: radiationFog(setting.film.iso, age.calendarYears) + xrayFog(setting.film.iso, setting.age.xrayPasses),
   };
+}
+
+function wearsOf(developer: SituationInput['developer'], { films, volumeMl }: SituationInput['wear']): Wears | null {
+  switch (developer.kind) {
+    case 'improvised':
+      return { halfLifeH: BREW_HALF_LIFE_H, useRate: brewUseRate(films, volumeMl) };
+    case 'concentrate':
+      return {
+        halfLifeH: isOneShot(developer) ? WORKING_HALF_LIFE_H : null,
+        useRate: concentrateUseRate(developer, films, volumeMl),
+      };
+    default:
+      return null;
+  }
 }
 
 /** What a request wants: a one-bath runs to its own end, whatever the target. */

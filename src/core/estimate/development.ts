@@ -1,4 +1,4 @@
-import { brewAgeRate, brewUseRate, BREW_HALF_LIFE_H } from '../chemistry/brewWear';
+import { brewAgeRate } from '../chemistry/brewWear';
 import { dilutionRate } from '../chemistry/dilution';
 import {
   AGENT_EXPONENT,
@@ -15,7 +15,7 @@ import { INDUCTION_SHARE, rateConstant } from '../kinetics/rateConstant';
 import { temperatureRate } from '../thermal/arrhenius';
 import { driftDose, timeForDose, type Drift } from '../thermal/drift';
 import { ageFilm, type AgedFilm } from './agedFilm';
-import type { Conditions } from './conditions';
+import type { Conditions, Wears } from './conditions';
 import { agedRateLnSd, parameters, rateOnly, type Deviations, type LedgerRowId, type ParameterId } from './parameters';
 
 export type RateRow = Extract<
@@ -163,7 +163,11 @@ export const rateOf: Record<RateRow, (conditions: Conditions, deviations: Deviat
           ) * Math.exp((ALKALINITY_EXPONENT.mean + deviations.alkalinityExponent) * strength.phShift)) *
       Math.exp(deviations.lnMixing),
     wear: ({ oneBath, wears, wear }, deviations) =>
-      oneBath !== null ? oneBath.freshTimeMin / oneBath.usedTimeMin : wears ? wearRate(wear, deviations) : 1,
+      oneBath !== null
+        ? oneBath.freshTimeMin / oneBath.usedTimeMin
+        : wears === null
+          ? 1
+          : wearRate(wears, wear.ageH, deviations),
     temperature: ({ oneBath, temperatureC, q10, baseTemperatureC, baseTimeMin }, deviations) => {
       const temperature = temperatureRate(
         temperatureC + deviations.thermometerC,
@@ -192,7 +196,7 @@ function rateFactors(conditions: Conditions, deviations: Deviations, ageRoomYear
   };
 }
 
-function wearRate(wear: Conditions['wear'], deviations: Deviations): number {
-  const halfLifeH = BREW_HALF_LIFE_H * Math.exp(deviations.lnHalfLife);
-  return brewAgeRate(wear.ageH, halfLifeH) * brewUseRate(wear.films, wear.volumeMl) ** (1 + deviations.useShare);
+function wearRate({ halfLifeH, useRate }: Wears, ageH: number, deviations: Deviations): number {
+  const byAge = halfLifeH === null ? 1 : brewAgeRate(ageH, halfLifeH * Math.exp(deviations.lnHalfLife));
+  return byAge * useRate ** (1 + deviations.useShare);
 }

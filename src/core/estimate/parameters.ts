@@ -108,9 +108,13 @@ export const parameters = {
   lnHalfLife: {
     row: 'wear',
     scope: 'developer',
-    sd: (c) => (c.wears && c.wear.ageH > BREW_GRACE_H ? BREW_HALF_LIFE_LN_SD : 0),
+    sd: (c) => (c.wears?.halfLifeH != null && c.wear.ageH > BREW_GRACE_H ? BREW_HALF_LIFE_LN_SD : 0),
   },
-  useShare: { row: 'wear', scope: 'developer', sd: (c) => (c.wears && c.wear.films > 0 ? USE_LN_SD_SHARE : 0) },
+  useShare: {
+    row: 'wear',
+    scope: 'developer',
+    sd: (c) => (c.wears !== null && c.wear.films > 0 ? USE_LN_SD_SHARE : 0),
+  },
   lnQ10: { row: 'temperature', scope: 'developer', sd: () => Q10_LN_SD },
   thermometerC: { row: 'temperature', scope: 'bench', sd: () => THERMOMETER_SD_C },
   lnCooling: { row: 'temperature', scope: 'bench', sd: (c) => (c.drift === null ? 0 : TANK_TIME_CONSTANT_LN_SD) },

@@ -1,20 +1,36 @@
-import { expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
+import { roundToPourable } from '../units/duration';
+import { fahrenheitToCelsius } from '../units/temperature';
 import { oneBathTime } from './oneBath';
 
-// Source: common practice, no source.
-test.each([
-  [21.5, 6],
-  [22, 6],
-  [23.9, 6],
-  [24, 4],
-  [27, 3],
-])('%d °C: %d min', (temperatureC, timeMin) => expect(oneBathTime(temperatureC)).toBe(timeMin));
-
-test('never under six minutes below 24 °C, warmer is never longer, and all in quarter minutes', () => {
-  for (let celsius = 15; celsius < 32; celsius += 0.1) {
-    const timeMin = oneBathTime(celsius);
-    if (celsius < 23.95) expect(timeMin).toBeGreaterThanOrEqual(6);
-    expect(timeMin * 4).toBe(Math.round(timeMin * 4));
-    expect(oneBathTime(celsius + 0.1)).toBeLessThanOrEqual(timeMin);
-  }
+describe('time of a one-bath (common practice, no source)', () => {
+  test.each([
+    [22, 6],
+    [fahrenheitToCelsius(75), 4],
+    [27, 3],
+  ])('%d °C: %d min', (temperatureC, timeMin) => expect(oneBathTime(temperatureC)).toBeCloseTo(timeMin, 9));
+  test('75 °F, 75.2 °F and 24 °C are one place', () => {
+    const times = [fahrenheitToCelsius(75), fahrenheitToCelsius(75.2), 24].map(oneBathTime);
+    for (const timeMin of times) expect(roundToPourable(timeMin) * 60).toBeGreaterThanOrEqual(235);
+    for (const timeMin of times) expect(roundToPourable(timeMin) * 60).toBeLessThanOrEqual(240);
+  });
+  test('warmer is always shorter, and no tenth of a degree takes more than three in a hundred, from 10 to 40 °C', () => {
+    let slope = Math.log(oneBathTime(10.1) / oneBathTime(10));
+    for (let step = 101; step < 400; step++) {
+      const celsius = step / 10;
+      const next = Math.log(oneBathTime(celsius + 0.1) / oneBathTime(celsius));
+      expect(next).toBeLessThan(0);
+      expect(next).toBeGreaterThan(-0.03);
+      // No cliff, and no kink: the pace changes a little at a time.
+      expect(Math.abs(next - slope)).toBeLessThan(0.004);
+      slope = next;
+    }
+  });
+  test('the same in both units', () => {
+    for (let fahrenheit = 64; fahrenheit <= 90; fahrenheit++) {
+      const celsius = fahrenheitToCelsius(fahrenheit);
+      const rounded = Math.round(celsius * 10) / 10;
+      expect(Math.abs(Math.log(oneBathTime(celsius) / oneBathTime(rounded)))).toBeLessThan(0.015);
+    }
+  });
 });

@@ -1,10 +1,11 @@
-import { celsiusToKelvin } from '../units/temperature';
+import { monotoneCurve } from '../inference/monotoneCurve';
+import { celsiusToKelvin, fahrenheitToCelsius } from '../units/temperature';
 import { temperatureRate } from '../thermal/arrhenius';
 
-/** Times of a one-bath developer-fixer, °C and min. Source: common practice, no source. */
+/** Times of a one-bath developer-fixer, °C and min: 22 °C, 75 °F and 27 °C. Source: common practice, no source. */
 export const ONE_BATH_TIMES = [
-  { temperatureC: 21.5, timeMin: 6 },
-  { temperatureC: 24, timeMin: 4 },
+  { temperatureC: 22, timeMin: 6 },
+  { temperatureC: fahrenheitToCelsius(75), timeMin: 4 },
   { temperatureC: 27, timeMin: 3 },
 ] as const;
 
@@ -17,8 +18,23 @@ export const ONE_BATH_TIME_LN_SD = 0.15;
 /** Minutes more for each film already through a litre. Source: common practice, no source. */
 export const ONE_BATH_MIN_PER_FILM_AND_LITRE = 0.25;
 
-/** Temperature from which continuous agitation is usual; below it, gentle only. Source: common practice, no source. */
-export const ONE_BATH_CONTINUOUS_FROM_C = 24;
+/**
+ * Temperatures up to which gentle agitation, and from which continuous, is usual for a one-bath, °C: either will do between them.
+ * Source: common practice, no source.
+ */
+export const ONE_BATH_AGITATION_C = { gentleTo: 22.5, continuousFrom: 23.5 } as const;
+
+/**
+ * How a one-bath is usually agitated.
+ * @param temperatureC °C
+ * @returns `either` between the two: no thermometer decides there. Source: common practice, no source.
+ * @example usualOneBathAgitation(23.9) // 'continuous'
+ */
+export function usualOneBathAgitation(temperatureC: number): 'gentle' | 'continuous' | 'either' {
+  const { gentleTo, continuousFrom } = ONE_BATH_AGITATION_C;
+  if (temperatureC < gentleTo) return 'gentle';
+  return temperatureC > continuousFrom ? 'continuous' : 'either';
+}
 
 /**
  * Share of its last gradient that development reaches at the time of a one-bath: it has run to completion but for a
@@ -28,31 +44,42 @@ export const ONE_BATH_COMPLETION = 0.95;
 
 /**
  * Time of a fresh one-bath developer-fixer to completion.
- * @param temperatureC °C; 15 to 32
- * @returns min, rounded up to the quarter minute; never under 6 below 24 °C; from there ln t runs straight in 1/T, outside it
- *   follows Q10 3.4
- * Source: common practice for the three times; our estimate beyond them.
- * @example oneBathTime(24) // 4
+ * @param temperatureC °C; 10 to 40
+ * @returns min, not rounded: that is the last thing to happen to a time. ln t runs through the three usual times without a step, and
+ *   goes on by Q10 3.4 beyond them.
+ * Source: common practice for the three times; the curve between them is our choice, monotone (Steffen 1990); our estimate beyond them.
+ * @example oneBathTime(22) // 6
  */
 export function oneBathTime(temperatureC: number): number {
-  return Math.ceil(exactOneBathTime(temperatureC) / ROUNDED_MIN - 1e-9) * ROUNDED_MIN;
+  return Math.exp(lnTime.at(inverse(temperatureC)));
 }
 
-/** A one-bath that stops early leaves silver: its time is rounded up to the quarter minute. Source: common practice, no source. */
-const ROUNDED_MIN = 0.25;
-
-/** Least time below 24 °C, min. Source: common practice, no source. */
-const LEAST_BELOW_24_MIN = 6;
-
-function exactOneBathTime(temperatureC: number): number {
-  const [cold, middle, warm] = ONE_BATH_TIMES;
-  if (temperatureC < middle.temperatureC && temperatureC > cold.temperatureC) return LEAST_BELOW_24_MIN;
-  if (temperatureC <= cold.temperatureC)
-    return cold.timeMin / temperatureRate(temperatureC, ONE_BATH_Q10, cold.temperatureC);
-  if (temperatureC >= warm.temperatureC)
-    return warm.timeMin / temperatureRate(temperatureC, ONE_BATH_Q10, warm.temperatureC);
-  const [from, to] = [middle, warm];
-  const at = (celsius: number): number => 1 / celsiusToKelvin(celsius);
-  const share = (at(temperatureC) - at(from.temperatureC)) / (at(to.temperatureC) - at(from.temperatureC));
-  return from.timeMin * (to.timeMin / from.timeMin) ** share;
+/** Reciprocal absolute temperature, 1/K: ln t runs nearly straight in it. */
+function inverse(temperatureC: number): number {
+  return 1 / celsiusToKelvin(temperatureC);
 }
+
+/** How far beyond the usual times the points lie that Q10 gives, °C: they lend the curve its slope at its ends. */
+const TAIL_C = 6;
+
+/** The time that Q10 gives beyond a usual one. */
+function beyond({ temperatureC, timeMin }: (typeof ONE_BATH_TIMES)[number], stepC: number): [number, number] {
+  const there = temperatureC + stepC;
+  return [inverse(there), Math.log(timeMin / temperatureRate(there, ONE_BATH_Q10, temperatureC))];
+}
+
+const [coldest, , warmest] = ONE_BATH_TIMES;
+
+/** Places and values, the warmest first, since 1/T rises. */
+const points: [number, number][] = [
+  beyond(warmest, TAIL_C),
+  ...[...ONE_BATH_TIMES]
+    .reverse()
+    .map(({ temperatureC, timeMin }): [number, number] => [inverse(temperatureC), Math.log(timeMin)]),
+  beyond(coldest, -TAIL_C),
+];
+
+const lnTime = monotoneCurve(
+  points.map(([x]) => x),
+  points.map(([, y]) => y),
+);

@@ -1,4 +1,5 @@
-import type { Run } from '../records/records';
+import { jugState } from '../brewing/keeping';
+import type { Brew, JugFate, Run } from '../records/records';
 import type { WetStep } from '../schedule/wetSteps';
 
 /** Ways of drying, each with the hours it takes. Source: common practice, no source. */
@@ -81,4 +82,31 @@ function developerLeft(kind: string | undefined): Leftover {
         why: 'Used once, it goes into the waste bottle; one that is used again goes back, with the film counted, as its leaflet says.',
       };
   }
+}
+
+/** A jug that was used in a run, and what is usual for it now. */
+export interface UsedJug {
+  which: 'develop' | 'stop' | 'fix';
+  brew: Brew;
+  usual: JugFate;
+  why: string;
+}
+
+/**
+ * The jugs that a run came from, each with what usually becomes of it.
+ * @param run the run, done
+ * @param brews jugs on the bench
+ * @param nowMs this instant, ms since the epoch
+ * @returns in the order of use. Source: common practice, no source: a one-shot is poured away; what is used again is kept until its tally.
+ */
+export function usedJugs(run: Pick<Run, 'brewId' | 'jugs'>, brews: readonly Brew[], nowMs: number): UsedJug[] {
+  const ids = { develop: run.brewId, stop: run.jugs?.stop ?? null, fix: run.jugs?.fix ?? null };
+  return (['develop', 'stop', 'fix'] as const).flatMap((which): UsedJug[] => {
+    const brew = brews.find(({ id }) => id === ids[which]);
+    if (brew === undefined) return [];
+    const { oneShot, spent } = jugState(brew, nowMs);
+    if (oneShot) return [{ which, brew, usual: 'poured', why: 'A one-shot: it has done its film.' }];
+    if (spent) return [{ which, brew, usual: 'spent', why: 'By its tally it is spent.' }];
+    return [{ which, brew, usual: 'kept', why: `${Number(brew.films.toFixed(1))} through it, this one counted.` }];
+  });
 }

@@ -230,7 +230,7 @@ describe('choosing a strategy', () => {
     expect(planFacts(film, choicesOf({ strategyId: 'stand' })).thickStand).toBe(true);
     expect(
       planFacts(film, choicesOf({ developerKind: 'one-bath', temperatureC: 24, agitationId: 'gentle' })).oneBath,
-    ).toEqual({ continuous: false, warm: true, pushed: false });
+    ).toEqual({ agitation: 'gentle', usual: 'continuous', pushed: false });
   });
 });
 

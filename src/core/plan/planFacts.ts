@@ -1,3 +1,5 @@
+import { isOneShot } from '../chemistry/concentrateWear';
+import type { Brew } from '../records/records';
 import { concentrateFraction } from '../chemistry/dilution';
 import { standDeveloper } from '../estimate/stand';
 import { developerFamilies } from '../chemistry/developerFamilies';
@@ -5,7 +7,7 @@ import type { Condition } from '../films/condition';
 import { expectsRemJet } from '../films/conditionFacts';
 import { filmEquivalents, type FilmFormatId } from '../films/filmFormats';
 import { stockFamilies, type StockFamilyId } from '../films/stockFamilies';
-import { ONE_BATH_CONTINUOUS_FROM_C } from '../kinetics/oneBath';
+import { usualOneBathAgitation } from '../kinetics/oneBath';
 import type { CautionFacts } from '../safety/cautions';
 import type { PlanChoices } from './planForm';
 
@@ -13,10 +15,12 @@ import type { PlanChoices } from './planForm';
  * What the caution table needs to know about a plan for a roll.
  * @param film family, format and condition of the roll
  * @param choices what the plan decides
+ * @param jug the jug that it comes from; null for one still to be mixed
  */
 export function planFacts(
   film: { familyId: StockFamilyId; formatId: FilmFormatId; condition: Condition },
   choices: PlanChoices,
+  jug: Pick<Brew, 'films'> | null = null,
 ): CautionFacts {
   const { developer } = choices;
   const improvised = developer.kind === 'improvised';
@@ -34,11 +38,13 @@ export function planFacts(
     oneBath:
       developer.kind === 'one-bath'
         ? {
-            continuous: choices.agitationId === 'continuous',
-            warm: choices.temperatureC >= ONE_BATH_CONTINUOUS_FROM_C,
+            agitation:
+              (choices.movement?.movement.continuous ?? choices.agitationId === 'continuous') ? 'continuous' : 'gentle',
+            usual: usualOneBathAgitation(choices.temperatureC),
             pushed: choices.target.pushStops !== 0,
           }
         : undefined,
+    oneShotAgain: jug !== null && jug.films > 0 && developer.kind === 'concentrate' && isOneShot(developer),
     thickStand: choices.strategy.id === 'stand' && standDeveloper(developer) !== developer,
     concentrate:
       developer.kind === 'concentrate'

@@ -1,5 +1,6 @@
 import { readBathForm, type BathForm } from '../schedule/bathForm';
 import type { Plan } from '../records/records';
+import type { Bath } from '../schedule/baths';
 import { agitationSchools } from '../schedule/agitationSchools';
 import { wetSteps, type WetStep } from '../schedule/wetSteps';
 import { developSeconds } from './developSeconds';
@@ -9,19 +10,28 @@ export function movementOf({ movement, agitationId }: Pick<Plan, 'movement' | 'a
   return movement ?? { name: agitationSchools[agitationId].name, movement: agitationSchools[agitationId].movement };
 }
 
+/** A fixing bath in a weaker fixer. */
+function fixedLonger(bath: Bath, slower: number): Bath {
+  return bath.kind === 'fix' && bath.length.kind === 'time'
+    ? { ...bath, length: { ...bath.length, seconds: Math.round(bath.length.seconds * slower) } }
+    : bath;
+}
+
 /**
  * The steps of a pinned plan, as they go to the tank.
  * @param plan what was decided
  * @param pinned the time that was pinned
+ * @param slower how many times as long as planned the fixer at hand takes, by its dilution
  */
 export function runSteps(
   plan: Pick<Plan, 'movement' | 'agitationId' | 'baths' | 'pourIn' | 'developer'>,
   pinned: NonNullable<Plan['pinned']>,
+  slower = 1,
 ): WetStep[] {
   return wetSteps(
     developSeconds(pinned),
     movementOf(plan).movement,
-    plan.baths,
+    slower === 1 ? plan.baths : plan.baths.map((bath) => fixedLonger(bath, slower)),
     plan.developer.kind === 'one-bath',
     plan.pourIn,
   );

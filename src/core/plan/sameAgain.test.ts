@@ -1,6 +1,9 @@
 import { describe, expect, test } from 'vitest';
+import { estimate } from '../estimate/estimate';
 import { demoInputs } from '../testing/demoInputs';
-import type { Habit, Plan } from '../records/records';
+import { sampleBrew } from '../testing/sampleBrew';
+import { estimateRequestFor } from './estimateRequestFor';
+import type { Brew, Habit, Plan } from '../records/records';
 import { readyBaths, DEVELOP } from '../schedule/baths';
 import { bathFormsOf } from '../schedule/bathForm';
 import { developSeconds } from './developSeconds';
@@ -38,7 +41,13 @@ const own: Partial<PlanForm> = {
 
 describe('a new roll begins as its stock was done last', () => {
   test('with everything but the jug of then and what was switched off', () => {
-    const form = formLike({ plan: { ...pinned(own), brewId: 'gone' }, roll: { label: 'Kitchen window' } }, roll, stock);
+    const form = formLike(
+      { plan: { ...pinned(own), brewId: 'gone' }, roll: { label: 'Kitchen window' } },
+      roll,
+      stock,
+      [],
+      AT,
+    );
     expect(form).toMatchObject({
       developerKind: 'improvised',
       agentPerL: 45,
@@ -50,9 +59,33 @@ describe('a new roll begins as its stock was done last', () => {
     expect(form.baths).toEqual(own.baths);
     expect(readPlanForm(form, roll, []).ok).toBe(true);
   });
+  test('in the jug of then where it is used again and still stands, with the films through it', () => {
+    const oneBath = sampleBrew(AT, { developer: { kind: 'one-bath' }, volumeMl: 1000, films: 5, parts: [] });
+    const plan = { ...pinned({ developerKind: 'one-bath' }), brewId: oneBath.id };
+    const like = (jugs: Brew[]) => formLike({ plan, roll: { label: 'Kitchen window' } }, roll, stock, jugs, AT);
+    expect(like([oneBath])).toMatchObject({ developerKind: 'jug', brewId: oneBath.id });
+    const read = readPlanForm(like([oneBath]), roll, [oneBath]);
+    if (!read.ok) throw new Error(read.problems[0]?.message);
+    const used = estimate(estimateRequestFor(roll, stock, read.value, oneBath, AT));
+    const fresh = estimate(estimateRequestFor(roll, stock, read.value, { ...oneBath, films: 0 }, AT));
+    // Fifteen seconds more for each film in a litre: common practice, no source.
+    expect(used.timeMin - fresh.timeMin).toBeCloseTo(5 * 0.25, 6);
+    expect(like([{ ...oneBath, spentMs: AT }])).toMatchObject({ developerKind: 'one-bath' });
+  });
+  test('and never in a one-shot that has had its film', () => {
+    const developer = {
+      kind: 'concentrate',
+      familyId: 'p-aminophenol',
+      parts: { concentrate: 1, water: 100 },
+    } as const;
+    const jug = sampleBrew(AT, { developer, films: 1, parts: [] });
+    const plan = { ...pinned({ developerKind: 'concentrate', waterParts: 100 }), brewId: jug.id };
+    const form = formLike({ plan, roll: { label: 'Kitchen window' } }, roll, stock, [jug], AT);
+    expect(form).toMatchObject({ developerKind: 'concentrate', waterParts: 100 });
+  });
   test('in a larger format the tank is filled as that one needs', () => {
     const plan = { ...pinned(own), volumeMl: 300 };
-    const form = formLike({ plan, roll: { label: 'Kitchen window' } }, { ...roll, formatId: '116' }, stock);
+    const form = formLike({ plan, roll: { label: 'Kitchen window' } }, { ...roll, formatId: '116' }, stock, [], AT);
     expect(Number(form.volumeMl)).toBeGreaterThanOrEqual(900);
   });
   test('a usual list of baths is taken, one that is only kept is not', () => {

@@ -29,7 +29,10 @@ export function stepInHand(run: Run, progress: RunProgress, stepIndex = progress
   const fresh = movement === null ? step.cues : movementCues(movement, durationS, step.cues[0]?.startS ?? 0);
   const elapsedS = progress.stepStartMs === null || stepIndex !== progress.stepIndex ? 0 : lastElapsedS(progress);
   // What the hands have begun stays as it was; the new length decides what comes.
-  const begun = step.cues.filter(({ startS }) => startS <= elapsedS);
+  // A movement that is under way goes on as it belongs to the new length.
+  const begun = step.cues
+    .filter(({ startS }) => startS <= elapsedS)
+    .map((cue) => (cue.endS <= elapsedS ? cue : (fresh.find(({ startS }) => startS === cue.startS) ?? cue)));
   const lastS = begun.at(-1)?.endS ?? -1;
   return withLength(step, durationS, [...begun, ...fresh.filter(({ startS }) => startS > lastS)]);
 }

@@ -1,6 +1,7 @@
 import { jugState } from '../brewing/keeping';
 import { amountOf } from '../brewing/part';
 import { TALLY_WARNS_AT, clearingAtDilution, expectedClearing, fixerState } from '../fixing/clearing';
+import { fixerStrength } from '../fixing/fixerStrength';
 import type { FilmFormatId } from '../films/filmFormats';
 import type { Brew, Run } from '../records/records';
 import type { RunProgress } from '../schedule/runState';
@@ -23,6 +24,8 @@ export interface JugTally {
   takes: number | null;
   /** How many times as long as fresh it takes to clear; null without a test. */
   clearingFactor: number | null;
+  /** How many times as long as at the usual dilution a fixer takes; 1 for any other. */
+  slower: number;
   state: 'good' | 'near' | 'spent';
 }
 
@@ -47,8 +50,17 @@ export function jugTally(brew: Brew, nowMs: number): JugTally {
     films: brew.films,
     takes,
     clearingFactor: clearing?.factor ?? null,
+    slower: slowerFixing(brew),
     state: isSpent ? 'spent' : used >= TALLY_WARNS_AT ? 'near' : 'good',
   };
+}
+
+/**
+ * How many times as long a fixer takes as at the dilution that fixing times are for.
+ * @returns 1 for 1+4, 2 for 1+9; 1 where it is no fixer or its strength is not known
+ */
+export function slowerFixing(brew: Pick<Brew, 'use' | 'parts' | 'volumeMl'> | undefined): number {
+  return brew?.use === 'fixer' ? 1 / (fixerStrength(brew.parts, brew.volumeMl) ?? 1) : 1;
 }
 
 /**

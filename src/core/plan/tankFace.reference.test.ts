@@ -226,10 +226,10 @@ describe('a fixer that was never tested, by another jug of the same (common prac
     });
   const tested = concentrate('tested', 200, { clearings: [{ atMs: 0, seconds: 40, films: 0 }] });
 
-  test('40 s at 1+4 is 80 s at 1+9, and grows with the films through it', () => {
+  test('40 s at 1+4 is 80 s at 1+9, and grows with the films through it: six a litre at 1+9', () => {
     const thin = concentrate('thin', 100);
     expect(clearingToExpect(thin, 0, [tested, thin])).toBeCloseTo(80, 9);
-    const used = { ...thin, films: 6 };
+    const used = { ...thin, films: 3 };
     expect(clearingToExpect(used, 0, [tested, used])).toBeCloseTo(120, 9);
   });
   test('its own test goes before any other jug’s, and another kind of fixer tells nothing', () => {

@@ -105,6 +105,8 @@ export const brewSchema = z.strictObject({
   films: limited('jugFilms'),
   /** What was done to it since it was mixed; missing where nothing was. */
   changes: z.array(jugChangeSchema).max(500).optional(),
+  /** When somebody called it spent; missing for one that is in use. */
+  spentMs: instantMs.optional(),
   /** Clearing times of scraps in this fixer, oldest first; missing where none was taken. */
   clearings: z.array(clearingReadingSchema).max(500).optional(),
 });
@@ -182,6 +184,10 @@ export const planSchema = z.strictObject({
 /** Other rolls that one tank takes at the most: eight reels are the tallest that are common. Source: common practice, no source. */
 export const MOST_ALONGSIDE = 7;
 
+/** What became of a jug after a run. */
+const jugFate = z.enum(['poured', 'kept', 'spent']);
+export type JugFate = z.infer<typeof jugFate>;
+
 /** One execution of a plan at the tank. */
 export const runSchema = z
   .strictObject({
@@ -199,6 +205,10 @@ export const runSchema = z
     volumeMl: limited('jugVolumeMl').optional(),
     /** Jugs that stop and fixer come from; null or missing where nobody said. */
     jugs: z.strictObject({ stop: id.nullable(), fix: id.nullable() }).optional(),
+    /** What became of each jug after the run; missing where nobody said. */
+    afterwards: z
+      .strictObject({ develop: jugFate.optional(), stop: jugFate.optional(), fix: jugFate.optional() })
+      .optional(),
     /** Other rolls in the same tank, with the time as it was pinned for each, and their own runs once the first bath went in. */
     alongside: z
       .array(z.strictObject({ rollId: id, pinned: pinnedSchema, runId: id.nullable() }))

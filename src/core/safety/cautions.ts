@@ -1,4 +1,3 @@
-import { ONE_BATH_CONTINUOUS_FROM_C } from '../kinetics/oneBath';
 import type { NitrateRisk } from './nitrate';
 import type { CautionNote, CautionPlace } from './cautionNote';
 
@@ -21,7 +20,9 @@ export interface CautionFacts {
   carbonateBrew?: boolean;
   fixer?: boolean;
   /** Set when developer and fixer are one bath. */
-  oneBath?: { continuous: boolean; warm: boolean; pushed: boolean };
+  oneBath?: { agitation: 'gentle' | 'continuous'; usual: 'gentle' | 'continuous' | 'either'; pushed: boolean };
+  /** A one-shot that has had a film already. */
+  oneShotAgain?: boolean;
   /** A stand in a developer that is not thin enough for one. */
   thickStand?: boolean;
 }
@@ -92,11 +93,18 @@ export const cautionRules: readonly CautionRule[] = [
     when: (f) => f.concentrate !== undefined && f.concentrate.mlPerFilm < f.concentrate.leastMl,
   },
   {
+    id: 'one-shot-again',
+    at: 'choose',
+    severity: 'warn',
+    text: 'This working solution has had a film already, and its kind is used once and poured away: what is left may stop half-way. Mix a fresh one. The time shown takes what the first film used up, and is very uncertain.',
+    when: (f) => f.oneShotAgain === true,
+  },
+  {
     id: 'one-bath-agitation',
     at: 'choose',
     severity: 'warn',
-    text: `In a one-bath, more agitation favours fixing over developing: gentle only below ${ONE_BATH_CONTINUOUS_FROM_C} °C (75 °F), continuous rotation from there on.`,
-    when: (f) => f.oneBath !== undefined && f.oneBath.continuous !== f.oneBath.warm,
+    text: 'In a one-bath, more agitation favours fixing over developing: gentle up to about 22 °C (72 °F), continuous from about 24 °C (75 °F) on, and either between.',
+    when: (f) => f.oneBath !== undefined && f.oneBath.usual !== 'either' && f.oneBath.usual !== f.oneBath.agitation,
   },
   {
     id: 'one-bath-push',

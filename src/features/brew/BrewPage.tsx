@@ -15,7 +15,7 @@ import { ChangeJug } from './ChangeJug';
 import { Label } from './Label';
 import { MadeTable } from './MadeTable';
 import { NotHere } from '@/features/shell/NotHere';
-import { jugWords } from './jugWords';
+import { jugWords } from '@/features/words/jugWords';
 
 /** How often the age of the brew is looked at again, ms. */
 const LOOK_AGAIN_MS = 30_000;

@@ -6,7 +6,7 @@ import type { Brew } from '@/core/records/records';
 import { formatQuantity } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
 import { classes } from '@/ui/classes';
-import { jugWords, mixedWords } from './jugWords';
+import { jugWords, mixedWords } from '@/features/words/jugWords';
 
 /** One jug: what is in it, what is left of it, and the way to its label. */
 export function JugLine({ brew, nowMs }: { brew: Brew; nowMs: number }) {

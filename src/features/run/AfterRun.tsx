@@ -1,9 +1,12 @@
 'use client';
 
 import { format } from 'date-fns';
-import { dryAt, dryings, leftovers, type DryingId, type GoesTo } from '@/core/plan/afterRun';
+import { dryAt, dryings, leftovers, usedJugs, type DryingId, type GoesTo } from '@/core/plan/afterRun';
 import Link from 'next/link';
-import type { Roll, Run } from '@/core/records/records';
+import type { JugFate, Roll, Run } from '@/core/records/records';
+import { useBrews } from '@/data/queries';
+import { sayAfterwards } from '@/data/runs';
+import { classes } from '@/ui/classes';
 import { liquids } from '@/core/schedule/baths';
 
 const places: Record<GoesTo, string> = {
@@ -55,6 +58,7 @@ export function AfterRun({
           </p>
         )}
       </section>
+      <Jugs run={run} nowMs={hungMs} />
       <section aria-labelledby="bottles">
         <h2 id="bottles">Which bottle</h2>
         <ul className="mt-1">
@@ -72,5 +76,57 @@ export function AfterRun({
         </p>
       </section>
     </div>
+  );
+}
+
+const fates: Record<JugFate, string> = { poured: 'Poured away', kept: 'Kept', spent: 'Spent' };
+const bathNames = { develop: 'Developer', stop: 'Stop', fix: 'Fixer' } as const;
+
+/** What became of each jug: asked once, so that none is offered again as fresh. */
+function Jugs({ run, nowMs }: { run: Run; nowMs: number }) {
+  const brews = useBrews() ?? [];
+  const jugs = usedJugs(run, brews, nowMs);
+  const told = Object.entries(run.afterwards ?? {}) as [keyof typeof bathNames, JugFate][];
+  const gone = told.filter(([which, fate]) => fate === 'poured' && !jugs.some((jug) => jug.which === which));
+  if (jugs.length + gone.length === 0) return null;
+  return (
+    <section aria-labelledby="jugs-after">
+      <h2 id="jugs-after">What became of each jug?</h2>
+      <ul className="mt-1">
+        {jugs.map(({ which, brew, usual, why }) => (
+          <li
+            key={which}
+            className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 border-t border-hair py-2"
+          >
+            <span className="min-w-0">
+              <b>{brew.name}</b> <span className="text-[15px] text-ink2">{brew.code}</span>
+              <span className="block text-[15px] text-ink2">{why}</span>
+            </span>
+            <span className="flex flex-wrap gap-2" role="group" aria-label={`${bathNames[which]}: ${brew.name}`}>
+              {(Object.keys(fates) as JugFate[]).map((fate) => (
+                <button
+                  key={fate}
+                  type="button"
+                  aria-pressed={run.afterwards?.[which] === fate}
+                  className={classes(
+                    'act min-h-12 px-4',
+                    run.afterwards?.[which] === fate && 'border-2 font-bold',
+                    run.afterwards?.[which] === undefined && fate === usual && 'act-primary',
+                  )}
+                  onClick={() => void sayAfterwards(run.id, which, fate)}
+                >
+                  {fates[fate]}
+                </button>
+              ))}
+            </span>
+          </li>
+        ))}
+        {gone.map(([which]) => (
+          <li key={which} className="border-t border-hair py-2">
+            {bathNames[which]}: poured away.
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

@@ -161,6 +161,8 @@ function tallyWords(tally: JugTally | null): string {
     tally.clearingFactor === null || tally.clearingFactor === 1
       ? ''
       : `, clearing takes ${formatNumber(tally.clearingFactor, 1)} times as long as fresh`;
+  const thin =
+    tally.slower > 1.05 ? `, thin: fixing takes ${formatNumber(tally.slower, 1)} times as long, counted in below` : '';
   const end = tally.state === 'spent' ? ': spent, mix a fresh one' : tally.state === 'near' ? ': near its end' : '';
-  return `${of}${clears}${end}`;
+  return `${of}${clears}${thin}${end}`;
 }

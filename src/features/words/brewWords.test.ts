@@ -22,7 +22,7 @@ import {
   waitingWords,
   waterWords,
 } from './brewWords';
-import { jugWords, leftWords, mixedWords } from '@/features/brew/jugWords';
+import { jugWords, leftWords, mixedWords } from '@/features/words/jugWords';
 import { stepAmountWords, stepSpoonWords, toleranceWords } from './stepWords';
 import { workbenchStart } from '@/features/brew/useWorkbench';
 
@@ -181,7 +181,7 @@ describe('steps', () => {
 
 describe('jugs', () => {
   const mixedMs = Date.UTC(2026, 10, 25, 9);
-  test('what is left of a brew counts down, of a bought one nobody knows', () => {
+  test('what is left of a brew counts down, of stock nobody knows, of a one-shot one film', () => {
     expect(jugWords(jugState(sampleBrew(mixedMs), mixedMs), mixedMs)).toBe('good for 4 h 30 min · 4 more films');
     const later = mixedMs + 2 * HOUR_MS;
     expect(jugWords(jugState(sampleBrew(mixedMs, { films: 1 }), later), later)).toMatch(
@@ -192,7 +192,7 @@ describe('jugs', () => {
       jugWords(
         jugState(
           sampleBrew(mixedMs, {
-            developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 50 } },
+            developer: null,
           }),
           mixedMs,
         ),

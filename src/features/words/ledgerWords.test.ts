@@ -20,9 +20,9 @@ describe('the ledger of a one-bath', () => {
   const oneBath = words({ developer: { kind: 'one-bath' }, temperatureC: 24, agitationId: 'continuous', wear });
 
   test('speaks of a one-bath in every row that it has of its own', () => {
-    expect(oneBath.get('base')).toContain('6:00 at 21.5 °C, whatever the film');
+    expect(oneBath.get('base')).toContain('6:00 at 22.0 °C, whatever the film');
     expect(oneBath.get('wear')).toMatch(/^2 films through this bath \| 15 s more for each film in a litre/);
-    expect(oneBath.get('temperature')).toMatch(/^24.0 °C \| against 6:00 at 21.5 °C, 4:00 at 24.0 °C, 3:00 at 27.0 °C/);
+    expect(oneBath.get('temperature')).toMatch(/^24.0 °C \| against 6:00 at 22.0 °C, 4:00 at 23.9 °C, 3:00 at 27.0 °C/);
     const { estimate } = workOut(sampleRequest({ developer: { kind: 'one-bath' }, temperatureC: 24 }));
     expect(estimate.ledger.find(({ id }) => id === 'temperature')?.source).toBe('practice');
     expect(oneBath.get('agitation')).toContain('the time stays');

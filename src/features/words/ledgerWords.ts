@@ -1,3 +1,4 @@
+import { isOneShot } from '@/core/chemistry/concentrateWear';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
 import { movementName } from '@/core/schedule/movementName';
@@ -9,7 +10,7 @@ import type { EstimateRequest } from '@/core/estimate/request';
 import type { Estimate, LedgerRow } from '@/core/estimate/result';
 import { purposes } from '@/core/kinetics/targets';
 import { stockFamilies } from '@/core/films/stockFamilies';
-import { ONE_BATH_CONTINUOUS_FROM_C, ONE_BATH_MIN_PER_FILM_AND_LITRE, ONE_BATH_TIMES } from '@/core/kinetics/oneBath';
+import { ONE_BATH_AGITATION_C, ONE_BATH_MIN_PER_FILM_AND_LITRE, ONE_BATH_TIMES } from '@/core/kinetics/oneBath';
 import { formatMinutes } from '@/core/units/duration';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
 
@@ -117,9 +118,20 @@ export function rowWords(
           wear.films > 0
             ? `${Number(wear.films.toFixed(1))} ${wear.films === 1 ? 'film' : 'films'} through this brew, ${formatNumber(wear.ageH, 1)} h old`
             : `Brew ${formatNumber(wear.ageH, 1)} h old`,
-        note: 'halves in about 4 h; each film in 500 ml takes 13 %',
-        explanation:
-          'One film in 500 ml lengthens the next from 13 to 15 minutes. Fading is an estimate, good to a factor of two either way.',
+        ...(developer.kind === 'concentrate'
+          ? {
+              note: isOneShot(developer)
+                ? 'a one-shot, poured away as a rule'
+                : 'a tenth longer for each film in a litre',
+              explanation: isOneShot(developer)
+                ? 'A working solution that is used once has only so much concentrate: each film takes the least amount that one needs, and what is left works on, weaker. Standing, it halves in about 12 hours. Both are estimates, good to a factor of two.'
+                : 'Each film in a litre of stock lengthens the next by about a tenth.',
+            }
+          : {
+              note: 'halves in about 4 h; each film in 500 ml takes 13 %',
+              explanation:
+                'One film in 500 ml lengthens the next from 13 to 15 minutes. Fading is an estimate, good to a factor of two either way.',
+            }),
       };
     case 'temperature':
       return {
@@ -197,14 +209,14 @@ function oneBathRow(row: LedgerRow, request: EstimateRequest, estimate: Estimate
       return {
         label: degrees(request.temperatureC),
         note: `against ${[cold, middle, warm].map(({ timeMin, temperatureC }) => `${formatMinutes(timeMin)} at ${degrees(temperatureC)}`).join(', ')}`,
-        explanation: `Those are the usual times. Colder, warmer and in between, the time follows them, rounded up to the quarter minute; below ${degrees(middle.temperatureC)} it is never under ${formatMinutes(cold.timeMin)}.`,
+        explanation: `Those are the usual times. Colder, warmer and in between, the time follows them smoothly; it is rounded last.`,
       };
     case 'agitation':
       return {
         label:
           request.movement === undefined ? agitationSchools[request.agitationId].name : movementName(request.movement),
         note: 'the time stays',
-        explanation: `Gentle movement below ${degrees(ONE_BATH_CONTINUOUS_FROM_C)}, without a pause from there on. It evens out the film and hardly moves the time, since the bath runs to its own end.`,
+        explanation: `Gentle agitation up to about ${degrees(ONE_BATH_AGITATION_C.gentleTo)}, without a pause from about ${degrees(ONE_BATH_AGITATION_C.continuousFrom)} on, either between. It evens out the film and hardly moves the time, since the bath runs to its own end.`,
       };
     case 'strategy':
       return {

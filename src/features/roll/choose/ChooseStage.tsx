@@ -73,7 +73,7 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
                 </a>
               </section>
               {pinnedPlan?.pinned && <PinNote pinned={pinnedPlan.pinned} study={study} units={units} rolls={rolls} />}
-              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, shown)]} />
+              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, shown, plan.jug)]} />
             </>
           ) : study !== null && shown !== null ? (
             <>
@@ -81,7 +81,7 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
               {pinnedPlan?.pinned && <PinNote pinned={pinnedPlan.pinned} study={study} units={units} rolls={rolls} />}
               <PredictedStrips plan={plan} />
               <OwnOutlook plan={plan} />
-              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, shown)]} />
+              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, shown, plan.jug)]} />
               <BestTest plan={plan} />
             </>
           ) : (
@@ -184,10 +184,11 @@ function BestTest({ plan: { study, state } }: { plan: PlanInHand }) {
 }
 
 /** Cautions that follow from the choices, beside those that follow from the estimate. */
-function chooseCautions({ stock, roll }: RollDossier, choices: PlanChoices) {
-  const { concentrate, oneBath, thickStand } = planFacts(
+function chooseCautions({ stock, roll }: RollDossier, choices: PlanChoices, jug: Brew | null) {
+  const { concentrate, oneBath, thickStand, oneShotAgain } = planFacts(
     { familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition },
     choices,
+    jug,
   );
-  return cautionsFor({ concentrate, oneBath, thickStand }, 'choose');
+  return cautionsFor({ concentrate, oneBath, thickStand, oneShotAgain }, 'choose');
 }

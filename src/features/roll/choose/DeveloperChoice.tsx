@@ -15,6 +15,8 @@ import { Quantity } from '@/ui/Quantity';
 import { FieldError } from '@/ui/Field';
 import { Segments } from '@/ui/Segments';
 import { Term } from '@/ui/Term';
+import { jugState } from '@/core/brewing/keeping';
+import { jugWords } from '@/features/words/jugWords';
 import { WhichBottle } from './WhichBottle';
 
 const agentOptions = organicAgentIds.map((value) => ({
@@ -72,7 +74,7 @@ export function DeveloperChoice({ plan, jugs, units }: { plan: PlanInHand; jugs:
             id="brewId"
             label="Jug"
             value={form.brewId}
-            options={jugs.map(({ id, name, code }) => ({ value: id, name: `${name} · ${code}` }))}
+            options={jugs.map((jug) => ({ value: jug.id, name: `${jug.name} · ${jug.code}`, hint: jugHint(jug) }))}
             onChange={(brewId) => change({ brewId })}
             error={errors.brewId}
             inline
@@ -123,6 +125,12 @@ export function DeveloperChoice({ plan, jugs, units }: { plan: PlanInHand; jugs:
       )}
     </div>
   );
+}
+
+/** What must be known of a jug before it is chosen; nothing for one as good as fresh. */
+function jugHint(jug: Brew): string {
+  const words = jugWords(jugState(jug, Date.now()), Date.now());
+  return jug.films > 0 ? `${Number(jug.films.toFixed(1))} through it · ${words}` : words;
 }
 
 const RECIPE = 'recipe:';

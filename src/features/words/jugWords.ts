@@ -2,7 +2,11 @@ import type { JugState } from '@/core/brewing/keeping';
 import { formatNumber } from '@/core/units/quantity';
 
 /** What is left of a jug, in a line. */
-export function jugWords({ left, timeFactor, goodUntilMs, filmsLeft, spent }: JugState, nowMs: number): string {
+export function jugWords(
+  { left, timeFactor, goodUntilMs, filmsLeft, spent, oneShot }: JugState,
+  nowMs: number,
+): string {
+  if (oneShot && filmsLeft === 0) return 'used once; a one-shot, poured away';
   if (spent) return 'spent';
   const words = [
     ...(timeFactor > 1.005 ? [`next × ${formatNumber(timeFactor, 2)}`] : []),
