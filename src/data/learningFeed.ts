@@ -146,15 +146,15 @@ async function inBatches(ids: readonly string[], act: (some: string[]) => Promis
 
 function judgedOf(line: RunLine): JudgedRun | null {
   const { verdict, setup } = line;
-  if (verdict === null || setup === null) return null;
+  if (verdict === null || setup === null || verdict.image === 'clear') return null;
   return {
     runId: line.id,
     rollId: line.rollId,
     verdictId: verdict.id,
     atMs: verdict.createdMs,
     setup,
-    timeMin: line.developedS !== null && line.developedS > 0 ? line.developedS / 60 : line.plannedMin,
-    contrast: verdict.contrast,
+    timeMin: line.dosedMin ?? line.plannedMin,
+    contrast: verdict.image === 'black' ? null : verdict.contrast,
     fog: verdict.fog,
     again: (verdict.again ?? []).map(({ contrast }) => contrast),
     held: heldOf(line),

@@ -1,4 +1,5 @@
 import { developedMin } from '@/core/learning/benchEvidence';
+import { imageOf, type ImageId } from '@/core/outcome/grades';
 import { neededTime, type NeededTime } from '@/core/outcome/neededTime';
 import { filmFormats } from '@/core/films/filmFormats';
 import { storagePresets } from '@/core/films/storagePresets';
@@ -52,7 +53,11 @@ export interface RunLine {
   widening?: number;
   developedS: number | null;
   phase: 'ready' | 'running' | 'finished';
-  verdict: Pick<Verdict, 'id' | 'contrast' | 'fog' | 'note' | 'createdMs' | 'updatedMs' | 'again'> | null;
+  verdict:
+    | (Pick<Verdict, 'id' | 'contrast' | 'fog' | 'note' | 'createdMs' | 'updatedMs' | 'again'> & { image: ImageId })
+    | null;
+  /** What it developed for as the estimate learns it: minutes of the bath that was planned; null for a run that was not judged. */
+  dosedMin: number | null;
   /** The time that the film would have needed, by its verdict; null or missing where that is not known. */
   needed?: NeededTime | null;
   /** What the verdict was found in; kept for judged runs, which estimates learn from. */
@@ -67,14 +72,20 @@ function isTested(evidence: readonly EvidenceRecord[]): boolean {
 }
 
 /** What a verdict adds to the line of its run. */
-function judged(run: Run, verdict: Verdict | undefined): Pick<RunLine, 'verdict' | 'setup' | 'updatedMs' | 'needed'> {
-  if (verdict === undefined) return { verdict: null, setup: null, updatedMs: run.updatedMs, needed: null };
+function judged(
+  run: Run,
+  verdict: Verdict | undefined,
+): Pick<RunLine, 'verdict' | 'setup' | 'updatedMs' | 'needed' | 'dosedMin'> {
+  if (verdict === undefined)
+    return { verdict: null, setup: null, updatedMs: run.updatedMs, needed: null, dosedMin: null };
   const { id, contrast, fog, note, createdMs, updatedMs, again } = verdict;
   const { outlook } = run.pinned;
-  const known = outlook !== undefined && !verdict.defects.includes('no-image');
+  const image = imageOf(verdict.defects);
+  const dosedMin = developedMin(run);
   return {
-    needed: known ? neededTime(developedMin(run), contrast, outlook) : null,
-    verdict: { id, contrast, fog, note, createdMs, updatedMs, ...(again === undefined ? {} : { again }) },
+    dosedMin,
+    needed: outlook !== undefined && image === 'there' ? neededTime(dosedMin, contrast, outlook) : null,
+    verdict: { id, contrast, fog, image, note, createdMs, updatedMs, ...(again === undefined ? {} : { again }) },
     setup: run.setup,
     updatedMs: Math.max(run.updatedMs, updatedMs),
   };

@@ -200,3 +200,9 @@ export function replaceLumps(db: Lumps, lumps: readonly Lump[]): PromiseLike<unk
     db.lumps.clear().then(() => db.lumps.bulkAdd(lumps.map((one) => ({ ...one, revision })))),
   );
 }
+
+/** Whether lines of judged runs were made before they told what estimates learn of them. */
+export async function hasOldLines(db: Lumps): Promise<boolean> {
+  const judged = await db.lumps.filter(({ list, judgedMs }) => list === 'runs' && judgedMs > 0).first();
+  return linesIn<'runs'>(judged).some(({ verdict }) => verdict !== null && !('image' in verdict));
+}

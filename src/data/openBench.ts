@@ -1,7 +1,7 @@
 import { actTables, database, type AetasDatabase } from './database';
 import { isPartKey } from './drafts';
 import { rebuildLines } from './lines';
-import { countLines } from './lumps';
+import { countLines, hasOldLines } from './lumps';
 
 /** Why the bench does not open, in words for the user. */
 export interface BenchTrouble {
@@ -22,7 +22,8 @@ async function mendLines(db: AetasDatabase): Promise<void> {
     countLines(db, 'open'),
     countLines(db, 'finished'),
   ]);
-  if (rolls !== open + finished) await db.transaction('rw', actTables, () => rebuildLines(db));
+  if (rolls !== open + finished || (await hasOldLines(db)))
+    await db.transaction('rw', actTables, () => rebuildLines(db));
 }
 
 /**

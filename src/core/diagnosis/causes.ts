@@ -18,6 +18,8 @@ export interface Cause {
   source: SourceMark;
   /** What to do differently. */
   advice: string;
+  /** What to do where the film was found exposed: nobody can expose it again. */
+  found?: string;
   change: PlanChange | null;
 }
 
@@ -41,12 +43,14 @@ export const causes = {
     prior: 0.13,
     says: {
       rim: goodRim,
-      image: { none: 0.03, thin: 0.87, good: 0.09, dense: 0.01 },
+      image: { none: 0.03, thin: 0.866, good: 0.09, dense: 0.01, black: 0.004 },
       shadows: { there: 0.06, missing: 0.94 },
       frames: { alike: 0.5, differ: 0.5 },
     },
     source: 'practice',
-    advice: 'Expose the next roll more: a stop for each decade is a beginning, a bracket is better.',
+    advice: 'Expose the next roll more: one stop per decade of age; better, bracket.',
+    found:
+      'The exposure is past, and nothing adds to it. Its sisters: stand in a thin developer keeps what shadows there are.',
     change: null,
   },
   unexposed: {
@@ -54,7 +58,7 @@ export const causes = {
     prior: 0.03,
     says: {
       rim: goodRim,
-      image: { none: 0.97, thin: 0.02, good: 0.005, dense: 0.005 },
+      image: { none: 0.966, thin: 0.02, good: 0.005, dense: 0.005, black: 0.004 },
       shadows: { there: 0.02, missing: 0.98 },
       frames: { alike: 0.98, differ: 0.02 },
     },
@@ -67,24 +71,26 @@ export const causes = {
     prior: 0.08,
     says: {
       rim: { good: 0.5, thin: 0.32, missing: 0.05, none: 0.13 },
-      image: { none: 0.25, thin: 0.7, good: 0.04, dense: 0.01 },
+      image: { none: 0.25, thin: 0.696, good: 0.04, dense: 0.01, black: 0.004 },
       shadows: { there: 0.05, missing: 0.95 },
       frames: { alike: 0.8, differ: 0.2 },
       fog: { clear: 0.15, even: 0.7, edges: 0.1, bars: 0.02, patches: 0.03 },
+      expected: { little: 0.1, some: 0.4, much: 0.5 },
     },
     source: 'estimate',
     advice: 'Nothing brings shadows back that have faded. Stand in a thin developer holds what is left of them.',
     change: { kind: 'strategy', id: 'stand' },
   },
   'under-developed': {
-    name: 'Too short, too cold or too little movement',
+    name: 'Too short, too cold or too little agitation',
     prior: 0.12,
     says: {
       rim: thinRim,
-      image: { none: 0.02, thin: 0.92, good: 0.05, dense: 0.01 },
+      image: { none: 0.02, thin: 0.916, good: 0.05, dense: 0.01, black: 0.004 },
       shadows: { there: 0.55, missing: 0.45 },
       frames: { alike: 0.9, differ: 0.1 },
       brew: { fresh: 0.45, old: 0.05, cold: 0.3, right: 0.2 },
+      run: { planned: 0.42, short: 0.56, long: 0.02 },
     },
     source: 'practice',
     advice: 'Develop the next one longer: half a stop more contrast is about a fifth more time.',
@@ -95,7 +101,7 @@ export const causes = {
     prior: 0.08,
     says: {
       rim: thinRim,
-      image: { none: 0.12, thin: 0.83, good: 0.04, dense: 0.01 },
+      image: { none: 0.12, thin: 0.826, good: 0.04, dense: 0.01, black: 0.004 },
       shadows: { there: 0.35, missing: 0.65 },
       frames: { alike: 0.92, differ: 0.08 },
       brew: { fresh: 0.15, old: 0.75, cold: 0.05, right: 0.05 },
@@ -109,10 +115,10 @@ export const causes = {
     prior: 0.05,
     says: {
       rim: { good: 0.02, thin: 0.3, missing: 0.55, none: 0.13 },
-      image: { none: 0.72, thin: 0.26, good: 0.01, dense: 0.01 },
+      image: { none: 0.716, thin: 0.26, good: 0.01, dense: 0.01, black: 0.004 },
       shadows: { there: 0.05, missing: 0.95 },
       frames: { alike: 0.96, differ: 0.04 },
-      soda: { washing: 0.12, baking: 0.86, other: 0.02 },
+      soda: { washing: 0.02, baking: 0.975, other: 0.005 },
     },
     source: 'practice',
     advice:
@@ -124,9 +130,10 @@ export const causes = {
     prior: 0.07,
     says: {
       rim: { good: 0.85, thin: 0.01, missing: 0.01, none: 0.13 },
-      image: { none: 0.005, thin: 0.015, good: 0.12, dense: 0.86 },
+      image: { none: 0.005, thin: 0.015, good: 0.12, dense: 0.856, black: 0.004 },
       shadows: { there: 0.93, missing: 0.07 },
       frames: { alike: 0.88, differ: 0.12 },
+      run: { planned: 0.42, short: 0.02, long: 0.56 },
     },
     source: 'practice',
     advice: 'Develop the next one shorter: half a stop less contrast is about a sixth less time.',
@@ -137,7 +144,8 @@ export const causes = {
     prior: 0.11,
     says: {
       fog: { clear: 0.03, even: 0.83, edges: 0.1, bars: 0.01, patches: 0.03 },
-      image: { none: 0.05, thin: 0.35, good: 0.45, dense: 0.15 },
+      image: { none: 0.03, thin: 0.3, good: 0.4, dense: 0.15, black: 0.12 },
+      expected: { little: 0.05, some: 0.3, much: 0.65 },
     },
     source: 'practice',
     advice: 'A little potassium bromide, and a strong, cool developer that is over before the fog comes up.',
@@ -149,6 +157,7 @@ export const causes = {
     says: {
       fog: { clear: 0.03, even: 0.08, edges: 0.5, bars: 0.02, patches: 0.37 },
       frames: { alike: 0.3, differ: 0.7 },
+      image: { none: 0.02, thin: 0.2, good: 0.4, dense: 0.13, black: 0.25 },
     },
     source: 'practice',
     advice: 'Look for the leak: camera back, cassette lips, a bag with a worn seam, a screen that glows.',
@@ -163,16 +172,16 @@ export const causes = {
     change: { kind: 'bromide', gPerL: 0.5 },
   },
   'one-bath-stirred': {
-    name: 'One-bath moved too much',
+    name: 'One-bath agitated too much',
     prior: 0.02,
     says: {
-      image: { none: 0.02, thin: 0.85, good: 0.12, dense: 0.01 },
+      image: { none: 0.02, thin: 0.846, good: 0.12, dense: 0.01, black: 0.004 },
       rim: thinRim,
       brew: { fresh: 0.05, old: 0.05, cold: 0.05, right: 0.85 },
       soda: { washing: 0.01, baking: 0.01, other: 0.98 },
     },
     source: 'practice',
-    advice: 'Below 24 °C move a one-bath gently: movement feeds the fixer more than the developer.',
+    advice: 'Up to about 22 °C agitate a one-bath gently: agitation feeds the fixer more than the developer.',
     change: { kind: 'movement', agitationId: 'gentle' },
   },
   'under-fixed': {
@@ -201,13 +210,14 @@ export const causes = {
     change: null,
   },
   'no-first-movement': {
-    name: 'Uneven: not moved as the developer went in',
+    name: 'Uneven: not agitated as the developer went in',
     prior: 0.04,
     says: {
       marks: mostly('marks', 'broad', 0.76),
+      start: { moved: 0.08, still: 0.92 },
     },
     source: 'practice',
-    advice: 'Move it for the first half minute, whatever comes after, and pour in fast.',
+    advice: 'Agitate it for the first half minute, whatever comes after, and pour in fast.',
     change: { kind: 'movement', agitationId: 'ten-each-minute' },
   },
   bubbles: {
@@ -217,7 +227,7 @@ export const causes = {
       marks: mostly('marks', 'rings', 0.89),
     },
     source: 'practice',
-    advice: 'Knock the tank on the table after the first movement. A brew that stood ten minutes has fewer of them.',
+    advice: 'Knock the tank on the table after the first agitation. A brew that stood ten minutes has fewer of them.',
     change: null,
   },
   grains: {
@@ -247,7 +257,7 @@ export const causes = {
       marks: mostly('marks', 'streaks', 0.89),
     },
     source: 'practice',
-    advice: 'A stand wants one wake-up at half time, or it is left for a moved development.',
+    advice: 'A stand wants one wake-up at half time, or it is left for a development with agitation.',
     change: { kind: 'movement', agitationId: 'ten-each-minute' },
   },
   pressure: {

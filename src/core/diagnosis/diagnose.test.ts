@@ -1,4 +1,6 @@
 import { describe, expect, test } from 'vitest';
+import { sampleRequest } from '../testing/sampleRequest';
+import { answersOfRun, type RunKnowledge } from './answersOfRun';
 import { causeIds, causes, type Cause, type CauseId } from './causes';
 import { answersOf, diagnose, nextQuestion, wentWrong } from './diagnose';
 import { questionIds, questions, usual, type Answers } from './questions';
@@ -29,13 +31,13 @@ describe('posteriors worked by hand', () => {
     expect(of({ base: 'milky' }, 'under-fixed')).toBeCloseTo((0.05 * 0.91) / (0.05 * 0.91 + others), 9);
   });
   test('two answers multiply: thin image under a good rim is the exposure, under a thin rim the development', () => {
-    // 0.13 · 0.84 · 0.87 against 0.12 · 0.08 · 0.92, and the other way round 0.13 · 0.02 · 0.87 against 0.12 · 0.69 · 0.92.
+    // 0.13 · 0.84 · 0.866 against 0.12 · 0.08 · 0.916, and the other way round 0.13 · 0.02 · 0.866 against 0.12 · 0.69 · 0.916.
     const good =
       of({ rim: 'good', image: 'thin' }, 'under-exposed') / of({ rim: 'good', image: 'thin' }, 'under-developed');
-    expect(good).toBeCloseTo((0.13 * 0.84 * 0.87) / (0.12 * 0.08 * 0.92), 6);
+    expect(good).toBeCloseTo((0.13 * 0.84 * 0.866) / (0.12 * 0.08 * 0.916), 6);
     const thin =
       of({ rim: 'thin', image: 'thin' }, 'under-exposed') / of({ rim: 'thin', image: 'thin' }, 'under-developed');
-    expect(thin).toBeCloseTo((0.13 * 0.02 * 0.87) / (0.12 * 0.69 * 0.92), 6);
+    expect(thin).toBeCloseTo((0.13 * 0.02 * 0.866) / (0.12 * 0.69 * 0.916), 6);
   });
   test('nothing seen: the priors', () => expect(of({}, 'fog-age') / of({}, 'under-fixed')).toBeCloseTo(0.11 / 0.05, 9));
 });
@@ -116,6 +118,9 @@ describe('the next question', () => {
         fog: 'clear',
         base: 'clean',
         rim: 'good',
+        run: 'planned',
+        start: 'moved',
+        expected: 'little',
       }),
     ).toBeNull());
   test('it never asks twice', () => {
@@ -127,6 +132,47 @@ describe('the next question', () => {
   });
 });
 
+describe('from a run', () => {
+  const known: RunKnowledge = {
+    developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 50 } },
+    wear: { ageH: 0.1, films: 0 },
+    soda: null,
+    doseRatio: 1.01,
+    firstAgitationS: 0,
+    expectedFogD: 0.6,
+    readFogD: null,
+  };
+  test('a bought developer holds no baking soda, and a run that was cued lacked no agitation', () => {
+    const told = answersOfRun(known);
+    expect(told).toEqual({ soda: 'other', brew: 'right', run: 'planned', start: 'moved', expected: 'much' });
+    const thin = { ...told, image: 'thin', shadows: 'missing' } as const;
+    expect(of(thin, 'wrong-soda')).toBeLessThan(0.005);
+    expect(of({ ...told, marks: 'broad' }, 'no-first-movement')).toBeLessThan(
+      of({ marks: 'broad' }, 'no-first-movement'),
+    );
+  });
+  test('black film is suspected of fog, the more the older it is, and never of too little exposure', () => {
+    const black = diagnose({ ...answersOfRun(known), image: 'black' });
+    expect(black[0]?.id).toBe('fog-age');
+    expect(of({ image: 'black' }, 'under-exposed')).toBeLessThan(0.02);
+    const young = { ...answersOfRun({ ...known, expectedFogD: 0.02 }), image: 'black' } as const;
+    expect(diagnose(young)[0]?.id).toBe('fog-light');
+  });
+  test('a kitchen brew by what was weighed, an old jug as old, a short dose as short, a read fog as read', () => {
+    const coffee = sampleRequest().developer;
+    expect(answersOfRun({ ...known, developer: coffee, soda: 'washing', wear: { ageH: 3, films: 0 } })).toMatchObject({
+      soda: 'washing',
+      brew: 'old',
+    });
+    expect(answersOfRun({ ...known, developer: coffee, soda: null })).toMatchObject({ soda: undefined });
+    expect(answersOfRun({ ...known, doseRatio: 0.8, firstAgitationS: null, readFogD: 0.02 })).toMatchObject({
+      run: 'short',
+      start: 'still',
+      fog: 'clear',
+    });
+  });
+});
+
 describe('from a verdict', () => {
   const fine = { contrast: 0, fog: 'clear', shadows: 'open', evenness: 'even', defects: [] } as const;
   test('what it said already is not asked again', () => {
@@ -134,7 +180,8 @@ describe('from a verdict', () => {
       image: 'thin',
       shadows: 'missing',
     });
-    expect(answersOf({ ...fine, defects: ['no-image'] })).toMatchObject({ image: 'none' });
+    expect(answersOf({ ...fine, defects: ['no-image'] })).toEqual({ image: 'none' });
+    expect(answersOf({ ...fine, fog: 'heavy', defects: ['no-image', 'black'] })).toEqual({ image: 'black' });
     expect(answersOf({ ...fine, defects: ['rem-jet-smear'] })).toMatchObject({ base: 'smears' });
     expect(answersOf({ ...fine, evenness: 'streaked', defects: [] })).toMatchObject({ marks: 'streaks' });
   });

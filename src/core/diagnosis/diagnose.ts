@@ -1,3 +1,4 @@
+import { imageOf } from '../outcome/grades';
 import type { VerdictValues } from '../outcome/verdict';
 import { causeIds, causes, type Cause, type CauseId } from './causes';
 import { questionIds, questions, usual, type Answers, type QuestionId } from './questions';
@@ -75,7 +76,17 @@ export function answersOf(
   verdict: Pick<VerdictValues, 'contrast' | 'fog' | 'shadows' | 'evenness' | 'defects'>,
 ): Answers {
   const has = (id: VerdictValues['defects'][number]): boolean => verdict.defects.includes(id);
-  const image = has('no-image') ? 'none' : verdict.contrast <= -1 ? 'thin' : verdict.contrast >= 2 ? 'dense' : 'good';
+  const without = imageOf(verdict.defects);
+  const image =
+    without === 'black'
+      ? 'black'
+      : without === 'clear'
+        ? 'none'
+        : verdict.contrast <= -1
+          ? 'thin'
+          : verdict.contrast >= 2
+            ? 'dense'
+            : 'good';
   const marks = has('air-bells')
     ? 'rings'
     : has('reticulation')
@@ -90,8 +101,9 @@ export function answersOf(
   const base = has('rem-jet-smear') ? 'smears' : has('stain') ? 'coloured' : undefined;
   return {
     image,
-    shadows: verdict.shadows === 'open' ? 'there' : 'missing',
-    ...(verdict.fog === 'clear' || verdict.fog === 'slight' ? { fog: 'clear' as const } : {}),
+    // Without an image nobody has seen the shadows.
+    ...(without === 'there' ? { shadows: verdict.shadows === 'open' ? ('there' as const) : ('missing' as const) } : {}),
+    ...(without === 'there' && (verdict.fog === 'clear' || verdict.fog === 'slight') ? { fog: 'clear' as const } : {}),
     ...(marks === undefined ? {} : { marks }),
     ...(base === undefined ? {} : { base }),
   };

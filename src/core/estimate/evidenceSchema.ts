@@ -80,6 +80,8 @@ const fogSchema = z.strictObject({
   timeMin,
   baseFogD,
   method: oneOf('Reading', readingMethods),
+  /** It is as much as that, or more: black film says no more. */
+  atLeast: z.boolean('At least: give true or false.').optional(),
 });
 
 /** The judgement of a run. */

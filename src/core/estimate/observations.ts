@@ -211,7 +211,10 @@ function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): O
       ]);
     case 'fog':
       return alone([
-        reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => film.baseFogAt(evidence.timeMin)),
+        reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => {
+          const baseFogD = film.baseFogAt(evidence.timeMin);
+          return evidence.atLeast === true ? Math.min(evidence.baseFogD, baseFogD) : baseFogD;
+        }),
       ]);
     case 'verdict': {
       const aim = targetGradient(evidence.target.purpose, evidence.target.pushStops);

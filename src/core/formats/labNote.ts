@@ -1,4 +1,4 @@
-import { contrastGrades, defects, evennessGrades, fogGrades, shadowGrades } from '../outcome/grades';
+import { verdictWords } from '../outcome/verdictWords';
 import { developSeconds } from '../plan/developSeconds';
 import type { Brew, Roll, Run, Stock, Verdict } from '../records/records';
 import { liquids } from '../schedule/baths';
@@ -55,7 +55,7 @@ export function labNote(
       'Notes',
       progress.notes.map(({ text, atMs }) => `- ${when(atMs)}: ${plain(text)}`),
     ),
-    verdict === undefined ? '' : `## Verdict\n\n${verdictWords(verdict)}`,
+    verdict === undefined ? '' : `## Verdict\n\n${verdictLine(verdict)}`,
     section(
       'Pictures',
       pictures.map((name) => `![${plain(name)}](<photos/${encodeURI(name)}>)`),
@@ -76,14 +76,8 @@ export function readingWords({ stepIndex, celsius, elapsedS }: TemperatureReadin
   return `${formatNumber(celsius, 1)} °C, ${of}${elapsedS === null ? '' : ` at ${formatDuration(Math.round(elapsedS))}`}`;
 }
 
-function verdictWords({ contrast, fog, shadows, evenness, defects: found, note }: Verdict): string {
-  const grade = contrastGrades[String(contrast) as keyof typeof contrastGrades];
-  const words = [
-    `Contrast ${grade.toLowerCase()}; fog ${fogGrades[fog].toLowerCase()}; shadows ${shadowGrades[shadows].toLowerCase()}; ${evennessGrades[evenness].toLowerCase()}.`,
-    ...(found.length === 0 ? [] : [`${found.map((id) => defects[id]).join(', ')}.`]),
-    ...(note === '' ? [] : [plain(note)]),
-  ];
-  return words.join(' ');
+function verdictLine(verdict: Verdict): string {
+  return [`${verdictWords(verdict)}.`, ...(verdict.note === '' ? [] : [plain(verdict.note)])].join(' ');
 }
 
 /** Text that a user typed, as text: no mark of it becomes markup, a link, a table or a line of its own. */

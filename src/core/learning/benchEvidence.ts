@@ -6,7 +6,8 @@ import { rollAge, type RollHistory } from '../films/rollAge';
 import type { EvidenceRecord, Records, Roll, Run, Stock, Verdict } from '../records/records';
 import { patchGradient } from '../densitometry/patchGradient';
 import { eyeScatter, type EyeScatter } from '../outcome/eyeScatter';
-import { fogGradeD } from '../outcome/grades';
+import { stockFamilies } from '../films/stockFamilies';
+import { BLACK_FOG_D, fogGradeD, imageOf } from '../outcome/grades';
 import { neededTime, type HeldRun } from '../outcome/neededTime';
 import { tankInHand } from '../records/runTank';
 import { runProgress } from '../schedule/runState';
@@ -32,8 +33,10 @@ export interface JudgedRun {
   /** Instant of the verdict, ms since the epoch. */
   atMs: number;
   setup: NonNullable<Run['setup']>;
+  /** Minutes of the bath that was planned. */
   timeMin: number;
-  contrast: Verdict['contrast'];
+  /** Null for film without an image: it says nothing of its contrast. */
+  contrast: Verdict['contrast'] | null;
   fog: Verdict['fog'];
   /** The contrast judged once more on other days. */
   again: readonly number[];
@@ -51,38 +54,53 @@ export interface DatedPiece {
 export function pieceOfTest(record: EvidenceRecord, film: LearningFilm, nowYear: number): DatedPiece {
   return {
     atMs: record.createdMs,
-    piece: { evidence: evidenceOf(record), setting: settingFor(film, record.setting, nowYear) },
+    piece: {
+      evidence: evidenceOf(record),
+      setting: settingFor(film, record.setting, thatYear(record.createdMs, nowYear)),
+    },
   };
+}
+
+/** The year in which something came about: film is as old as it was then. */
+function thatYear(atMs: number, nowYear: number): number {
+  return Math.min(nowYear, new Date(atMs).getFullYear());
+}
+
+/** Base + fog of the stock when fresh, D. */
+function clearBaseD({ stock }: LearningFilm): number {
+  return { ...stockFamilies[stock.familyId], ...stock.own }.freshBaseFogD;
 }
 
 /** The piece of a judged run. */
 export function pieceOfRun(run: JudgedRun, film: LearningFilm, nowYear: number): DatedPiece {
   const { target, ...setting } = run.setup;
-  return {
-    atMs: run.atMs,
-    piece: {
-      evidence: {
-        kind: 'verdict',
-        id: run.verdictId,
-        setting: {},
-        timeMin: run.timeMin,
-        contrast: run.contrast,
-        fogD: fogGradeD[run.fog],
-        target,
-      },
-      setting: settingFor(film, setting, nowYear),
-    },
-  };
+  const { atMs, verdictId: id, timeMin, contrast, fog } = run;
+  // Black film shows its fog, and nothing of its contrast.
+  const evidence: Evidence =
+    contrast === null
+      ? {
+          kind: 'fog',
+          id,
+          setting: {},
+          timeMin,
+          baseFogD: clearBaseD(film) + BLACK_FOG_D,
+          method: 'eye',
+          atLeast: true,
+        }
+      : { kind: 'verdict', id, setting: {}, timeMin, contrast, fogD: fogGradeD[fog], target };
+  return { atMs, piece: { evidence, setting: settingFor(film, setting, thatYear(atMs, nowYear)) } };
 }
 
 /**
  * A run and its verdict as evidence.
- * @returns null for a run that nobody kept the setting of, and for a film without any image: it may never have been exposed, and says
- * nothing of its development
+ * @returns null for a run that nobody kept the setting of, and for clear film without any image: it may never have been exposed, and
+ * says nothing of its development. Black film teaches its fog
  */
 export function judgedRun(run: Run, verdict: Verdict): JudgedRun | null {
-  if (run.setup === null || verdict.defects.includes('no-image')) return null;
-  const { id, createdMs, contrast, fog } = verdict;
+  const image = imageOf(verdict.defects);
+  if (run.setup === null || image === 'clear') return null;
+  const { id, createdMs, fog } = verdict;
+  const contrast = image === 'black' ? null : verdict.contrast;
   return {
     runId: run.id,
     rollId: run.rollId,
@@ -93,7 +111,7 @@ export function judgedRun(run: Run, verdict: Verdict): JudgedRun | null {
     contrast,
     fog,
     again: (verdict.again ?? []).map((one) => one.contrast),
-    held: heldOf(run, contrast),
+    held: contrast === null ? null : heldOf(run, contrast),
   };
 }
 
@@ -144,7 +162,7 @@ export function judgedRuns({ runs, verdicts }: Pick<LearningRecords, 'runs' | 'v
 
 /** How steady the eye of a bench is, by the films that it judged more than once. */
 export function eyeOf(judged: Iterable<JudgedRun>): EyeScatter {
-  return eyeScatter([...judged].map(({ contrast, again }) => [contrast, ...again]));
+  return eyeScatter([...judged].flatMap(({ contrast, again }) => (contrast === null ? [] : [[contrast, ...again]])));
 }
 
 /** Pieces as an eye of this scatter judged them; the same pieces for one of which nothing is known. */

@@ -26,9 +26,31 @@ export const defects = {
   reticulation: 'Reticulation',
   'drying-marks': 'Drying marks',
   'no-image': 'No image at all',
+  black: 'Black with fog',
 } as const;
 
 export type DefectId = keyof typeof defects;
+
+/** Whether a film has an image: none on clear film and none on black film are two answers. */
+export const images = {
+  there: 'An image',
+  clear: 'None: the film is clear',
+  black: 'None: the film is black',
+} as const;
+export type ImageId = keyof typeof images;
+
+/**
+ * What a verdict says of the image.
+ * @param defects the defects that it names
+ * @example imageOf(['no-image', 'black']) // 'black'
+ */
+export function imageOf(found: readonly DefectId[]): ImageId {
+  if (!found.includes('no-image')) return 'there';
+  return found.includes('black') ? 'black' : 'clear';
+}
+
+/** Fog that hides every image, D above a clear base: such film has as much, or more. Source: our estimate. */
+export const BLACK_FOG_D = 1.2;
 
 /** Age fog of each grade, D above a clear base. Source: our estimate. */
 export const fogGradeD = { clear: 0.05, slight: 0.2, strong: 0.5, heavy: 0.9 } as const satisfies Record<

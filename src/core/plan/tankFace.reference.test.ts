@@ -4,7 +4,10 @@ import type { Brew } from '../records/records';
 import { sampleBrew } from '../testing/sampleBrew';
 import { sampleRun } from '../testing/sampleRun';
 import type { RunEvent } from '../schedule/runEvents';
-import { judgedRun } from '../learning/benchEvidence';
+import { estimate } from '../estimate/estimate';
+import { judgedRun, pieceOfRun } from '../learning/benchEvidence';
+import { demoInputs } from '../testing/demoInputs';
+import { roomYears, sampleRequest } from '../testing/sampleRequest';
 import { isSamePress, runProgress } from '../schedule/runState';
 import { dryAt, leftovers } from './afterRun';
 import { stepInHand } from './stepInHand';
@@ -193,8 +196,25 @@ describe('what a judged run teaches', () => {
     const e = Math.log(2.2) / (1 / 293.15 - 1 / 303.15);
     expect(cold?.timeMin).toBeCloseTo(12 * Math.exp(e * (1 / 293.15 - 1 / 291.15)), 3);
   });
-  test('a film without any image teaches nothing: it may never have been exposed', () =>
+  test('clear film without any image teaches nothing: it may never have been exposed', () =>
     expect(judgedRun(run, { ...verdict, defects: ['no-image'] })).toBeNull());
+  test('black film teaches its fog, and nothing of its contrast', () => {
+    const black = judgedRun(run, { ...verdict, fog: 'heavy', defects: ['no-image', 'black'] });
+    expect(black).toMatchObject({ contrast: null, held: null });
+    const { roll, stock } = demoInputs;
+    const before = estimate(sampleRequest({ rollId: roll.id, stockId: stock.id, age: roomYears(30) }));
+    const piece = pieceOfRun(black as NonNullable<typeof black>, { roll, stock }, 2026).piece;
+    expect(piece.evidence).toMatchObject({ kind: 'fog', atLeast: true });
+    const after = estimate(
+      sampleRequest({
+        rollId: roll.id,
+        stockId: stock.id,
+        age: roomYears(30),
+        evidence: [{ ...piece.evidence, setting: {} }],
+      }),
+    );
+    expect(after.baseFogD.value).toBeGreaterThan(before.baseFogD.value * 1.3);
+  });
 });
 
 test('a fixer that cleared in 40 s when fresh is expected at 60 s half way through its tally', () => {

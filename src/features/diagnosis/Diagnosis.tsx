@@ -1,14 +1,17 @@
 'use client';
 
 import { lowerFirst } from '@/core/units/lowerFirst';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import * as z from 'zod';
 import { causes, type Cause } from '@/core/diagnosis/causes';
+import { answersOfRun } from '@/core/diagnosis/answersOfRun';
 import { answersOf, diagnose, nextQuestion, type Suspect } from '@/core/diagnosis/diagnose';
 import { questionIds, questions, type Answers, type QuestionId } from '@/core/diagnosis/questions';
 import type { Roll, Verdict } from '@/core/records/records';
 import { takeAdviceInto } from '@/data/plans';
-import { useSettledBench } from '@/data/queries';
+import { runKnowledge } from '@/core/plan/runKnowledge';
+import { useSettledBench, type RollDossier } from '@/data/queries';
+import { useReadings } from '@/data/readings';
 import { useDraft } from '@/features/keeping/useDraft';
 import { classes } from '@/ui/classes';
 
@@ -18,15 +21,30 @@ const SHOWN = 4;
 /** From here on a cause is called by its name in the heading. */
 const LIKELY = 0.6;
 
-const answersSchema = z.object(
-  Object.fromEntries(questionIds.map((id) => [id, z.enum(Object.keys(questions[id].options) as [string]).optional()])),
-) as unknown as z.ZodType<Answers>;
+/** An answer that was taken back: the question is open again. */
+const OPEN = 'open';
+type Given = { [Q in QuestionId]?: Answers[Q] | typeof OPEN };
 
-/** What went wrong with a film: what the verdict says already, the next question, and who is suspected. */
-export function Diagnosis({ verdict, roll }: { verdict: Verdict; roll: Roll }) {
-  const { form, change } = useDraft<Answers>(`diagnosis:${verdict.runId}`, answersSchema, (kept) => kept ?? {});
+const answersSchema = z.object(
+  Object.fromEntries(
+    questionIds.map((id) => [id, z.enum([OPEN, ...(Object.keys(questions[id].options) as [string])]).optional()]),
+  ),
+) as unknown as z.ZodType<Given>;
+
+/** What went wrong with a film: what the verdict and the run say already, the next question, and who is suspected. */
+export function Diagnosis({ dossier, verdict }: { dossier: RollDossier; verdict: Verdict }) {
+  const { roll, run, brew } = dossier;
+  const strips = useReadings(roll.id);
+  const { form, change } = useDraft<Given>(`diagnosis:${verdict.runId}`, answersSchema, (kept) => kept ?? {});
+  const known = useMemo(() => {
+    const knowledge = run === undefined ? null : runKnowledge(run, dossier, brew, strips ?? []);
+    return knowledge === null ? {} : answersOfRun(knowledge);
+  }, [dossier, run, brew, strips]);
   if (form === null) return null;
-  const answers: Answers = { ...answersOf(verdict), ...form };
+  const told: Given = { ...known, ...answersOf(verdict), ...form };
+  const answers = Object.fromEntries(
+    Object.entries(told).filter(([, answer]) => answer !== undefined && answer !== OPEN),
+  ) as Answers;
   const suspects = diagnose(answers);
   const [first] = suspects;
   const asked = nextQuestion(answers);
@@ -44,19 +62,26 @@ export function Diagnosis({ verdict, roll }: { verdict: Verdict; roll: Roll }) {
             <Question id={asked} answer={answers[asked]} onAnswer={(answer) => change({ [asked]: answer })} next />
           )}
           <details>
-            <summary className="w-fit underline underline-offset-3">What was seen</summary>
+            <summary className="w-fit underline underline-offset-3">What is known</summary>
             <div className="mt-2 space-y-3">
               {questionIds
                 .filter((id) => answers[id] !== undefined)
                 .map((id) => (
-                  <Question key={id} id={id} answer={answers[id]} onAnswer={(answer) => change({ [id]: answer })} />
+                  <Question
+                    key={id}
+                    id={id}
+                    answer={answers[id]}
+                    byRun={id in known && form[id] === undefined}
+                    onAnswer={(answer) => change({ [id]: answer })}
+                    onOpen={() => change({ [id]: OPEN })}
+                  />
                 ))}
             </div>
           </details>
         </div>
         <div>
           <Suspects suspects={suspects} />
-          <Advice cause={causes[first.id]} roll={roll} />
+          <Advice cause={causes[first.id]} roll={roll} nowYear={new Date(verdict.createdMs).getFullYear()} />
         </div>
       </div>
     </section>
@@ -67,10 +92,14 @@ interface QuestionProps {
   id: QuestionId;
   answer: string | undefined;
   onAnswer: (answer: string) => void;
+  /** Whether the run gave this answer by itself. */
+  byRun?: boolean;
+  /** Takes an answer back. */
+  onOpen?: () => void;
   next?: boolean;
 }
 
-function Question({ id, answer, onAnswer, next = false }: QuestionProps) {
+function Question({ id, answer, onAnswer, byRun = false, onOpen, next = false }: QuestionProps) {
   const { asks, options } = questions[id];
   return (
     <fieldset>
@@ -87,6 +116,11 @@ function Question({ id, answer, onAnswer, next = false }: QuestionProps) {
             {name}
           </button>
         ))}
+        {onOpen !== undefined && (
+          <button type="button" className="act-plain text-[14px]" onClick={onOpen}>
+            {byRun ? 'From the run: take it back' : 'Take it back'}
+          </button>
+        )}
       </div>
     </fieldset>
   );
@@ -118,7 +152,7 @@ function Suspects({ suspects }: { suspects: readonly Suspect[] }) {
 }
 
 /** What to do differently, and the way into the next plan. */
-function Advice({ cause, roll }: { cause: Cause; roll: Roll }) {
+function Advice({ cause, roll, nowYear }: { cause: Cause; roll: Roll; nowYear: number }) {
   const bench = useSettledBench();
   const [taken, setTaken] = useState<string | null>(null);
   const { change } = cause;
@@ -127,7 +161,7 @@ function Advice({ cause, roll }: { cause: Cause; roll: Roll }) {
   );
   return (
     <div className="mt-3">
-      <p>{cause.advice}</p>
+      <p>{cause.found !== undefined && wasFound(roll, nowYear) ? cause.found : cause.advice}</p>
       {change !== null && (
         <p className="mt-2 flex flex-wrap gap-3">
           {waiting.map(({ roll: other }) => (
@@ -148,4 +182,12 @@ function Advice({ cause, roll }: { cause: Cause; roll: Roll }) {
       )}
     </div>
   );
+}
+
+/** Years after which an exposure is no longer the user’s own doing. Source: our choice. */
+const LONG_AGO_YEARS = 5;
+
+/** Whether a roll was found exposed: nobody can expose it otherwise. */
+function wasFound({ exposure: { state, year } }: Roll, nowYear: number): boolean {
+  return state === 'unknown' || (year !== null && nowYear - year > LONG_AGO_YEARS);
 }

@@ -8,6 +8,8 @@ import { runFacts } from '@/core/learning/runFacts';
 import { negativeGreys, positiveGreys } from '@/core/densitometry/scene';
 import { patchGrey } from '@/core/densitometry/patchGrey';
 import { filmLike } from '@/core/outcome/likeness';
+import { imageOf } from '@/core/outcome/grades';
+import { verdictWords } from '@/core/outcome/verdictWords';
 import type { Verdict } from '@/core/records/records';
 import { useRunRecords } from '@/data/queries';
 import { ScenePicture } from '@/features/scene/ScenePicture';
@@ -78,7 +80,8 @@ export function CompareView({ runIds }: { runIds: readonly string[] }) {
 
 /** A film as its verdict says it looks: the negative above, scanned below. */
 function Came({ verdict }: { verdict: Verdict }) {
-  if (verdict.defects.includes('no-image')) return <span className="block text-[13px] text-ink2">no image at all</span>;
+  if (imageOf(verdict.defects) !== 'there')
+    return <span className="block text-[13px] text-ink2">{verdictWords(verdict)}</span>;
   const film = filmLike(verdict);
   return (
     <span className="block max-w-[220px] space-y-1">

@@ -4,7 +4,7 @@ import { format } from 'date-fns';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import Link from 'next/link';
 import { useDeferredValue, useMemo, useState, type CSSProperties } from 'react';
-import { contrastGrades, fogGrades } from '@/core/outcome/grades';
+import { contrastGrades, fogGrades, images } from '@/core/outcome/grades';
 import { MOST_COMPARED } from '@/core/learning/compareRuns';
 import { developSeconds } from '@/core/plan/developSeconds';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
@@ -84,6 +84,7 @@ const GRID = 'grid grid-cols-[minmax(0,1fr)_84px] gap-x-5 sm:grid-cols-[var(--lo
 
 function verdictWords({ verdict, phase }: RunLine): string {
   if (verdict === null) return phase === 'finished' ? 'not judged yet' : 'at the tank';
+  if (verdict.image !== undefined && verdict.image !== 'there') return images[verdict.image].toLowerCase();
   const contrast = contrastGrades[String(verdict.contrast) as keyof typeof contrastGrades];
   return `${contrast}, ${fogGrades[verdict.fog].toLowerCase()}`;
 }

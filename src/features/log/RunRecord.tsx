@@ -2,7 +2,7 @@
 
 import { format } from 'date-fns';
 import Link from 'next/link';
-import { contrastGrades, defects, evennessGrades, fogGrades, shadowGrades } from '@/core/outcome/grades';
+import { verdictWords } from '@/core/outcome/verdictWords';
 import { developSeconds } from '@/core/plan/developSeconds';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
 import { liquids } from '@/core/schedule/baths';
@@ -87,10 +87,7 @@ function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
       </div>
       {verdict !== undefined && (
         <p className="mt-3 max-w-[70ch] text-[17px]">
-          Contrast {contrastGrades[String(verdict.contrast) as keyof typeof contrastGrades].toLowerCase()}; fog{' '}
-          {fogGrades[verdict.fog].toLowerCase()}; shadows {shadowGrades[verdict.shadows].toLowerCase()};{' '}
-          {evennessGrades[verdict.evenness].toLowerCase()}
-          {verdict.defects.length > 0 && `; ${verdict.defects.map((id) => defects[id].toLowerCase()).join(', ')}`}.
+          {verdictWords(verdict)}.
           {verdict.note !== '' && <span className="block text-[15px] text-ink2">{verdict.note}</span>}
         </p>
       )}

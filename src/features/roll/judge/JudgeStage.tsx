@@ -2,7 +2,15 @@
 
 import type * as z from 'zod';
 import type { Run, Verdict } from '@/core/records/records';
-import { contrastGrades, defects, evennessGrades, type DefectId } from '@/core/outcome/grades';
+import {
+  contrastGrades,
+  defects,
+  evennessGrades,
+  imageOf,
+  images,
+  type DefectId,
+  type ImageId,
+} from '@/core/outcome/grades';
 import { verdictValuesSchema, type VerdictValues } from '@/core/outcome/verdict';
 import { runProgress } from '@/core/schedule/runState';
 import type { RollDossier } from '@/data/queries';
@@ -14,17 +22,32 @@ import { contrastStrips, fogStrips, shadowStrips } from '@/features/scene/gradeS
 import { StripChoice } from '@/features/scene/StripChoice';
 import { AskForDay } from '@/features/scene/AskForDay';
 import { Segments } from '@/ui/Segments';
-import { Tick } from '@/ui/Tick';
 
 const optionsOf = <T extends string>(table: Record<T, string>) =>
   (Object.keys(table) as T[]).map((value) => ({ value, name: table[value] }));
 const evennessOptions = optionsOf(evennessGrades);
 
-/** A film without any image has a tick of its own, at the top. */
-const listedDefects = (Object.keys(defects) as DefectId[]).filter((id) => id !== 'no-image');
+const imageOptions = optionsOf(images);
 
-/** What a film without an image is called in the other columns: the questions end there. */
-const NO_IMAGE: TypedVerdict = { contrast: -2, fog: 'clear', shadows: 'lost', evenness: 'even' };
+/** Whether there is an image is asked by itself, at the top. */
+const OF_IMAGE: readonly DefectId[] = ['no-image', 'black'];
+const listedDefects = (Object.keys(defects) as DefectId[]).filter((id) => !OF_IMAGE.includes(id));
+
+/** What a verdict without an image holds in its other columns: nothing of it is taught but the fog of black film. */
+const WITHOUT_IMAGE: Record<ImageId, TypedVerdict> = {
+  there: { contrast: undefined, fog: undefined, shadows: undefined, evenness: undefined },
+  clear: { contrast: -2, fog: 'clear', shadows: 'lost', evenness: 'even' },
+  black: { contrast: -2, fog: 'heavy', shadows: 'lost', evenness: 'even' },
+};
+const NAMED: Record<ImageId, readonly DefectId[]> = { there: [], clear: ['no-image'], black: ['no-image', 'black'] };
+
+/** What each answer leads to. */
+const leadsOn: Record<Exclude<ImageId, 'there'>, string> = {
+  clear:
+    'Clear film was never exposed, or nothing developed it. Look for the edge print: where it is dark, the developer worked. Nothing of this is taught to other rolls.',
+  black:
+    'Black film is fog: of age, of light, or of the developer. Its sisters are taught that their fog is heavy too; what it says of contrast is nothing.',
+};
 
 /** A verdict is given, never preset: until then its grades are open. */
 const typedVerdictSchema = verdictValuesSchema.partial();
@@ -62,21 +85,26 @@ function VerdictForm({ run, verdict }: { run: Run; verdict: Verdict | undefined 
   });
   if (typed === null) return <p aria-busy="true">Opening the verdict.</p>;
   const found = form.defects ?? [];
-  const blank = found.includes('no-image');
+  const image = imageOf(found);
+  const blank = image !== 'there';
   return (
     <form className="max-w-[860px] space-y-5 pt-3" {...handlers}>
-      <Tick
-        id="noImage"
-        label="No image at all"
-        checked={blank}
-        onChange={(none) =>
-          change(
-            none
-              ? { ...NO_IMAGE, defects: [...found.filter((id) => id !== 'no-image'), 'no-image'] }
-              : { defects: found.filter((id) => id !== 'no-image') },
-          )
-        }
-      />
+      <div className="max-w-[620px]">
+        <Segments
+          id="image"
+          label="Is there an image?"
+          value={image}
+          options={imageOptions}
+          onChange={(next) => {
+            if (next === image) return;
+            change({
+              ...WITHOUT_IMAGE[next],
+              defects: [...found.filter((id) => !OF_IMAGE.includes(id)), ...NAMED[next]],
+            });
+          }}
+        />
+        {image !== 'there' && <p className="mt-2 text-[15px] text-ink2">{leadsOn[image]}</p>}
+      </div>
       {!blank && <AskForDay />}
       {!blank && (
         <>

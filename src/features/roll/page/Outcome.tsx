@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { contrastGrades, fogGrades, shadowGrades } from '@/core/outcome/grades';
+import { verdictWords } from '@/core/outcome/verdictWords';
 import { formatDuration } from '@/core/units/duration';
 import { developSeconds } from '@/core/plan/developSeconds';
 import type { RollDossier } from '@/data/queries';
@@ -11,10 +11,7 @@ export function Outcome({ dossier: { roll, run, verdict } }: { dossier: RollDoss
   if (run === undefined || verdict === undefined) return null;
   return (
     <section aria-label="Outcome" className="mt-5 mb-2 max-w-[78ch]">
-      <p className="text-[19px] leading-snug">
-        Contrast {contrastGrades[String(verdict.contrast) as keyof typeof contrastGrades].toLowerCase()}, fog{' '}
-        {fogGrades[verdict.fog].toLowerCase()}, shadows {shadowGrades[verdict.shadows].toLowerCase()}.
-      </p>
+      <p className="text-[19px] leading-snug">{verdictWords(verdict)}.</p>
       {verdict.note !== '' && <p className="mt-1">{verdict.note}</p>}
       <p className="mt-2 text-ink2">
         {developedFor(run) ?? 'Not timed'} in {run.developerName}, planned {formatDuration(developSeconds(run.pinned))}.{' '}

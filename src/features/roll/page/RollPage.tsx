@@ -81,7 +81,7 @@ function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknow
       <Ribbon standing={standing} hrefOf={(id) => `#${id}`} />
       {standing.atHand === null && <Outcome dossier={dossier} />}
       {standing.atHand === null && dossier.verdict !== undefined && wentWrong(dossier.verdict) && (
-        <Diagnosis verdict={dossier.verdict} roll={roll} />
+        <Diagnosis dossier={dossier} verdict={dossier.verdict} />
       )}
       <div className="mt-3 border-t border-hair">
         {stageIds.map((id) => (
