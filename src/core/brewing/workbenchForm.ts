@@ -246,7 +246,8 @@ export function reopenedWorkbench(
       openedFor,
       ...tank,
       ...(sheetFor === null ? {} : { targetC }),
-      ...(sheetFor === null && recipe.makesMl === undefined ? {} : { bottleMl, scaleTo }),
+      // Only a volume that somebody decided takes the place of the one on the workbench.
+      ...(sheetFor?.volumeMl === undefined && recipe.makesMl === undefined ? {} : { bottleMl, scaleTo }),
     };
   return { ...before, openedFor, ...tank };
 }

@@ -1,4 +1,5 @@
 import { estimate } from '../estimate/estimate';
+import { isGuess } from '../estimate/isGuess';
 import type { Learning } from '../learning/learning';
 import type { Brew, Plan, Roll, Stock } from '../records/records';
 import { estimateRequestFor } from './estimateRequestFor';
@@ -64,10 +65,13 @@ function estimatedTime(
   if (!choices.ok) return [];
   const brew = jugs.find((jug) => jug.id === choices.value.brewId) ?? null;
   const request = estimateRequestFor(roll, stock, choices.value, brew, nowMs);
-  const { timeMin, band, outlook } = estimate(request, learning.fitFor(request, choices.value.muted));
+  const found = estimate(request, learning.fitFor(request, choices.value.muted));
+  const { timeMin, band, outlook } = found;
   const poor = outlook !== 'usable';
   // A time of the user’s own is the one that goes to the tank.
   const { ownTimeMin } = choices.value;
+  // Where nobody knows how fast it develops, there is no other.
+  if (ownTimeMin === null && isGuess(found)) return [];
   return [
     {
       rollId: roll.id,

@@ -11,8 +11,18 @@ export const dateDoubts = {
   '3': 'Within a few years',
   '7': 'The decade is right',
   '17': 'A guess',
-  '-1': 'Bought fresh lately',
 } as const;
+
+/** How old a film is, as a first answer. */
+export const ageAnswers = {
+  new: 'Bought new',
+  dated: 'It has an expiry year',
+  unknown: 'I don’t know',
+} as const;
+export type AgeAnswer = keyof typeof ageAnswers;
+
+/** The answer that nobody knows how old it is. */
+const AGE_UNKNOWN = -2;
 
 /** The answer to how sure the date is that needs no date. */
 export const BOUGHT_FRESH = -1;
@@ -53,7 +63,7 @@ export function rollFormSchema(thisYear: number) {
       iso: stockSchema.shape.iso,
       formatId: rollSchema.shape.formatId,
       expiredYear: year('Box date', thisYear + 10),
-      dateSlackYears: z.number().int().min(BOUGHT_FRESH).max(30),
+      dateSlackYears: z.number().int().min(AGE_UNKNOWN).max(30),
       storageId: z.enum(storagePresetIds),
       exposureState: rollSchema.shape.exposure.shape.state,
       exposedYear: year('Exposed', thisYear),
@@ -81,7 +91,7 @@ export function rollFormSchema(thisYear: number) {
           message: 'The roll is marked as not exposed: empty this year, or say that it was exposed.',
         });
       }
-      if (roll.dateSlackYears === BOUGHT_FRESH || roll.expiredYear === null || roll.exposedYear === null) return;
+      if (ageAnswerOf(roll) !== 'dated' || roll.expiredYear === null || roll.exposedYear === null) return;
       const earliest = roll.expiredYear - SHELF_YEARS.most - SHELF_MARGIN_YEARS - roll.dateSlackYears;
       if (roll.exposedYear < earliest) {
         context.addIssue({
@@ -119,6 +129,23 @@ export const rollDraftSchema = z
 export type TypedRoll = z.infer<typeof rollDraftSchema>;
 
 /**
+ * The first answer about a film's age that a form holds.
+ * @param form how sure its date is
+ */
+export function ageAnswerOf({ dateSlackYears }: { dateSlackYears: number | null }): AgeAnswer {
+  if (dateSlackYears === BOUGHT_FRESH) return 'new';
+  return dateSlackYears === AGE_UNKNOWN ? 'unknown' : 'dated';
+}
+
+/**
+ * How sure a date is, by the first answer.
+ * @example slackOfAnswer('new') // -1
+ */
+export function slackOfAnswer(answer: AgeAnswer): number {
+  return answer === 'new' ? BOUGHT_FRESH : answer === 'unknown' ? AGE_UNKNOWN : 0;
+}
+
+/**
  * What the form says of the film's age.
  * @param form date and how sure it is
  * @param nowYear this year
@@ -128,6 +155,9 @@ export function hintsOf(
   { expiredYear, dateSlackYears }: Pick<RollForm, 'expiredYear' | 'dateSlackYears'>,
   nowYear: number,
 ): UserHint[] {
-  if (dateSlackYears === BOUGHT_FRESH) return [{ kind: 'bought', year: nowYear }];
-  return expiredYear === null ? [] : [{ kind: 'stamp', year: expiredYear, slackYears: dateSlackYears }];
+  const answer = ageAnswerOf({ dateSlackYears });
+  if (answer === 'new') return [{ kind: 'bought', year: nowYear }];
+  return expiredYear === null || answer === 'unknown'
+    ? []
+    : [{ kind: 'stamp', year: expiredYear, slackYears: dateSlackYears }];
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
+import { isGuess } from '@/core/estimate/isGuess';
 import type { Estimate } from '@/core/estimate/result';
 import { brewTrial, type BrewTrial } from '@/core/plan/brewTrial';
 import { formatMinutes } from '@/core/units/duration';
@@ -60,11 +61,15 @@ export function BrewTime({
     );
   }
   const { timeMin, band } = estimate;
+  const guess = isGuess(estimate);
   return (
     <section aria-label="Time of the roll" className={classes('border-b border-hair pb-4', !current && 'following')}>
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <span {...stale(mending, 'num text-[56px] leading-none tracking-[-.03em]')} data-testid="brew-time">
-          {formatMinutes(timeMin)}
+        <span
+          {...stale(mending, `num leading-none tracking-[-.03em] ${guess ? 'text-[28px]' : 'text-[56px]'}`)}
+          data-testid="brew-time"
+        >
+          {guess ? 'no estimate' : formatMinutes(timeMin)}
         </span>
         <span className="min-w-0 flex-1 text-[14px]">
           {mending ? (
@@ -73,7 +78,9 @@ export function BrewTime({
             <>
               for {dossier.roll.label}
               <span className="block text-ink2" data-testid="brew-band">
-                {formatMinutes(band.lowMin)} to {formatMinutes(band.highMin)} at{' '}
+                {guess
+                  ? 'nobody knows yet how fast this develops: drop a leader into it, at'
+                  : `${formatMinutes(band.lowMin)} to ${formatMinutes(band.highMin)} at`}{' '}
                 {formatQuantity(trial.request.temperatureC, 'temperature', units)}
               </span>
             </>

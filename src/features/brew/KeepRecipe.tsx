@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { readLines } from '@/core/brewing/readLines';
 import { recipeUseIds, recipeUses, type Recipe, type RecipeUse } from '@/core/brewing/recipe';
 import { fingerprint } from '@/core/brewing/workbenchForm';
+import { keepDraft } from '@/data/drafts';
 import { keepRecipe } from '@/data/recipes';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
@@ -31,9 +32,12 @@ export function KeepRecipe({
   const same = lines.ok && now.use === kept.use && now.note === kept.note && fingerprint(now) === fingerprint(kept);
   const keep = (id?: string): void => {
     void keepRecipe(now, id)
-      .then((kept) => {
-        if (kept !== ownId)
-          router.replace(`/brews/workbench?recipe=${kept}${form.rollId === '' ? '' : `&roll=${form.rollId}`}`);
+      .then(async (kept) => {
+        if (kept === ownId) return;
+        // What is on the workbench goes along: saving a recipe changes neither its volume nor the kitchen around it.
+        const here = { ...form, from: fingerprint(now) };
+        await keepDraft(`workbench:${kept}`, here, here);
+        router.replace(`/brews/workbench?recipe=${kept}${form.rollId === '' ? '' : `&roll=${form.rollId}`}`);
       })
       .catch(() => undefined);
   };

@@ -63,7 +63,8 @@ export function workbenchStart(
   return {
     key: `workbench:${recipeId ?? 'coffee-standard'}`,
     recipe,
-    sheetFor: dossier === undefined ? null : tankOf(dossier),
+    // The tank that the roll's plan fills, where it has one.
+    sheetFor: dossier === undefined ? null : { ...tankOf(dossier), ...plannedDeveloper(dossier, bench).sheet },
     ownId: own?.id ?? null,
   };
 }

@@ -34,7 +34,9 @@ export function TimeStrip({ plan, units, pinned, onPin, onUnpin }: StripProps) {
   const study: Glance | null = found?.glance ?? plan.study;
   const choices = found?.choices ?? plan.shown;
   const ready = study !== null && choices !== null;
-  const time = ready ? timeWords(study, choices) : '';
+  /** Nobody knows how fast it develops: there is no time to show, and none to take, but the user's own. */
+  const unknown = ready && choices.ownTimeMin === null && isGuess(study.estimate);
+  const time = !ready ? '' : unknown ? 'no estimate' : timeWords(study, choices);
   /** Where Aetas has no time, the user's own is the only one. */
   const noEstimate = form.developerKind === 'other' || (form.developerKind === 'jug' && plan.jug?.developer === null);
   return (
@@ -67,19 +69,26 @@ export function TimeStrip({ plan, units, pinned, onPin, onUnpin }: StripProps) {
               )}
             </div>
           ) : (
-            <button type="button" className="act" onClick={() => change({ ownTimeOn: true })}>
+            <button
+              type="button"
+              className={classes('act', unknown && 'act-primary')}
+              data-next-step={unknown ? true : undefined}
+              onClick={() => change({ ownTimeOn: true })}
+            >
               My time
             </button>
           )}
-          <button
-            type="button"
-            className={classes('act', !pinned && 'act-primary')}
-            disabled={state !== 'current'}
-            onClick={onPin}
-            data-next-step={pinned ? undefined : true}
-          >
-            {pinned ? `Use ${time} instead` : `Use ${time} and mix`}
-          </button>
+          {!unknown && (
+            <button
+              type="button"
+              className={classes('act', !pinned && 'act-primary')}
+              disabled={state !== 'current'}
+              onClick={onPin}
+              data-next-step={pinned ? undefined : true}
+            >
+              {pinned ? `Use ${time} instead` : `Use ${time} and mix`}
+            </button>
+          )}
           {pinned && (
             <button type="button" className="act-plain" onClick={onUnpin}>
               Unpin
@@ -123,7 +132,16 @@ function StripTime({
         plan.state === 'following' && 'following',
       )}
     >
-      <span {...stale(mending, 'num text-[44px] leading-none tracking-[-.03em] sm:text-[60px]')} data-testid="time">
+      <span
+        {...stale(
+          mending,
+          classes(
+            'num leading-none tracking-[-.03em]',
+            guess && own === null ? 'text-[28px]' : 'text-[44px] sm:text-[60px]',
+          ),
+        )}
+        data-testid="time"
+      >
         {time}
       </span>
       {!guess && (
@@ -134,7 +152,15 @@ function StripTime({
       <div className="relative min-w-0 flex-1 text-[14px] leading-snug">
         {mending && <p className="absolute inset-x-0 top-0 min-w-[220px]">{MENDING}</p>}
         <div className={classes(mending && 'invisible')}>
-          {guess && own !== null ? (
+          {guess && own === null ? (
+            <span>
+              nobody knows yet how fast this develops.{' '}
+              <a href="#test" className="act-plain">
+                Test first
+              </a>
+              , or give a time of your own.
+            </span>
+          ) : guess && own !== null ? (
             <span data-testid="own-time">my time; there is no estimate for this yet, so no band either.</span>
           ) : own === null ? (
             <span className="hidden sm:inline">

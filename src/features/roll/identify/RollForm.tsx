@@ -3,14 +3,18 @@
 import { useMemo } from 'react';
 import { filmFormatIds, filmFormats } from '@/core/films/filmFormats';
 import {
-  BOUGHT_FRESH,
+  ageAnswerOf,
+  ageAnswers,
   dateDoubts,
   noOwnPriors,
   rollDraftSchema,
   rollFormSchema,
+  slackOfAnswer,
+  type AgeAnswer,
   type RollForm as RollValues,
   type TypedRoll,
 } from '@/core/plan/rollForm';
+import { dateRoll } from '@/core/films/rollDating';
 import { stockFamilies, stockFamilyIds, type StockFamilyId } from '@/core/films/stockFamilies';
 import { storagePresetIds, storagePresets } from '@/core/films/storagePresets';
 import { exposureStates, type ExposureState } from '@/core/records/records';
@@ -21,6 +25,7 @@ import { useFaults } from '@/features/keeping/useFaults';
 import { Choice } from '@/ui/Choice';
 import { Field, describedBy } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
+import { Segments } from '@/ui/Segments';
 import { CassetteCode } from './CassetteCode';
 import { FamilyClues } from './FamilyClues';
 
@@ -51,6 +56,7 @@ const exposureOptions = (Object.keys(exposureStates) as ExposureState[]).map((va
   value,
   name: exposureStates[value],
 }));
+const ageOptions = (Object.keys(ageAnswers) as AgeAnswer[]).map((value) => ({ value, name: ageAnswers[value] }));
 const doubtOptions = Object.entries(dateDoubts).map(([value, name]) => ({ value, name }));
 
 function storageOptions(units: UnitChoice) {
@@ -96,6 +102,7 @@ export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = f
     void onSave(read.data, changed).catch(() => undefined);
   });
   if (typed === null) return <p aria-busy="true">Opening the form.</p>;
+  const ageAnswer = ageAnswerOf(form);
   const text = (id: 'label' | 'stockName', label: string, hint: string) => (
     <Field id={id} label={label} hint={hint} error={shown[id]}>
       <input
@@ -165,21 +172,41 @@ export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = f
       </Group>
       {!basicsOnly && (
         <Group title="Age and storage">
-          {form.dateSlackYears !== BOUGHT_FRESH && number('expiredYear', 'Expiry year', 'year', true)}
-          <Choice
-            id="dateSlackYears"
-            label="How sure is the date"
-            options={doubtOptions}
-            value={String(form.dateSlackYears)}
-            onChange={(value) => change({ dateSlackYears: Number(value) })}
-          />
-          <Choice
-            id="storageId"
-            label="Stored in"
-            options={storageOptions(units)}
-            value={form.storageId}
-            onChange={(storageId) => change({ storageId })}
-          />
+          <div className="sm:col-span-2 lg:col-span-3 lg:max-w-[620px]">
+            <Segments
+              id="ageAnswer"
+              label="How old is it?"
+              value={ageAnswer}
+              options={ageOptions}
+              onChange={(answer) => change({ dateSlackYears: slackOfAnswer(answer) })}
+            />
+            {(ageAnswer === 'unknown' || (ageAnswer === 'dated' && isEmpty(form.expiredYear ?? ''))) && (
+              <p className="mt-1 text-[14px] text-ink2" data-testid="age-cost">
+                {unknownAgeWords(form)}
+              </p>
+            )}
+          </div>
+          {ageAnswer === 'dated' && (
+            <>
+              {number('expiredYear', 'Expiry year', 'year', true)}
+              <Choice
+                id="dateSlackYears"
+                label="How sure is the date"
+                options={doubtOptions}
+                value={String(form.dateSlackYears)}
+                onChange={(value) => change({ dateSlackYears: Number(value) })}
+              />
+            </>
+          )}
+          {ageAnswer !== 'new' && (
+            <Choice
+              id="storageId"
+              label="Stored in"
+              options={storageOptions(units)}
+              value={form.storageId}
+              onChange={(storageId) => change({ storageId })}
+            />
+          )}
         </Group>
       )}
       <Group title="Exposure">
@@ -207,6 +234,13 @@ export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = f
       </button>
     </form>
   );
+}
+
+/** What it costs that nobody knows how old a film is. */
+function unknownAgeWords({ formatId, familyId }: Pick<RollValues, 'formatId' | 'familyId'>): string {
+  const window = dateRoll({ formatId, familyId, hints: [] }, new Date().getFullYear());
+  const span = window.ok ? `any year from ${window.from} to ${window.to}` : 'any age';
+  return `Without a year it counts as made in ${span}: the time is longer and much less certain than for new film.`;
 }
 
 function isEmpty(value: number | string): boolean {
