@@ -152,6 +152,17 @@ export function changeJug(brewId: string, change: JugChange): Promise<Result<Bre
   });
 }
 
+/** What its owner may say of a jug that was mixed earlier: when, how many films went through it, and how many it takes. */
+export type JugFacts = Partial<Pick<Brew, 'mixedMs' | 'films' | 'takesFilms'>>;
+
+/** Changes what is told of a jug. */
+export function tellJug(brewId: string, facts: JugFacts): Promise<void> {
+  return act(`brew:${brewId}`, async (writer) => {
+    const brew = await writer.db.brews.get(brewId);
+    if (brew !== undefined) await writer.put('brews', { ...brew, ...facts, updatedMs: Date.now() });
+  });
+}
+
 /** Calls a jug spent, or takes that back: it stays on the bench to be handed in, and is offered no more. */
 export function callSpent(brewId: string, spent: boolean): Promise<void> {
   return act(`brew:${brewId}`, async (writer) => {

@@ -204,6 +204,21 @@ export function useBrew(brewId: string): Brew | null | undefined {
   return useLiveQuery(async () => (await database().brews.get(brewId)) ?? null, [brewId]);
 }
 
+/** Rolls that a jug is planned for or was used on, newest first; undefined while they load. */
+export function useJugRolls(brewId: string): Pick<Roll, 'id' | 'label'>[] | undefined {
+  return useLiveQuery(async () => {
+    const db = database();
+    const [plans, runs] = await Promise.all([
+      db.plans.where({ brewId }).toArray(),
+      db.runs.where({ brewId }).toArray(),
+    ]);
+    const ids = [...new Set([...plans, ...runs].sort((a, b) => b.updatedMs - a.updatedMs).map(({ rollId }) => rollId))];
+    return (await db.rolls.bulkGet(ids)).flatMap((roll) =>
+      roll === undefined ? [] : [{ id: roll.id, label: roll.label }],
+    );
+  }, [brewId]);
+}
+
 /** All brews, newest first; undefined while they load. */
 export function useBrews(): Brew[] | undefined {
   return useLiveQuery(() => database().brews.orderBy('mixedMs').reverse().toArray());

@@ -1,6 +1,6 @@
 import { limits } from '../schema/limits';
 import { readingLnSd } from '../kit/readable';
-import { formatNumber } from '../units/quantity';
+import { formatNumber, formatQuantity, type UnitChoice } from '../units/quantity';
 import { substanceOf } from '../chemistry/substances';
 import type { Batch } from './batch';
 import { mixingLnSd } from './brewRate';
@@ -117,17 +117,23 @@ export function differences(parts: readonly BrewPart[]): Difference[] {
  * A brew's label as plain text, for its code.
  * @param brew name, code, parts and volume
  * @param mixed the date and time of mixing, as text
+ * @param units how its owner reads quantities
  */
 export function labelText(
   brew: { name: string; code: string; volumeMl: number; parts: readonly BrewPart[]; ph: number | null },
   mixed: string,
+  units: UnitChoice = { temperature: 'C', volume: 'ml' },
 ): string {
-  const contents = brew.parts
-    .map((part) => `${part.name} ${formatNumber(amountOf(part), amountDigits(amountOf(part), part.unit))} ${part.unit}`)
-    .join('; ');
+  const amount = (part: BrewPart): string => {
+    const digits = amountDigits(amountOf(part), part.unit);
+    return part.unit === 'ml'
+      ? formatQuantity(amountOf(part), 'volume', units, units.volume === 'ml' ? digits : undefined)
+      : `${formatNumber(amountOf(part), digits)} ${part.unit}`;
+  };
+  const contents = brew.parts.map((part) => `${part.name} ${amount(part)}`).join('; ');
   return [
     `${brew.code} ${brew.name}`,
-    `mixed ${mixed}, ${Math.round(brew.volumeMl)} ml`,
+    `mixed ${mixed}, ${formatQuantity(brew.volumeMl, 'volume', units)}`,
     contents,
     ...(brew.ph === null ? [] : [`pH about ${formatNumber(brew.ph, 1)}`]),
     'NOT A DRINK',

@@ -56,6 +56,8 @@ export interface Jug {
   films: number;
   /** What it was mixed from; missing where nobody said. */
   parts?: readonly BrewPart[] | undefined;
+  /** Films that it takes in all by its owner's own tally; missing for the usual one. */
+  takesFilms?: number | undefined;
   /** Instant at which somebody called it spent; missing for one that nobody did. */
   spentMs?: number | undefined;
 }
@@ -80,7 +82,7 @@ function stateOf(jug: Jug, nowMs: number): JugState {
     jug.use === 'film-developer' ? (jug.developer?.kind === 'one-bath' ? oneBath : unknown) : baths[jug.use];
   const goodUntilMs = keepsH === null ? null : jug.mixedMs + keepsH * HOUR_MS;
   const strength = jug.use === 'fixer' ? (fixerStrength(jug.parts ?? [], jug.volumeMl) ?? 1) : 1;
-  const capacity = filmsPerL === null ? null : (filmsPerL * strength * jug.volumeMl) / 1000;
+  const capacity = jug.takesFilms ?? (filmsPerL === null ? null : (filmsPerL * strength * jug.volumeMl) / 1000);
   const shares = [
     ...(goodUntilMs === null || keepsH === null ? [] : [(goodUntilMs - nowMs) / (keepsH * HOUR_MS)]),
     ...(capacity === null ? [] : [1 - jug.films / capacity]),

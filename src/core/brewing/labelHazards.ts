@@ -15,13 +15,19 @@ const sentences: readonly (readonly [SubstanceTrait, string])[] = [
   ['unknown', 'Holds something whose hazards are not known here.'],
 ];
 
+/** pH from which a jug is called alkaline. Source: our choice, cautious. */
+const ALKALINE_FROM_PH = 8.5;
+
 /**
  * The hazards that a jug's label names.
  * @param parts what is in it; none for a jug that nobody weighed
+ * @param ph its pH where it is known
  * @returns sentences, the general ones last
  */
-export function labelHazards(parts: readonly BrewPart[]): string[] {
+export function labelHazards(parts: readonly BrewPart[], ph: number | null = null): string[] {
   const traits = new Set(parts.flatMap(({ makeup }) => traitsOf(makeup)));
+  // What is in it together decides: soda that its acids have used up is not alkaline any more.
+  if (ph !== null && ph < ALKALINE_FROM_PH) traits.delete('alkali');
   return [
     ...sentences.flatMap(([trait, sentence]) => (traits.has(trait) ? [sentence] : [])),
     ...(biohazardIn(parts.map(({ name }) => name)).length > 0 ? ['Biohazard: of animal origin.'] : []),

@@ -239,8 +239,9 @@ function sayOf(part: BrewPart, liquidC: number | undefined): string[] {
   return [...(warm ? [`Bring it to ${Math.round(liquidC)} °C first.`] : []), ...waysIn(part)];
 }
 
-function waysIn({ makeup, unit }: BrewPart): string[] {
-  const tare = unit === 'g' ? ['Empty cup on the scale, tare, then weigh.'] : [];
+function waysIn({ makeup, unit, how }: BrewPart): string[] {
+  // What is spooned needs no scale.
+  const tare = unit === 'g' && how !== 'spoons' ? ['Empty cup on the scale, tare, then weigh.'] : [];
   switch (makeup.kind) {
     case 'substance':
       return [

@@ -104,11 +104,13 @@ describe('level spoons', () => {
   });
   // Source: USDA FoodData Central, SR Legacy, household measures, from memory: baking soda 4.6 g, table salt 6.0 g, instant
   // coffee powder 1.0 g a teaspoon.
-  test('a teaspoon of baking soda is 4.6 g, and instant coffee’s spread reaches down to 1.0 g (food-composition table)', () => {
+  test('a teaspoon of baking soda is 4.6 g, and instant coffee lies between what people weigh, 1.6 g, and what the spoon recipe means, 2.2 g', () => {
     expect(spoonsToG('baking-soda', { tablespoons: 0, teaspoons: 1 }, 'us')).toBeCloseTo(4.6, 9);
     const coffee = substanceOf('instant-coffee').teaspoon;
-    expect((coffee?.massG ?? 0) * Math.exp(-1.645 * (coffee?.lnSd ?? 0))).toBeCloseTo(1.0, 6);
-    expect((coffee?.massG ?? 0) * Math.exp(1.645 * (coffee?.lnSd ?? 0))).toBeCloseTo(2.2, 6);
+    // Common practice, no source: 18 spoons of coffee, 3 of ascorbic acid, 12 of soda make the 54/16/40 brew.
+    expect(coffee?.massG).toBeCloseTo(Math.sqrt(1.6 * 2.2), 9);
+    for (const massG of [1.2, 1.6, 40 / 18, 2.9])
+      expect(Math.abs(Math.log(massG / (coffee?.massG ?? 1)))).toBeLessThan(1.7 * (coffee?.lnSd ?? 0));
   });
   test('an Australian tablespoon holds four teaspoons, a metric one three', () => {
     const one = (set: 'metric' | 'australian') => spoonsToG('citric-acid', { tablespoons: 1, teaspoons: 0 }, set);

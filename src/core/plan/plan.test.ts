@@ -67,7 +67,7 @@ describe('the plan’s form', () => {
       /0\.1 to 100/,
     ],
     ['minus water', { developerKind: 'concentrate', waterParts: -9 }, 'waterParts', /0 to 1000/],
-    ['a known time of nothing', { knownTimeOn: true, knownTimeMin: '' }, 'knownTimeMin', /0\.5 to 300 min/],
+    ['a known time of no length', { knownTimeOn: true, knownTimeMin: 0 }, 'knownTimeMin', /0\.5 to 300 min/],
     ['a jug that was poured away', { developerKind: 'jug', brewId: 'gone' }, 'brewId', /no longer on the bench/],
     ['a time of one’s own of nothing', { ownTimeOn: true, ownTimeMin: '' }, 'ownTimeMin', /My time: give a number/],
     ['a pour of an hour', { pourClock: 'first-drop', pourS: 3600 }, 'pourS', /0 to 120 s/],

@@ -432,7 +432,8 @@ function isOfOtherAmounts(known: Plan['developer'], planned: Plan['developer']):
 }
 
 function readKnownTime(form: PlanForm, developer: Plan['developer'] | null): Result<PlanChoices['knownTime']> {
-  if (!form.knownTimeOn) return success(null);
+  // A time that is not typed yet says nothing, and stands in no way.
+  if (!form.knownTimeOn || form.knownTimeMin === '') return success(null);
   const parsed = request.knownTime.unwrap().safeParse({
     timeMin: form.knownTimeMin,
     temperatureC: form.knownTimeC,

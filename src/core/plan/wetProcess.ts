@@ -68,11 +68,17 @@ export function placeFor(baths: readonly { kind: BathKind }[], kind: BathKind): 
  * @param kind which baths are replaced
  * @param by what takes their place: where they stood, else where they belong
  */
-export function withPart<T extends { kind: BathKind }>(baths: readonly T[], kind: BathKind, by: readonly T[]): T[] {
+export function withPart<T extends { kind: BathKind; name: string }>(
+  baths: readonly T[],
+  kind: BathKind,
+  by: readonly T[],
+): T[] {
+  // What is wiped off a back is no part of any school: it stays.
+  const kept = baths.filter((one) => one.kind === kind && one.name === readyBaths.wipe.name);
   const first = baths.findIndex((one) => one.kind === kind);
   const at = first < 0 ? placeFor(baths, kind) : baths.slice(0, first).filter((one) => one.kind !== kind).length;
   const rest = baths.filter((one) => one.kind !== kind);
-  return [...rest.slice(0, at), ...by, ...rest.slice(at)];
+  return [...rest.slice(0, at), ...by, ...kept, ...rest.slice(at)];
 }
 
 /** The school whose baths these are; null for a way of one's own. */

@@ -105,6 +105,8 @@ export const brewSchema = z.strictObject({
   films: limited('jugFilms'),
   /** What was done to it since it was mixed; missing where nothing was. */
   changes: z.array(jugChangeSchema).max(500).optional(),
+  /** Films that it takes in all by its owner's own tally; missing for the usual one. */
+  takesFilms: limited('jugFilms').optional(),
   /** When somebody called it spent; missing for one that is in use. */
   spentMs: instantMs.optional(),
   /** Clearing times of scraps in this fixer, oldest first; missing where none was taken. */

@@ -69,6 +69,35 @@ export function repeatedBath(forms: readonly BathForm[], key: string): BathForm[
   return forms.flatMap((form) => (form.key === key ? [form, { ...form, key: freeKey(forms) }] : [form]));
 }
 
+/** A bath that is one of several, by its name. */
+const NUMBERED = /^(.+) \d+ of \d+$/;
+
+/**
+ * The list with baths that are counted by their names, as “Wash 2 of 3”, counted as they stand.
+ * @param forms the list after a bath was put in, moved or taken out
+ * @example two washes “Wash 3 of 3” after three others become “Wash 4 of 5” and “Wash 5 of 5”
+ */
+export function renumbered(forms: readonly BathForm[]): BathForm[] {
+  const baseOf = ({ kind, name }: BathForm): string | null => {
+    const base = NUMBERED.exec(name.trim())?.[1];
+    return base === undefined ? null : `${kind} ${base}`;
+  };
+  const totals = new Map<string, number>();
+  for (const form of forms) {
+    const base = baseOf(form);
+    if (base !== null) totals.set(base, (totals.get(base) ?? 0) + 1);
+  }
+  const seen = new Map<string, number>();
+  return forms.map((form) => {
+    const base = baseOf(form);
+    if (base === null) return form;
+    const at = (seen.get(base) ?? 0) + 1;
+    seen.set(base, at);
+    const name = `${NUMBERED.exec(form.name.trim())?.[1] ?? form.name} ${at} of ${totals.get(base) ?? at}`;
+    return name === form.name ? form : { ...form, name };
+  });
+}
+
 function lengthOf(form: BathForm): unknown {
   switch (form.lengthKind) {
     case 'development':

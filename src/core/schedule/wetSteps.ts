@@ -2,7 +2,17 @@ import { lowerFirst } from '../units/lowerFirst';
 import * as z from 'zod';
 import { limited, nameField, text } from '../schema/fields';
 import { movementCues } from './agitationCues';
-import { FILL_AND_POUR_S, USUAL_POUR_IN, bathKinds, bathS, liquidIds, liquids, type Bath, type PourIn } from './baths';
+import {
+  FILL_AND_POUR_S,
+  USUAL_POUR_IN,
+  bathKinds,
+  bathS,
+  liquidIds,
+  liquids,
+  readyBaths,
+  type Bath,
+  type PourIn,
+} from './baths';
 import { SECONDS_PER_TURN } from './amount';
 import { gestureIds, gestures, type Movement } from './movement';
 
@@ -18,6 +28,8 @@ export const wetStepSchema = z.strictObject({
   name: nameField('Step'),
   /** What the hands do, in the imperative. */
   instruction: text('Instruction', 600),
+  /** What its owner wrote down for this bath. */
+  note: text('Note', 400).optional(),
   durationS: limited('stepS'),
   cues: z.array(agitationCueSchema).max(5000),
   /** What the bath was filled with. */
@@ -57,6 +69,7 @@ export function wetSteps(
         durationS,
         cues: cuesOf(bath, durationS),
         liquid: bath.liquid,
+        ...(ownNote(bath) === '' ? {} : { note: ownNote(bath) }),
         ...(bath.length.kind === 'until-clear' ? { untilClear: true } : {}),
         ...(bath.movement === null ? {} : { gesture: bath.movement.gesture }),
       };
@@ -84,7 +97,16 @@ function cuesOf({ length, movement }: Bath, durationS: number): WetStep['cues'] 
   return movement === null ? [] : movementCues(movement, durationS);
 }
 
-function instructionOf({ liquid, length, movement, note }: Bath): string {
+/** Notes that ready baths bring: they say what the hands do. */
+const readyNotes: ReadonlySet<string> = new Set(Object.values(readyBaths).map(({ note }) => note));
+
+/** A note that somebody wrote: it stands beside what the hands do, and never in its place. */
+export function ownNote({ note }: Pick<Bath, 'note'>): string {
+  return readyNotes.has(note) ? '' : note;
+}
+
+function instructionOf({ liquid, length, movement, ...bath }: Bath): string {
+  const note = ownNote(bath) === '' ? bath.note : '';
   if (length.kind === 'turns')
     return `Fill with ${lower(liquid)}, turn the tank ${length.turns} times, pour out${also(note)}`;
   if (movement !== null) return `${gestures[movement.gesture].words}${also(note)}`;

@@ -30,6 +30,28 @@ export function parseShutter(text: string): number | null {
   return seconds > 0 ? seconds : null;
 }
 
+/** Third-stop marks of a shutter within each power of two, as cameras number them: 100, 125, 160, 200, … Source: common practice. */
+const THIRDS = [1, 1.25, 1.6, 2, 2.5, 3.2, 4, 5, 6, 8];
+
+/** Slowest fraction that a camera shows as one, s; from there on it shows seconds. */
+const FRACTIONS_TO_S = 0.45;
+
+/**
+ * An exposure time as a camera shows it: the nearest third of a stop.
+ * @param seconds time, s; above 0
+ * @example cameraSpeed(1 / 156) // '1/160'
+ * @example cameraSpeed(0.0512) // '1/20'
+ */
+export function cameraSpeed(seconds: number): string {
+  if (seconds > FRACTIONS_TO_S) return String(Number(seconds.toPrecision(2)));
+  const parts = 1 / seconds;
+  const marks = [0, 1, 2, 3].flatMap((power) => THIRDS.map((third) => third * 10 ** power)).concat(15, 13, 30, 60);
+  const nearest = marks.reduce((best, mark) =>
+    Math.abs(Math.log(mark / parts)) < Math.abs(Math.log(best / parts)) ? mark : best,
+  );
+  return `1/${Number(nearest.toPrecision(3))}`;
+}
+
 /** A fraction is as near to a whole number of parts as an engraving ever is. */
 const ENGRAVED = 0.02;
 

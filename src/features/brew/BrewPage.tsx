@@ -6,8 +6,11 @@ import { jugState } from '@/core/brewing/keeping';
 import { LEAST_DEVELOPING_PH } from '@/core/chemistry/ph/brewPh';
 import { recipeUses } from '@/core/brewing/recipe';
 import type { Brew } from '@/core/records/records';
-import { countFilms, pourAway } from '@/data/brews';
-import { useBrew } from '@/data/queries';
+import { callSpent, countFilms, pourAway, tellJug } from '@/data/brews';
+import { useBrew, useJugRolls, useSettings } from '@/data/queries';
+import { limits } from '@/core/schema/limits';
+import { Quantity } from '@/ui/Quantity';
+import Link from 'next/link';
 import { useNow } from '@/ui/useNow';
 import { useTitle } from '@/ui/useTitle';
 import { classes } from '@/ui/classes';
@@ -65,6 +68,7 @@ function Jug({ brew }: { brew: Brew }) {
               </p>
             )}
             <ChangeJug brew={brew} />
+            <JugPast brew={brew} />
             <section aria-labelledby="left">
               <h2 id="left">Strength left</h2>
               {left !== null && (
@@ -92,6 +96,13 @@ function Jug({ brew }: { brew: Brew }) {
                 </button>
                 <button
                   type="button"
+                  className="act-plain"
+                  onClick={() => void callSpent(brew.id, brew.spentMs === undefined)}
+                >
+                  {brew.spentMs === undefined ? 'It is spent' : 'It is not spent'}
+                </button>
+                <button
+                  type="button"
                   className="act-plain text-ink2"
                   onClick={() => void pourAway(brew).then(() => router.push('/brews'))}
                 >
@@ -101,6 +112,7 @@ function Jug({ brew }: { brew: Brew }) {
             </section>
           </div>
           <section aria-labelledby="label" className="min-w-0">
+            <JugRolls brewId={brew.id} />
             <h2 id="label">Label</h2>
             <div className="mt-2">
               <Label brew={brew} />
@@ -115,5 +127,82 @@ function Jug({ brew }: { brew: Brew }) {
         <Label brew={brew} />
       </div>
     </>
+  );
+}
+
+/** The rolls that a jug is for, and the way back to each. */
+function JugRolls({ brewId }: { brewId: string }) {
+  const rolls = useJugRolls(brewId);
+  if (rolls === undefined || rolls.length === 0) return null;
+  return (
+    <p className="mb-4" data-testid="jug-rolls">
+      For{' '}
+      {rolls.map(({ id, label }, index) => (
+        <span key={id}>
+          {index > 0 && ', '}
+          <Link href={`/rolls/${encodeURIComponent(id)}`}>{label}</Link>
+        </span>
+      ))}
+    </p>
+  );
+}
+
+/** Most films that are taken of a jug. Source: our choice, as everywhere. */
+const MOST_FILMS = limits.jugFilms.max;
+
+/** What its owner knows of a jug that was mixed earlier, or without the mix sheet. */
+function JugPast({ brew }: { brew: Brew }) {
+  const units = useSettings();
+  const films = (value: number | string): value is number =>
+    typeof value === 'number' && value >= 0 && value <= MOST_FILMS;
+  return (
+    <details>
+      <summary className="w-fit underline underline-offset-3">Mixed earlier? Its date, films and tally</summary>
+      <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
+        <div>
+          <label htmlFor="mixedAt" className="block font-[620]">
+            Mixed
+          </label>
+          <input
+            id="mixedAt"
+            type="datetime-local"
+            className="box mt-1"
+            max={format(new Date(brew.updatedMs), "yyyy-MM-dd'T'HH:mm")}
+            value={format(brew.mixedMs, "yyyy-MM-dd'T'HH:mm")}
+            onChange={(event) => {
+              const mixedMs = new Date(event.target.value).getTime();
+              if (mixedMs > 0 && mixedMs <= Date.now()) void tellJug(brew.id, { mixedMs });
+            }}
+          />
+        </div>
+        <div className="w-[150px]">
+          <Quantity
+            id="jugFilms"
+            label="Films through it"
+            kind="count"
+            units={units}
+            value={Number(brew.films.toFixed(1))}
+            onChange={(value) => {
+              if (films(value)) void tellJug(brew.id, { films: value });
+            }}
+          />
+        </div>
+        <div className="w-[190px]">
+          <Quantity
+            id="jugTakes"
+            label="It takes, in all"
+            hint="empty: the usual"
+            kind="count"
+            units={units}
+            optional
+            value={brew.takesFilms ?? ''}
+            onChange={(value) => {
+              if (value === '') void tellJug(brew.id, { takesFilms: undefined });
+              else if (films(value)) void tellJug(brew.id, { takesFilms: value });
+            }}
+          />
+        </div>
+      </div>
+    </details>
   );
 }

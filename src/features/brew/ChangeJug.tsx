@@ -11,6 +11,7 @@ import type { Brew } from '@/core/records/records';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { changeJug } from '@/data/brews';
 import { useSettings } from '@/data/queries';
+import { AmountInput } from '@/features/amount/AmountInput';
 import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
 
@@ -55,16 +56,15 @@ export function ChangeJug({ brew }: { brew: Brew }) {
             onChange={(next: SubstanceId) => change({ substanceId: next })}
             inline
           />
-          <Quantity
+          <AmountInput
             id="addAmount"
             label="Amount added"
-            quietLabel
-            kind={unit === 'ml' ? 'volume' : 'mass'}
-            units={units}
             value={amount}
+            said={{ substanceId, unit, kit: units.kit, tabletMg: null, volumeMl: brew.volumeMl, usual: 'jug' }}
             onChange={(next) => change({ amount: next })}
-            inline
+            placeholder={unit === 'ml' ? '20 ml' : '2 g, 1 tsp'}
           />
+          <span className="text-[13px] text-ink2">{unit}</span>
           <button
             type="button"
             className="act-plain"

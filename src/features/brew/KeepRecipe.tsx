@@ -4,6 +4,8 @@ import { useRouter } from 'next/navigation';
 import { readLines } from '@/core/brewing/readLines';
 import { recipeUseIds, recipeUses, type Recipe, type RecipeUse } from '@/core/brewing/recipe';
 import { fingerprint } from '@/core/brewing/workbenchForm';
+import { formatQuantity } from '@/core/units/quantity';
+import { useSettings } from '@/data/queries';
 import { keepDraft } from '@/data/drafts';
 import { keepRecipe } from '@/data/recipes';
 import { Choice } from '@/ui/Choice';
@@ -20,6 +22,7 @@ export function KeepRecipe({
   start: { ownId, recipe: kept },
 }: Pick<BenchPart, 'inHand'> & { start: Pick<WorkbenchStart, 'ownId' | 'recipe'> }) {
   const router = useRouter();
+  const units = useSettings();
   const lines = readLines(form);
   const name = form.name.trim();
   const able = lines.ok && name !== '';
@@ -77,7 +80,11 @@ export function KeepRecipe({
       <div className="mt-3">
         <Tick
           id="recipeJug"
-          label={volumeMl === null ? 'For one jug of this volume' : `For one jug of ${Math.round(volumeMl)} ml`}
+          label={
+            volumeMl === null
+              ? 'For one jug of this volume'
+              : `For one jug of ${formatQuantity(volumeMl, 'volume', units)}`
+          }
           checked={form.oneJug}
           onChange={(oneJug) => change({ oneJug })}
         />

@@ -11,7 +11,7 @@ import {
   type SpoonSetId,
 } from '@/core/kit/kit';
 import type { KitForm as TypedKit } from '@/core/kit/kitForm';
-import type { QuantityKind } from '@/core/units/quantity';
+import { formatQuantity, type QuantityKind } from '@/core/units/quantity';
 import { kitPart } from '@/data/typedParts';
 import { useKeptSettings } from '@/data/queries';
 import type { Settings } from '@/core/records/records';
@@ -110,8 +110,21 @@ function KitForm({ settings }: { settings: Settings }) {
           />
         </div>
         <p className="mt-2 text-[14px] text-ink2">
-          A teaspoon of this set holds {spoonSets[form.spoons].teaspoonMl} ml, a tablespoon{' '}
-          {spoonSets[form.spoons].tablespoonMl} ml, level.
+          A teaspoon of this set holds{' '}
+          {formatQuantity(
+            spoonSets[form.spoons].teaspoonMl,
+            'volume',
+            settings,
+            settings.volume === 'ml' ? 2 : undefined,
+          )}
+          , a tablespoon{' '}
+          {formatQuantity(
+            spoonSets[form.spoons].tablespoonMl,
+            'volume',
+            settings,
+            settings.volume === 'ml' ? 2 : undefined,
+          )}
+          , level.
         </p>
         <OwnTeaspoons
           teaspoons={form.teaspoons ?? {}}

@@ -15,7 +15,7 @@ import { amountWords } from '@/features/words/brewWords';
 export function Label({ brew }: { brew: Brew }) {
   const units = useSettings();
   const mixed = format(brew.mixedMs, 'd MMM yyyy, HH:mm');
-  const hazards = labelHazards(brew.parts);
+  const hazards = labelHazards(brew.parts, brew.ph);
   return (
     <div className="w-full max-w-[372px] border-2 border-ink p-3" data-testid="label">
       <div className="flex items-start justify-between gap-3">
@@ -23,7 +23,7 @@ export function Label({ brew }: { brew: Brew }) {
           <p className="num text-[20px] leading-tight">{brew.name}</p>
           <p className="num mt-1 text-[30px] leading-none tracking-[.08em]">{brew.code}</p>
         </div>
-        <Qr text={labelText(brew, mixed)} />
+        <Qr text={labelText(brew, mixed, units)} />
       </div>
       <p className="mt-2 border-t border-ink pt-1 text-[13px]">
         {mixed} · {formatQuantity(brew.volumeMl, 'volume', units)}

@@ -6,7 +6,12 @@ import { useCallback } from 'react';
 import { finishMix, leastVolumeMl } from '@/core/brewing/finishMix';
 import { closeness, mixProgress, standingLeftMs, type MixEvent, type MixProgress } from '@/core/brewing/mixRun';
 import { mixSteps, type MixStep } from '@/core/brewing/mixSteps';
+import type { Batch } from '@/core/brewing/batch';
+import type { BrewPart } from '@/core/brewing/part';
+import { spokenAmount } from '@/core/brewing/spokenAmount';
+import type { Kit } from '@/core/kit/kit';
 import type { Mix } from '@/core/records/records';
+import { success, type Result } from '@/core/schema/result';
 import { formatDuration } from '@/core/units/duration';
 import { formatQuantity, parseQuantity, type UnitChoice } from '@/core/units/quantity';
 import { bottleMix, dropMix, mixDraftPrefix, recordMixEvent } from '@/data/brews';
@@ -17,7 +22,7 @@ import { FieldError } from '@/ui/Field';
 import { classes } from '@/ui/classes';
 import { useNow } from '@/ui/useNow';
 import { useTitle } from '@/ui/useTitle';
-import { coldWords } from '@/features/words/brewWords';
+import { amountWords, coldWords, dropWords, jugVolume } from '@/features/words/brewWords';
 import { NotHere } from '@/features/shell/NotHere';
 import { MadeTable } from './MadeTable';
 import { ProbeReading, ScaleReading } from './Readings';
@@ -114,6 +119,9 @@ function StepScreen({ step, mix, progress, record }: ScreenProps) {
   const settings = useSettings();
   const { batch } = mix;
   const spoons = stepSpoonWords(step, batch, settings.kit);
+  const hot = jugVolume(batch.water.hotMl ?? 0, batch.cylinderStepMl, settings);
+  const cold = jugVolume(batch.water.coldMl ?? 0, batch.cylinderStepMl, settings);
+  const drops = step.unit === 'ml' ? dropWords(step.target ?? 0) : '';
   return (
     <div>
       <h2 className="mt-7 text-[clamp(26px,4.6vw,40px)] leading-tight" aria-live="polite">
@@ -136,11 +144,16 @@ function StepScreen({ step, mix, progress, record }: ScreenProps) {
       {step.kind === 'water' && batch.water.firstC !== null && (
         <p className="num mt-2 text-[22px]">
           at {formatQuantity(batch.water.firstC, 'temperature', settings)}
-          {batch.water.hotMl !== null &&
-            batch.water.coldMl !== null &&
-            `: ${formatQuantity(batch.water.hotMl, 'volume', settings)} hot, ${coldWords(batch.water, settings)} cold`}
+          {batch.water.hotMl !== null && batch.water.coldMl !== null && `: ${hot.shown} hot, ${cold.shown} cold`}
+          {(hot.exact !== null || cold.exact !== null) && batch.water.coldMl !== null && (
+            <span className="block text-[14px] text-ink2">
+              exactly {formatQuantity(batch.water.hotMl ?? 0, 'volume', settings)} hot,{' '}
+              {coldWords(batch.water, settings)} cold
+            </span>
+          )}
         </p>
       )}
+      {drops !== '' && <p className="mt-2 text-[17px] text-ink2">{drops}</p>}
       {spoons !== '' && (
         <p className="mt-2 text-[17px] text-ink2">
           {stepFillWords(step, batch, settings.kit)}, about {stepAmountWords(step, batch, settings)}
@@ -183,13 +196,18 @@ interface EntryProps extends Pick<ScreenProps, 'step' | 'mix' | 'record'> {
   settings: UnitChoice & ReturnType<typeof useSettings>;
 }
 
+/** A step that is done at this moment. */
+function doneNow(stepId: string, amount: number | null, how: 'scale' | 'typed' | 'spoons' | 'target'): MixEvent {
+  return { kind: 'done', stepId, amount, how, atMs: Date.now() };
+}
+
 /** What really went in, typed or read, and the one act that goes on. */
 function Entry({ step, mix, record, spoons, settings }: EntryProps) {
   const { batch } = mix;
   const [typed, setTyped] = useDraftText(`${mixDraftPrefix(mix.id)}${step.id}`);
   const weighs = step.kind === 'part' || step.kind === 'top-up' || step.kind === 'measure';
   const go = (amount: number | null, how: 'scale' | 'typed' | 'spoons' | 'target'): void =>
-    record({ kind: 'done', stepId: step.id, amount, how, atMs: Date.now() });
+    record(doneNow(step.id, amount, how));
   if (!weighs) {
     return (
       <div className="mt-6">
@@ -212,7 +230,14 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
         : step.unit === 'tablets'
           ? 'tablets'
           : 'mass';
-  const read = typed.trim() === '' ? null : parseQuantity(typed, kind, settings, 'actual');
+  const plain = typed.trim() === '' ? null : parseQuantity(typed, kind, settings, 'actual');
+  const part = batch.parts.find(({ key }) => key === step.partKey);
+  // What is no plain number of the field's own may be spoons, cans or drops.
+  const spoken =
+    plain?.ok === false && part !== undefined && part.unit !== 'tablets'
+      ? saidAmount(typed, part, batch, settings.kit)
+      : null;
+  const read = spoken?.ok === true ? spoken : plain;
   const limits =
     step.kind === 'measure'
       ? ([0, 100] as const)
@@ -266,7 +291,6 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
             <input
               id="actual"
               className="box num w-[150px] text-[26px] aria-invalid:border-2 aria-invalid:border-danger"
-              inputMode="decimal"
               autoComplete="off"
               aria-invalid={problem === undefined ? undefined : true}
               aria-describedby={problem === undefined ? undefined : 'actual-error'}
@@ -301,6 +325,12 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
                 : 'Added as listed'}
         </button>
       </div>
+      {spoken?.ok === true && (
+        <p className="mt-1 text-[15px] text-ink2" aria-live="polite">
+          “{typed.trim()}” is read as {amountWords(spoken.value, step.unit ?? 'g', spoken.value < 10 ? 1 : 0, settings)}
+          .
+        </p>
+      )}
       <FieldError id="actual" error={problem} />
       {near !== null && near !== 'good' && (
         <p role="status" className="mt-2 max-w-[60ch] text-[15px] text-heat">
@@ -311,6 +341,20 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
       )}
     </form>
   );
+}
+
+/** An amount of a part as people say it, g or ml. */
+function saidAmount(text: string, { makeup, unit }: BrewPart, { volumeMl }: Batch, kit: Kit): Result<number> {
+  const said = spokenAmount(text, {
+    substanceId: makeup.kind === 'substance' ? makeup.substanceId : null,
+    unit: unit === 'ml' ? 'ml' : 'g',
+    kit,
+    tabletMg: null,
+    packetG: makeup.kind === 'packet' ? makeup.packetG : null,
+    volumeMl,
+    usual: 'jug',
+  });
+  return said.ok ? success(said.value.amount) : said;
 }
 
 /** Everything is in: what came out, and the way to its label. */

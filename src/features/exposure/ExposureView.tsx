@@ -11,7 +11,7 @@ import { Choice } from '@/ui/Choice';
 import { FieldError } from '@/ui/Field';
 import { MENDING } from '@/ui/mending';
 import { Quantity } from '@/ui/Quantity';
-import { nearestShutter, shutterText } from '@/core/units/shutter';
+import { cameraSpeed, nearestShutter, shutterText } from '@/core/units/shutter';
 import { meterSetting } from '@/core/exposure/oldCamera';
 import { OldCamera, restText } from './OldCamera';
 
@@ -24,7 +24,7 @@ const familyOptions = stockFamilyIds.map((value) => ({ value, name: stockFamilie
 
 /** A time in words: seconds under a minute, minutes beyond. */
 function timeWords(seconds: number): string {
-  if (seconds < 0.6) return `${shutterText(seconds)} s`;
+  if (seconds < 0.6) return `${cameraSpeed(seconds)} s`;
   return seconds < 60 ? `${formatNumber(seconds, seconds < 10 ? 1 : 0)} s` : `${formatDuration(seconds)} min`;
 }
 

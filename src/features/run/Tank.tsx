@@ -229,6 +229,7 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
                   : nextWords(view, nextStep)}{' '}
                 <GradientNow face={face} />
               </p>
+              {step.note !== undefined && <p className="max-w-[70ch] text-[17px]">Your note: {step.note}</p>}
               <p className={classes('text-[16px]', running && 'min-h-[1.5em]')} data-testid="slip">
                 {over && face.slip !== null ? slipWords(face.slip, run.pinned) : ''}
                 {step.kind === 'stop' && face.pastSlip !== null && Math.abs(face.pastSlip.seconds) >= 5

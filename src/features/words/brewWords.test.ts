@@ -169,7 +169,7 @@ describe('steps', () => {
     expect(stepAmountWords(topUp, batch, metric)).toBe('to 300 ml');
     expect(stepAmountWords(measure, batch, us)).toBe('68.0 °F');
     expect(toleranceWords(bromide, batch, metric)).toBe(
-      '0.25 g to 0.35 g is as near as your scale goes: ± 17 %, and the band takes it in',
+      '0.25 g to 0.35 g is as near as your scale goes: ± 17 %, and the likely range allows for it',
     );
     expect(stepSpoonWords(soda, batch, ordinaryKit)).toBe('');
   });

@@ -10,7 +10,9 @@ import { PACKET_WATER_C, type WorkedWater } from '@/core/brewing/waterPlan';
 import type { SubstanceId } from '@/core/chemistry/substances';
 import type { ThermometerTrouble } from '@/core/kit/readable';
 import type { Kit } from '@/core/kit/kit';
-import { decimalsOf } from '@/core/kit/readable';
+import { decimalsOf, toStep } from '@/core/kit/readable';
+import { DROP_ML } from '@/core/units/measures';
+import { mlToUsFluidOunces } from '@/core/units/volume';
 import { BIOHAZARD } from '@/core/brewing/mixCautions';
 import type { Waiting } from '@/core/thermal/jugCooling';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
@@ -198,6 +200,33 @@ export function waterWords(
 export function coldWords({ firstMl, hotMl }: WaterPlan, units: UnitChoice): string {
   const shown = (ml: number): number => (units.volume === 'ml' ? Math.round(ml) : ml);
   return formatQuantity(Math.max(0, shown(firstMl) - shown(hotMl ?? 0)), 'volume', units);
+}
+
+/** Quarters of a fluid ounce, as a measuring cup has them. */
+const QUARTERS = ['', '¼', '½', '¾'];
+
+/**
+ * A volume as a kitchen jug shows it: to the step of the cylinder, or to the quarter of a fluid ounce; the exact figure beside it, where
+ * they differ.
+ */
+export function jugVolume(ml: number, stepMl: number, units: UnitChoice): { shown: string; exact: string | null } {
+  const exact = formatQuantity(ml, 'volume', units);
+  if (units.volume === 'ml') {
+    const shown = formatQuantity(toStep(ml, stepMl) || ml, 'volume', units);
+    return { shown, exact: shown === exact ? null : exact };
+  }
+  const quarters = Math.max(1, Math.round(mlToUsFluidOunces(ml) * 4));
+  const whole = Math.floor(quarters / 4);
+  const shown = `${whole > 0 ? whole : ''}${QUARTERS[quarters % 4] ?? ''} fl oz`;
+  return { shown, exact };
+}
+
+/** Millilitres below which drops are told. Source: our choice. */
+const DROPS_BELOW_ML = 2;
+
+/** A small volume in drops, twenty a ml; empty for any other. */
+export function dropWords(ml: number): string {
+  return ml > 0 && ml < DROPS_BELOW_ML ? `about ${Math.max(1, Math.round(ml / DROP_ML))} drops` : '';
 }
 
 /** A difference of temperatures. */

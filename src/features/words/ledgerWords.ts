@@ -1,3 +1,6 @@
+import { coffeeEquivalent } from '@/core/chemistry/coffeeEquivalent';
+import { ALKALINITY_EXPONENT, improvisedRate } from '@/core/chemistry/improvisedStrength';
+import { REFERENCE_BREW_PH } from '@/core/chemistry/ph/brewPh';
 import { isOneShot } from '@/core/chemistry/concentrateWear';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
@@ -106,6 +109,7 @@ export function rowWords(
           asMixedWords(jug, units),
           estimate.ph === null ? 'as mixed' : `pH ${formatNumber(estimate.ph, 1)}`,
           'against soda 54, ascorbic acid 16, coffee 40 g/l',
+          isLearned(row, developer, estimate.ph) ? 'adjusted from your runs' : '',
         ]
           .filter(Boolean)
           .join('; '),
@@ -179,6 +183,21 @@ export function rowWords(
           'A stop of push aims at a gradient 1.18 times higher. The nearer to the film’s largest gradient, the less certain the time.',
       };
   }
+}
+
+/** Whether the strength of a brew is another than its recipe makes it: then earlier runs have moved it. */
+function isLearned(
+  { ratio }: LedgerRow,
+  developer: Extract<EstimateRequest['developer'], { kind: 'improvised' }>,
+  ph: number | null,
+): boolean {
+  if (ratio === null || ph === null) return false;
+  const byRecipe =
+    improvisedRate({
+      coffeeEquivalentGPerL: coffeeEquivalent(developer.agents),
+      ascorbicGPerL: developer.ascorbicGPerL,
+    }) * Math.exp(ALKALINITY_EXPONENT.mean * (ph - REFERENCE_BREW_PH));
+  return Math.abs(Math.log(ratio * byRecipe)) >= NOTICED;
 }
 
 /** Rows that a one-bath has of its own: it develops and fixes at once, and runs to its end by itself. Null for the others. */

@@ -54,5 +54,5 @@ export function toleranceWords(step: MixStep, batch: Batch, units: UnitChoice): 
   );
   if (step.coarseShare === null) return `${ends.join(' to ')} is close enough`;
   const instrument = step.unit === 'ml' ? 'cylinder' : step.unit === 'tablets' ? 'half tablet' : 'scale';
-  return `${ends.join(' to ')} is as near as your ${instrument} goes: ± ${Math.round(step.coarseShare * 100)} %, and the band takes it in`;
+  return `${ends.join(' to ')} is as near as your ${instrument} goes: ± ${Math.round(step.coarseShare * 100)} %${batch.use === 'film-developer' ? ', and the likely range allows for it' : ''}`;
 }

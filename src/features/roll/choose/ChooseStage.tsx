@@ -7,6 +7,7 @@ import type { StockFamilyId } from '@/core/films/stockFamilies';
 import { isGuess } from '@/core/estimate/isGuess';
 import { planFacts } from '@/core/plan/planFacts';
 import { initialPlanForm, type PlanChoices } from '@/core/plan/planForm';
+import type { CautionNote } from '@/core/safety/cautionNote';
 import { cautionsFor } from '@/core/safety/cautions';
 import { formatMinutes } from '@/core/units/duration';
 import type { UnitChoice } from '@/core/units/quantity';
@@ -32,6 +33,8 @@ const GradientChart = dynamic(() => import('./GradientChart'), {
   ssr: false,
   loading: () => <EmptyChart chart="gradient" />,
 });
+
+const SHORT_TIME = 'short-time';
 
 interface ChooseProps {
   dossier: RollDossier;
@@ -73,7 +76,12 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
                 </a>
               </section>
               {pinnedPlan?.pinned && <PinNote pinned={pinnedPlan.pinned} study={study} units={units} rolls={rolls} />}
-              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, shown, plan.jug)]} />
+              <CautionList
+                cautions={[
+                  ...timeCautions(study.estimate.cautions, shown),
+                  ...chooseCautions(dossier, shown, plan.jug),
+                ]}
+              />
             </>
           ) : study !== null && shown !== null ? (
             <>
@@ -81,7 +89,12 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
               {pinnedPlan?.pinned && <PinNote pinned={pinnedPlan.pinned} study={study} units={units} rolls={rolls} />}
               <PredictedStrips plan={plan} />
               <OwnOutlook plan={plan} />
-              <CautionList cautions={[...study.estimate.cautions, ...chooseCautions(dossier, shown, plan.jug)]} />
+              <CautionList
+                cautions={[
+                  ...timeCautions(study.estimate.cautions, shown),
+                  ...chooseCautions(dossier, shown, plan.jug),
+                ]}
+              />
               <BestTest plan={plan} />
             </>
           ) : (
@@ -191,4 +204,10 @@ function chooseCautions({ stock, roll }: RollDossier, choices: PlanChoices, jug:
     jug,
   );
   return cautionsFor({ concentrate, oneBath, thickStand, oneShotAgain }, 'choose');
+}
+
+/** Cautions of the estimate, with those of a time by the time that goes to the tank: the user’s own, where there is one. */
+function timeCautions(cautions: readonly CautionNote[], { ownTimeMin }: PlanChoices): CautionNote[] {
+  if (ownTimeMin === null) return [...cautions];
+  return [...cautions.filter(({ id }) => id !== SHORT_TIME), ...cautionsFor({ timeMin: ownTimeMin }, 'choose')];
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { formatDuration, formatMinutes } from '@/core/units/duration';
+import { formatDuration, formatMinutes, roundToPourable } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { developerName } from '@/core/plan/developerName';
 import { lowerFirst } from '@/core/units/lowerFirst';
@@ -73,7 +73,15 @@ export function TimeStrip({ plan, units, pinned, onPin, onUnpin }: StripProps) {
               type="button"
               className={classes('act', unknown && 'act-primary')}
               data-next-step={unknown ? true : undefined}
-              onClick={() => change({ ownTimeOn: true })}
+              // It begins with the estimate, where there is one, so that nothing is left empty.
+              onClick={() =>
+                change({
+                  ownTimeOn: true,
+                  ...(form.ownTimeMin === '' && study !== null && !unknown
+                    ? { ownTimeMin: roundToPourable(study.estimate.timeMin) }
+                    : {}),
+                })
+              }
             >
               My time
             </button>

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { bathFormOf, freeKey, movedBath, repeatedBath, type BathForm } from '@/core/schedule/bathForm';
+import { bathFormOf, freeKey, movedBath, renumbered, repeatedBath, type BathForm } from '@/core/schedule/bathForm';
 import { DEVELOP, liquidIds, liquids, readyBathIds, readyBaths, type Bath } from '@/core/schedule/baths';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
 import { placeFor } from '@/core/plan/wetProcess';
@@ -53,12 +53,14 @@ function readyHint({ kind, liquid, length }: Bath): string {
 }
 
 /** The baths in order: each can be changed, repeated, moved and taken out. */
-export function BathList({ baths, onChange, errors, units, steps, oneBath }: BathListProps) {
+export function BathList({ baths, onChange: onBaths, errors, units, steps, oneBath }: BathListProps) {
+  const onChange = (next: readonly BathForm[]): void => onBaths(renumbered(next));
   const [open, setOpen] = useState<string | null>(null);
   const [dragged, setDragged] = useState<string | null>(null);
   const shown = baths.filter(({ kind }) => !oneBath || (kind !== 'stop' && kind !== 'fix'));
+  // A name under the hands is left alone.
   const change = (key: string, part: Partial<BathForm>): void =>
-    onChange(baths.map((bath) => (bath.key === key ? { ...bath, ...part } : bath)));
+    onBaths(baths.map((bath) => (bath.key === key ? { ...bath, ...part } : bath)));
   const move = (key: string, before: number): void => onChange(movedBath(baths, key, before));
   const add = (id: string): void => {
     const ready = readyBathIds.find((one) => one === id);
@@ -102,7 +104,10 @@ export function BathList({ baths, onChange, errors, units, steps, oneBath }: Bat
                 <span className="min-w-0 flex-1">
                   {bath.name === '' ? <i>without a name</i> : (step?.name ?? bath.name)}
                   {step !== undefined && step.instruction !== '' && (
-                    <span className="block text-[13px] leading-tight text-ink2">{step.instruction}</span>
+                    <span className="block text-[13px] leading-tight text-ink2">
+                      {step.instruction}
+                      {step.note !== undefined && `. Note: ${step.note}`}
+                    </span>
                   )}
                 </span>
                 <span className="num text-[18px]">
@@ -212,7 +217,7 @@ function BathEditor({ bath, errors, units, onChange, onRepeat, onRemove, duratio
           label="How long"
           value={bath.lengthKind === 'development' ? 'time' : bath.lengthKind}
           options={lengthOptions}
-          onChange={(lengthKind) => onChange({ lengthKind })}
+          onChange={(lengthKind) => onChange({ lengthKind, ...openLength(bath, lengthKind, durationS) })}
         />
         {bath.lengthKind === 'turns' ? (
           <Quantity
@@ -270,6 +275,15 @@ function BathEditor({ bath, errors, units, onChange, onRepeat, onRemove, duratio
       </div>
     </div>
   );
+}
+
+/** Turns that a bath is given when it is first counted by them. Source: common practice, no source. */
+const USUAL_TURNS = 10;
+
+/** A length of another kind begins with a value, so that nothing is left empty. */
+function openLength(bath: BathForm, lengthKind: BathForm['lengthKind'], durationS: number): Partial<BathForm> {
+  if (lengthKind === 'turns') return bath.turns === '' ? { turns: USUAL_TURNS } : {};
+  return bath.lengthMin === '' ? { lengthMin: Math.max(1, Math.round(durationS / 60)) } : {};
 }
 
 const STILL_ID = 'still';

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { processParts, schoolOf, withPart, type ProcessPart } from '@/core/plan/wetProcess';
 import { bathFormOf, bathFormsOf, freeKey, type BathForm } from '@/core/schedule/bathForm';
 import type { Bath, PourIn } from '@/core/schedule/baths';
+import { ownNote } from '@/core/schedule/wetSteps';
 import { keepBaths, removeHabit, useHabits } from '@/data/habits';
 import { useDraftText } from '@/features/keeping/useDraft';
 import { Choice } from '@/ui/Choice';
@@ -16,6 +17,10 @@ interface WaysProps {
   pourIn: PourIn | null;
   onChange: (forms: BathForm[]) => void;
   onPourIn: (pourIn: PourIn) => void;
+}
+
+function withoutOwnNote(bath: Bath): Bath {
+  return ownNote(bath) === '' ? bath : { ...bath, note: '' };
 }
 
 const OWN = 'own';
@@ -114,12 +119,16 @@ export function WaysOfDoing({ forms, baths, pourIn, onChange, onPourIn }: WaysPr
           disabled={name.trim() === '' || baths === null || pourIn === null}
           onClick={() => {
             if (baths === null || pourIn === null) return;
-            void keepBaths({ name: name.trim(), baths: [...baths], pourIn, usual });
+            // A note is for one roll; a way is for many.
+            void keepBaths({ name: name.trim(), baths: baths.map(withoutOwnNote), pourIn, usual });
             setName('');
           }}
         >
-          Keep them
+          Save preset
         </button>
+        {baths?.some((bath) => ownNote(bath) !== '') === true && (
+          <span className="text-[13px] text-ink2">Notes for single baths stay with this roll.</span>
+        )}
       </div>
     </section>
   );
