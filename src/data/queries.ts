@@ -18,6 +18,7 @@ import type {
   TableName,
   Verdict,
 } from '@/core/records/records';
+import type { StoragePresetId } from '@/core/films/storagePresets';
 import { defaultSettings, tableNames } from '@/core/records/tables';
 import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
 import { AetasDatabase, database, databaseNames, type Act } from './database';
@@ -202,6 +203,36 @@ export function useMix(mixId: string): Mix | null | undefined {
 /** One brew; undefined while it loads, null when there is no such brew. */
 export function useBrew(brewId: string): Brew | null | undefined {
   return useLiveQuery(async () => (await database().brews.get(brewId)) ?? null, [brewId]);
+}
+
+/** A film of one's own rolls, with where they lay last; null where they lay in several places. */
+export interface KnownFilm {
+  name: string;
+  familyId: Stock['familyId'];
+  iso: number;
+  storageId: StoragePresetId | null;
+}
+
+/** Newest rolls by which the usual place of a film is told. */
+const ROLLS_LOOKED_AT = 5;
+
+/** Films that somebody has named, each once, the newest first; empty while they load. */
+export function useKnownFilms(): KnownFilm[] {
+  const found = useLiveQuery(async () => {
+    const db = database();
+    const stocks = (await db.stocks.toArray()).sort((a, b) => b.updatedMs - a.updatedMs);
+    const named = [
+      ...new Map([...stocks].reverse().map((stock) => [stock.name.toLowerCase(), stock])).values(),
+    ].reverse();
+    return Promise.all(
+      named.map(async ({ id, name, familyId, iso }): Promise<KnownFilm> => {
+        const rolls = await db.rolls.where({ stockId: id }).limit(ROLLS_LOOKED_AT).toArray();
+        const places = new Set(rolls.map(({ storage }) => storage.at(-1)?.placeId ?? null));
+        return { name, familyId, iso, storageId: places.size === 1 ? ([...places][0] ?? null) : null };
+      }),
+    );
+  });
+  return found ?? [];
 }
 
 /** Rolls that a jug is planned for or was used on, newest first; undefined while they load. */

@@ -14,6 +14,28 @@ export function rollDraftKey(rollId: string): string {
   return `roll:${rollId}`;
 }
 
+/** Most rolls that are put on the bench at once. Source: our choice, a brick and a half. */
+export const MOST_AT_ONCE = 30;
+
+/**
+ * Stores new rolls of one purchase, and their stock when it is new, and forgets the draft.
+ * @param form what is said of all of them
+ * @param count how many there are; 1 to 30
+ * @returns the first new roll's id
+ */
+export async function addRolls(form: RollForm, count: number): Promise<string> {
+  const several = Math.max(1, Math.min(MOST_AT_ONCE, Math.round(count)));
+  const ids: string[] = [];
+  // The last first, so that the first stands on top.
+  for (let n = several; n >= 1; n--) ids.unshift(await addRoll(several === 1 ? form : numbered(form, n, several)));
+  return ids[0] ?? '';
+}
+
+function numbered(form: RollForm, n: number, of: number): RollForm {
+  const name = form.label || form.stockName;
+  return { ...form, label: `${name === '' ? 'Roll' : name}, ${n} of ${of}`.slice(0, 120) };
+}
+
 /**
  * Stores a new roll, and its stock when it is new, and forgets the draft.
  * @returns the new roll's id

@@ -63,10 +63,18 @@ export function workbenchStart(
   return {
     key: `workbench:${recipeId ?? 'coffee-standard'}`,
     recipe,
-    // The tank that the roll's plan fills, where it has one.
-    sheetFor: dossier === undefined ? null : { ...tankOf(dossier), ...plannedDeveloper(dossier, bench).sheet },
+    // The volume that somebody has decided for the roll goes before what covers it.
+    sheetFor:
+      dossier === undefined
+        ? null
+        : { ...tankOf(dossier), ...(hasOwnVolume(dossier) ? plannedDeveloper(dossier, bench).sheet : {}) },
     ownId: own?.id ?? null,
   };
+}
+
+/** Whether a plan of the roll, pinned or typed, names a volume. */
+function hasOwnVolume({ plan, planDraft }: RollDossier): boolean {
+  return plan !== undefined || (typeof planDraft === 'object' && planDraft !== null && 'volumeMl' in planDraft);
 }
 
 /** The tank of a roll before anything is planned. */

@@ -1,6 +1,7 @@
 'use client';
 
 import type { Frame } from '@/core/exposure/frame';
+import { readFrames } from '@/core/exposure/readFrames';
 import { framesPart } from '@/data/typedParts';
 import { useTypedPart } from '@/features/keeping/useTypedPart';
 
@@ -17,6 +18,8 @@ export function FrameTable({ rollId, frames }: { rollId: string; frames: Frame[]
   const set = (index: number, part: Partial<Frame>): void =>
     change(form.map((line, at) => (at === index ? { ...line, ...part } : line)));
   const next = (): void => change([...form, { frame: String(form.length + 1), metered: '', given: '', remark: '' }]);
+  const split = (index: number, frames: readonly string[]): void =>
+    change(form.flatMap((line, at) => (at === index ? frames.map((frame) => ({ ...line, frame })) : [line])));
   return (
     <section aria-labelledby="frame-table" className="border-t border-hair pt-3">
       <h3 id="frame-table">Frames</h3>
@@ -34,7 +37,7 @@ export function FrameTable({ rollId, frames }: { rollId: string; frames: Frame[]
           </thead>
           <tbody>
             {form.map((line, index) => (
-              <tr key={index}>
+              <tr key={index} className="align-top">
                 {columns.map(([field, name]) => (
                   <td key={field} className={field === 'remark' ? 'w-1/2 py-1 pr-3' : 'py-1 pr-3'}>
                     <input
@@ -44,6 +47,7 @@ export function FrameTable({ rollId, frames }: { rollId: string; frames: Frame[]
                       value={line[field]}
                       onChange={(event) => set(index, { [field]: event.target.value })}
                     />
+                    {field === 'frame' && <Several text={line.frame} onSplit={(frames) => split(index, frames)} />}
                   </td>
                 ))}
                 <td>
@@ -69,5 +73,19 @@ export function FrameTable({ rollId, frames }: { rollId: string; frames: Frame[]
         Add a frame
       </button>
     </section>
+  );
+}
+
+/** A line that speaks of several frames: how it was read, and the way to a line for each. */
+function Several({ text, onSplit }: { text: string; onSplit: (frames: string[]) => void }) {
+  const frames = readFrames(text);
+  if (frames === null || frames.length < 2) return null;
+  return (
+    <span className="block text-[13px] whitespace-nowrap text-ink2">
+      {frames.length} frames.{' '}
+      <button type="button" className="act-plain" onClick={() => onSplit(frames)}>
+        A line for each
+      </button>
+    </span>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { addRoll, rollDraftKey } from '@/data/rolls';
+import { addRolls, rollDraftKey } from '@/data/rolls';
 import { RollForm } from './RollForm';
 
 /** Adds a roll to the bench. */
@@ -16,8 +16,9 @@ export function NewRoll() {
       <RollForm
         draftKey={rollDraftKey('new')}
         action="Add it to the bench"
-        onSave={async (values) => {
-          const id = await addRoll(values);
+        isNew
+        onSave={async (values, _changed, count) => {
+          const id = await addRolls(values, count);
           router.push(`/rolls/${encodeURIComponent(id)}`);
         }}
       />

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { filmFormatIds, filmFormats } from '@/core/films/filmFormats';
 import {
   ageAnswerOf,
@@ -19,7 +19,8 @@ import { stockFamilies, stockFamilyIds, type StockFamilyId } from '@/core/films/
 import { storagePresetIds, storagePresets } from '@/core/films/storagePresets';
 import { exposureStates, type ExposureState } from '@/core/records/records';
 import { formatQuantity, type QuantityKind, type UnitChoice } from '@/core/units/quantity';
-import { useSettings } from '@/data/queries';
+import { useKnownFilms, useSettings, type KnownFilm } from '@/data/queries';
+import { MOST_AT_ONCE } from '@/data/rolls';
 import { useDraft } from '@/features/keeping/useDraft';
 import { useFaults } from '@/features/keeping/useFaults';
 import { Choice } from '@/ui/Choice';
@@ -78,12 +79,23 @@ interface RollFormProps {
   /** Leaves out age and storage, where the dossier has its own place for them. */
   basicsOnly?: boolean;
   /** Takes all values, and those that differ from what the form opened with. */
-  onSave: (values: RollValues, changed: Partial<RollValues>) => Promise<void>;
+  onSave: (values: RollValues, changed: Partial<RollValues>, count: number) => Promise<void>;
+  /** A roll that is not on the bench yet: there may be several alike, and a film that is known brings what is known. */
+  isNew?: boolean;
 }
 
 /** What is known about a roll. Every change is kept as typed, at once. */
-export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = false, onSave }: RollFormProps) {
+export function RollForm({
+  draftKey,
+  initial = emptyRoll,
+  action,
+  basicsOnly = false,
+  isNew = false,
+  onSave,
+}: RollFormProps) {
   const units = useSettings();
+  const [count, setCount] = useState<number | string>(1);
+  const known = useKnownFilms();
   const schema = useMemo(() => rollFormSchema(new Date().getFullYear()), []);
   // What was typed alone: a field that nobody touched follows the roll.
   const { form: typed, change } = useDraft<TypedRoll>(draftKey, rollDraftSchema, (kept) => kept ?? {});
@@ -99,7 +111,7 @@ export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = f
         ([field, value]) => JSON.stringify(value) !== JSON.stringify(initial[field as keyof RollValues]),
       ),
     );
-    void onSave(read.data, changed).catch(() => undefined);
+    void onSave(read.data, changed, typeof count === 'number' ? count : 1).catch(() => undefined);
   });
   if (typed === null) return <p aria-busy="true">Opening the form.</p>;
   const ageAnswer = ageAnswerOf(form);
@@ -109,6 +121,7 @@ export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = f
         id={id}
         className="box aria-invalid:border-2 aria-invalid:border-danger"
         autoComplete="off"
+        list={id === 'stockName' ? 'known-films' : undefined}
         aria-invalid={shown[id] ? true : undefined}
         aria-describedby={describedBy(id, hint, shown[id])}
         value={form[id]}
@@ -154,9 +167,33 @@ export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = f
           onChange={(formatId) => change({ formatId })}
           error={shown.formatId}
         />
+        {isNew && (
+          <Quantity
+            id="rollCount"
+            label="How many alike"
+            hint="of one purchase"
+            kind="count"
+            units={units}
+            value={count}
+            onChange={setCount}
+            error={
+              typeof count === 'number' && Number.isInteger(count) && count >= 1 && count <= MOST_AT_ONCE
+                ? undefined
+                : `Give 1 to ${MOST_AT_ONCE} rolls.`
+            }
+          />
+        )}
       </Group>
       <Group title="The film">
-        {text('stockName', 'Film', 'printed on the edge, if known')}
+        <div>
+          {text('stockName', 'Film', 'printed on the edge, if known')}
+          <datalist id="known-films">
+            {known.map(({ name }) => (
+              <option key={name} value={name} />
+            ))}
+          </datalist>
+          {isNew && <KnownFilmNote known={known} form={form} onUse={change} />}
+        </div>
         <Choice
           id="familyId"
           label="Stock family"
@@ -233,6 +270,36 @@ export function RollForm({ draftKey, initial = emptyRoll, action, basicsOnly = f
         {action}
       </button>
     </form>
+  );
+}
+
+/** What is known of a film of that name from one’s own rolls, taken in one tap. */
+function KnownFilmNote({
+  known,
+  form,
+  onUse,
+}: {
+  known: readonly KnownFilm[];
+  form: Pick<RollValues, 'stockName' | 'familyId' | 'iso' | 'storageId'>;
+  onUse: (part: TypedRoll) => void;
+}) {
+  const film = known.find(({ name }) => name.toLowerCase() === form.stockName.trim().toLowerCase());
+  if (film === undefined) return null;
+  const { familyId, iso, storageId } = film;
+  if (familyId === form.familyId && iso === form.iso && (storageId === null || storageId === form.storageId))
+    return null;
+  return (
+    <p className="mt-1 text-[14px]" data-testid="known-film">
+      Your rolls of it: {stockFamilies[familyId].name.toLowerCase()}, ISO {iso}
+      {storageId === null ? '' : `, kept in ${storagePresets[storageId].name.toLowerCase()}`}.{' '}
+      <button
+        type="button"
+        className="act-plain"
+        onClick={() => onUse({ familyId, iso, ...(storageId === null ? {} : { storageId }) })}
+      >
+        Use these
+      </button>
+    </p>
   );
 }
 
