@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { MORNING, addRoll, choose, recordsOf } from './bench';
+import { MORNING, addRoll, choose, recordsOf, throughTheTank } from './bench';
 
 /*
  * Ways of working as people have them, typed as people type them, brought to the tank and into the log unchanged. The
@@ -67,26 +67,7 @@ async function mixed(page: Page): Promise<void> {
 
 /** Through the tank to the end, and what the log then holds. */
 async function develop(page: Page): Promise<LoggedRun> {
-  await page.getByRole('button', { name: 'Go to the tank' }).click();
-  await expect(page.getByTestId('hands')).toContainText('Ready');
-  const list = page.getByRole('list', { name: 'Steps' });
-  const steps = await list.getByRole('listitem').count();
-  await page.keyboard.press('Space');
-  await expect(page.getByTestId('hands')).not.toContainText('Ready');
-  // A clock that is moved on by hand can make a tab lose its lead for a moment: a hand presses again.
-  for (let done = 1; done <= steps; done++) {
-    await page.clock.fastForward(2_000);
-    await expect(async () => {
-      if ((await list.getByText(', done').count()) < done) {
-        // A bath that is not over yet wants the key held for a second.
-        await page.keyboard.down('Space');
-        await page.clock.fastForward(1_100);
-        await page.keyboard.up('Space');
-      }
-      await expect(list.getByText(', done')).toHaveCount(done, { timeout: 3_000 });
-    }).toPass({ timeout: 30_000 });
-  }
-  await expect(page.getByTestId('hands')).toHaveText('Hung to dry');
+  await throughTheTank(page);
   // Records come in the order of their ids, which are random: the last run is the one laid out last.
   const { runs } = await recordsOf(page, 'aetas');
   return (runs as LoggedRun[]).sort((a, b) => a.createdMs - b.createdMs).at(-1) as LoggedRun;

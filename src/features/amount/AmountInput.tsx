@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { spokenAmount, type SaidOf, type SpokenAmount } from '@/core/brewing/spokenAmount';
 import { formatNumber } from '@/core/units/quantity';
 import { threeFigures } from '@/core/units/threeFigures';
@@ -22,6 +22,8 @@ interface AmountInputProps {
   autoFocus?: boolean;
   placeholder?: string;
   onClose?: () => void;
+  /** Its unit, and what it comes to: beside the field, before what was heard. */
+  beside?: ReactNode;
 }
 
 /** Four digits after the point are finer than any scale, and keep binary dust out of sight. */
@@ -39,6 +41,7 @@ export function AmountInput({
   autoFocus,
   placeholder,
   onClose,
+  beside,
 }: AmountInputProps) {
   const [typing, setTyping] = useState<string | null>(null);
   const [heard, setHeard] = useState<(SpokenAmount & { text: string }) | null>(null);
@@ -74,6 +77,7 @@ export function AmountInput({
           if (onClose !== undefined && (event.key === 'Enter' || event.key === 'Escape')) onClose();
         }}
       />
+      {beside !== undefined && <span className="ml-1.5 text-[13px] text-ink2">{beside}</span>}
       {told !== null && (
         <Heard
           id={id}

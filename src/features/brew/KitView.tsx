@@ -11,7 +11,7 @@ import {
   type SpoonSetId,
 } from '@/core/kit/kit';
 import type { KitForm as TypedKit } from '@/core/kit/kitForm';
-import { formatQuantity, type QuantityKind } from '@/core/units/quantity';
+import { formatQuantity, type QuantityKind, type UnitChoice } from '@/core/units/quantity';
 import { kitPart } from '@/data/typedParts';
 import { useKeptSettings } from '@/data/queries';
 import type { Settings } from '@/core/records/records';
@@ -110,21 +110,8 @@ function KitForm({ settings }: { settings: Settings }) {
           />
         </div>
         <p className="mt-2 text-[14px] text-ink2">
-          A teaspoon of this set holds{' '}
-          {formatQuantity(
-            spoonSets[form.spoons].teaspoonMl,
-            'volume',
-            settings,
-            settings.volume === 'ml' ? 2 : undefined,
-          )}
-          , a tablespoon{' '}
-          {formatQuantity(
-            spoonSets[form.spoons].tablespoonMl,
-            'volume',
-            settings,
-            settings.volume === 'ml' ? 2 : undefined,
-          )}
-          , level.
+          A teaspoon of this set holds {spoonVolume(spoonSets[form.spoons].teaspoonMl, settings)}, a tablespoon{' '}
+          {spoonVolume(spoonSets[form.spoons].tablespoonMl, settings)}, level.
         </p>
         <OwnTeaspoons
           teaspoons={form.teaspoons ?? {}}
@@ -182,4 +169,9 @@ function KitForm({ settings }: { settings: Settings }) {
       </section>
     </div>
   );
+}
+
+/** What a spoon holds, in the user’s unit. */
+function spoonVolume(ml: number, units: UnitChoice): string {
+  return formatQuantity(ml, 'volume', units, units.volume === 'ml' && !Number.isInteger(ml) ? 2 : undefined);
 }

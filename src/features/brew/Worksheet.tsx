@@ -2,6 +2,7 @@
 
 import { developerFamilies, type DeveloperFamilyId } from '@/core/chemistry/developerFamilies';
 import type { SaidOf } from '@/core/brewing/spokenAmount';
+import { packetFamilyIds } from '@/core/brewing/recipe';
 import type { LineForm, WorkbenchForm } from '@/core/brewing/workbenchForm';
 import type { Kit } from '@/core/kit/kit';
 import type { WorkedRow } from '@/core/brewing/workbench';
@@ -9,6 +10,7 @@ import { inALitre } from '@/core/units/perLitre';
 import type { UnitChoice } from '@/core/units/quantity';
 import { AmountInput } from '@/features/amount/AmountInput';
 import { DilutionField } from '@/features/dilution/DilutionField';
+import { Choice } from '@/ui/Choice';
 import { FieldError } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { classes } from '@/ui/classes';
@@ -16,6 +18,15 @@ import { stale } from '@/ui/stale';
 import { useState } from 'react';
 import { percentWords, rowAmountWords, rowNotes, spoonFillWords, spoonWords } from '@/features/words/brewWords';
 import type { BenchPart } from './Workbench';
+
+/** What a packet may hold: a class of developer that the estimate follows, or anything else. */
+const packetOptions = [
+  { value: '', name: 'Nothing that Aetas gives times for' },
+  ...packetFamilyIds.map((value) => ({
+    value: value as string,
+    name: value === 'one-bath' ? 'One-bath developer-fixer' : developerFamilies[value].name,
+  })),
+];
 
 /** What goes in: per litre as the recipe says it, and in this jug as scale, cylinder and spoons can show it. */
 export function Worksheet({ inHand: { form, change, errors, result, shown, mending }, settings }: BenchPart) {
@@ -193,6 +204,15 @@ function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, chan
             )}
             {line.kind === 'packet' && (
               <div className="grid grid-cols-2 gap-4 sm:max-w-[420px]">
+                <div className="col-span-2">
+                  <Choice
+                    id={`packetOf-${line.key}`}
+                    label="It holds"
+                    value={line.familyId}
+                    options={packetOptions}
+                    onChange={(familyId) => change({ familyId })}
+                  />
+                </div>
                 <Quantity
                   id={`packetG-${line.key}`}
                   label="The packet weighs"

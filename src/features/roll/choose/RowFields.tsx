@@ -118,11 +118,13 @@ function BrewFields({ plan: { form, change, errors }, units }: PartProps) {
           onChange={(value) =>
             change({ [field]: typeof value === 'number' && inJug ? inALitre(value, volumeMl) : value })
           }
+          beside={
+            <>
+              {inJug ? unit : `${unit}/l`}
+              {typeof perL === 'number' && `, ${amountBeside(perL, { unit, inJug, volumeMl, substanceId, kit })}`}
+            </>
+          }
         />
-        <span className="text-[13px] text-ink2">
-          {inJug ? unit : `${unit}/l`}
-          {typeof perL === 'number' && `, ${amountBeside(perL, { unit, inJug, volumeMl, substanceId, kit })}`}
-        </span>
       </span>
     );
   };
