@@ -596,7 +596,7 @@ test('amounts typed as people say them, in this jug: the litre follows, and nons
   await row.getByRole('button', { name: /^type/ }).click();
   const field = page.getByLabel(/Washing soda.* in this jug/);
   await field.fill('3 spoons of it');
-  await expect(page.getByText('Give an amount such as 12 g, 3 tsp, 1½ tbsp or 2 tablets.')).toBeVisible();
+  await expect(page.getByText('Say whether it is a teaspoon or a tablespoon: 2 tsp, 1½ tbsp.')).toBeVisible();
   await field.fill('54 g');
   const perLitre = Number(await row.getByRole('textbox').first().inputValue());
   await field.fill('27 g');

@@ -287,7 +287,7 @@ test('a one-bath has its own time, no bromide, and neither stop nor fixer at the
   await expect(page.getByTestId('time')).toHaveText('4:00');
   await expect(page.locator('#bromideGPerL')).toHaveCount(0);
   await choose(page, 'How the tank is moved', /^Gentle only/);
-  await expect(page.getByText('gentle only below 24 °C')).toBeVisible();
+  await expect(page.getByText('gentle up to about 22 °C')).toBeVisible();
   await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
   await page.locator('#run').getByRole('button', { name: /^Run/ }).first().click();
   const steps = page.getByRole('list', { name: 'Wet steps' });

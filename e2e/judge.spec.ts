@@ -33,7 +33,7 @@ test('a verdict by likeness, what went wrong, and its advice in the next plan', 
   const diagnosis = page.getByRole('region', { name: /^(What went wrong|Likely)/ });
   await expect(diagnosis).toBeVisible();
   await expect(page.getByTestId('taught')).toContainText(/What it taught: .*“.+” goes from \d+:\d\d to/);
-  await diagnosis.getByText('What was seen').click();
+  await diagnosis.getByText('What is known').click();
   await expect(diagnosis.getByRole('button', { name: 'Thin', exact: true })).toHaveAttribute('aria-pressed', 'true');
   // The next questions, answered as they come: the rim print accuses the development.
   for (let turn = 0; turn < 8; turn++) {
@@ -58,7 +58,7 @@ test('a verdict by likeness, what went wrong, and its advice in the next plan', 
 
 test('no image at all ends the questions and teaches nothing', async ({ page }) => {
   await openDemo(page, '/rolls/barograph');
-  await page.getByLabel('No image at all').check();
+  await page.getByRole('radio', { name: 'None: the film is clear' }).click();
   await expect(page.getByRole('radio', { name: 'Much too soft' })).toBeHidden();
   await page.getByRole('button', { name: /^(Write it into the log|Save the changed verdict)$/ }).click();
   await expect(page.getByRole('region', { name: /^(What went wrong|Likely)/ })).toBeVisible();

@@ -166,7 +166,7 @@ test('axe finds nothing while fields are wrong', async ({ page }) => {
   await openDemo(page, '/brews/workbench?recipe=coffee-standard&roll=tin-3');
   await page.getByLabel('Washing soda, anhydrous, in a litre').fill('a handful');
   await page.getByLabel('Washing soda, anhydrous, in a litre').blur();
-  await expect(page.getByRole('alert').filter({ hasText: 'give a number from 0 to 1000' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'Give an amount such as' })).toBeVisible();
   await checkLights(page, 'a worksheet with a wrong amount');
 
   await openDemo(page, '/brews/kit');

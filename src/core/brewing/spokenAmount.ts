@@ -57,7 +57,7 @@ export function spokenAmount(text: string, said: SaidOf): Result<SpokenAmount> {
   if (read === null)
     return failure({
       path: '',
-      message: /^\s*(?:[\d½¼¾.,/ ]+|\w+)\s+spoons?\s*$/i.test(text)
+      message: /\bspoons?\b/i.test(text)
         ? 'Say whether it is a teaspoon or a tablespoon: 2 tsp, 1½ tbsp.'
         : `Give an amount such as ${unit === 'ml' ? '440 ml, half a can, 20 drops' : '12 g, 3 tsp, 1½ tbsp, 2 tablets'} or ${unit === 'ml' ? '100 ml' : '9.6 g'} in 400 ml.`,
     });

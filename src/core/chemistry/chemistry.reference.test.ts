@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { brewAgeRate, brewUseRate } from './brewWear';
 import { coffeeEquivalent, coffeeEquivalentLnSd } from './coffeeEquivalent';
-import { developerFamilies, developerFamilyIds, developerFamilySchema } from './developerFamilies';
+import { developerFamilies, developerFamilyIds } from './developerFamilies';
+import { developerFamilySchema } from './developerFamilySchema';
 import { concentrateFraction, dilute, dilutionRate } from './dilution';
 import { improvisedRate } from './improvisedStrength';
 import { organicAgentIds, organicAgentSchema, organicAgents } from './organicAgents';

@@ -18,6 +18,7 @@ import {
   ONE_BATH_TIMES,
   ONE_BATH_TIME_LN_SD,
   oneBathTime,
+  roundUpOneBath,
 } from '../kinetics/oneBath';
 import { BASE_GRADIENT, targetGradient } from '../kinetics/targets';
 import { agitationSchools, rateOfMovement } from '../schedule/agitationSchools';
@@ -220,15 +221,15 @@ function developerConditions(
         q10: IMPROVISED_Q10,
       };
     case 'one-bath': {
-      const freshTimeMin = oneBathTime(temperatureC);
+      const exactMin = oneBathTime(temperatureC);
       return {
         ...none,
         baseTimeMin: ONE_BATH_TIMES[0].timeMin,
         lnSd: { ...spreads, stock: 0, developer: ONE_BATH_TIME_LN_SD, pair: 0 },
         baseTemperatureC: ONE_BATH_TIMES[0].temperatureC,
         oneBath: {
-          freshTimeMin,
-          usedTimeMin: freshTimeMin + ONE_BATH_MIN_PER_FILM_AND_LITRE * wear.films * (1000 / wear.volumeMl),
+          freshTimeMin: roundUpOneBath(exactMin),
+          usedTimeMin: roundUpOneBath(exactMin + ONE_BATH_MIN_PER_FILM_AND_LITRE * wear.films * (1000 / wear.volumeMl)),
         },
         q10: ONE_BATH_Q10,
       };

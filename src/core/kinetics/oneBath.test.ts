@@ -1,7 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { roundToPourable } from '../units/duration';
 import { fahrenheitToCelsius } from '../units/temperature';
-import { oneBathTime } from './oneBath';
+import { oneBathTime, roundUpOneBath } from './oneBath';
 
 describe('time of a one-bath (common practice, no source)', () => {
   test.each([
@@ -10,9 +9,8 @@ describe('time of a one-bath (common practice, no source)', () => {
     [27, 3],
   ])('%d °C: %d min', (temperatureC, timeMin) => expect(oneBathTime(temperatureC)).toBeCloseTo(timeMin, 9));
   test('75 °F, 75.2 °F and 24 °C are one place', () => {
-    const times = [fahrenheitToCelsius(75), fahrenheitToCelsius(75.2), 24].map(oneBathTime);
-    for (const timeMin of times) expect(roundToPourable(timeMin) * 60).toBeGreaterThanOrEqual(235);
-    for (const timeMin of times) expect(roundToPourable(timeMin) * 60).toBeLessThanOrEqual(240);
+    for (const celsius of [fahrenheitToCelsius(75), fahrenheitToCelsius(75.2), 24, 23.9])
+      expect(roundUpOneBath(oneBathTime(celsius))).toBeCloseTo(4, 9);
   });
   test('warmer is always shorter, and no tenth of a degree takes more than three in a hundred, from 10 to 40 °C', () => {
     let slope = Math.log(oneBathTime(10.1) / oneBathTime(10));

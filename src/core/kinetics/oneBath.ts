@@ -54,6 +54,20 @@ export function oneBathTime(temperatureC: number): number {
   return Math.exp(lnTime.at(inverse(temperatureC)));
 }
 
+/** Steps that a hand at a tank can keep, and what is no reason for another one, min. Source: our choice. */
+const STEP_MIN = 5 / 60;
+const NO_REASON_MIN = 1 / 60;
+
+/**
+ * Rounds a one-bath's time up to what a hand can pour: shorter leaves silver, longer does little. The last thing to happen to it.
+ * @param timeMin min; above 0
+ * @returns min, in steps of 5 s; a second over a step is none. Source: common practice (round up), no source.
+ * @example roundUpOneBath(3.94) // 4
+ */
+export function roundUpOneBath(timeMin: number): number {
+  return Math.ceil((timeMin - NO_REASON_MIN) / STEP_MIN) * STEP_MIN;
+}
+
 /** Reciprocal absolute temperature, 1/K: ln t runs nearly straight in it. */
 function inverse(temperatureC: number): number {
   return 1 / celsiusToKelvin(temperatureC);

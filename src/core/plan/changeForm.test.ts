@@ -99,6 +99,23 @@ describe('a stand proposes', () => {
   });
 });
 
+describe('a stand in another developer', () => {
+  test('is thin there as well, and what was thinned before comes back', () => {
+    const stand = withStrategy(start, 'stand', []);
+    const there = changeForm(stand, { developerKind: 'concentrate' }, []);
+    expect(there).toMatchObject({
+      strategyId: 'stand',
+      agitationId: 'stand',
+      waterParts: 77,
+      agentPerL: start.agentPerL,
+    });
+    expect(bandOf(there).timeMin).toBeGreaterThan(45 - 1e-9);
+    expect(withStrategy(there, 'hold', [])).toMatchObject({ waterParts: 25, agitationId: start.agitationId });
+    const other = changeForm(there, { concentrateFamilyId: 'hydroquinone-syrup', waterParts: 31 }, []);
+    expect(other.waterParts).toBe(95);
+  });
+});
+
 /** What each field of the form may change besides itself. Everything else stays as it was. */
 const DEPENDS: Partial<Record<keyof PlanForm, readonly (keyof PlanForm)[]>> = {
   volumeMl: ['amountsMl', 'agentPerL', 'ascorbicGPerL', 'sodaGPerL', 'bromideGPerL'],

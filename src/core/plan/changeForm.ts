@@ -1,6 +1,7 @@
 import { developerKey } from '../estimate/situation';
 import type { Brew } from '../records/records';
 import { initialKnownTime, readDeveloper, type PlanForm } from './planForm';
+import { withStrategy } from './withStrategy';
 
 /** Amounts that are in a litre, whatever they are shown for. */
 const AMOUNTS = ['agentPerL', 'ascorbicGPerL', 'sodaGPerL', 'bromideGPerL'] as const;
@@ -14,6 +15,18 @@ const AMOUNTS = ['agentPerL', 'ascorbicGPerL', 'sodaGPerL', 'bromideGPerL'] as c
  * @returns the whole form
  */
 export function changeForm(form: PlanForm, part: Partial<PlanForm>, jugs: readonly Brew[]): PlanForm {
+  if (form.strategyId === 'stand' && part.strategyId === undefined && !('beforeStand' in part)) {
+    const before = formDeveloperKey(form, jugs);
+    const moved = changed(form, part, jugs);
+    // A stand proposes anew for another developer: what it proposed for the one before goes back with that.
+    return before === formDeveloperKey(moved, jugs)
+      ? moved
+      : withStrategy(changed(withStrategy(form, 'hold', jugs), part, jugs), 'stand', jugs);
+  }
+  return changed(form, part, jugs);
+}
+
+function changed(form: PlanForm, part: Partial<PlanForm>, jugs: readonly Brew[]): PlanForm {
   return withOwnKnownTime(form, withHeldAmounts(form, { ...form, ...part }, part), part, jugs);
 }
 

@@ -16,6 +16,18 @@ export function inALitre(amount: number, volumeMl: number): number {
   return Math.abs(perL - WHOLE_ML) < WHOLE_ML * DUST ? WHOLE_ML : perL;
 }
 
+/** Digits that an amount's field shows after the point: finer than any scale, and without binary dust. */
+const FIELD_DIGITS = 4;
+
+/**
+ * An amount as it stands in its field.
+ * @param amount g or ml
+ * @example amountToInput(20.040000000000003) // '20.04'
+ */
+export function amountToInput(amount: number): string {
+  return String(Number(amount.toFixed(FIELD_DIGITS)));
+}
+
 /**
  * An amount in a litre, in one jug.
  * @param perL g or ml in a litre; 0 or more

@@ -40,6 +40,8 @@ export function readYear(text: string, nowYear: number): YearReading | null {
 
 /** The figures of the year within a date, and whether a month stands beside them. */
 function yearFigures(plain: string): { digits: string; withMonth: boolean } | null {
+  // The first half of a year that is being typed is none yet.
+  if (/^(?:18|19|20)$/.test(plain)) return null;
   const alone = /^'?(\d{2}|\d{4})$/.exec(plain);
   if (alone !== null) return { digits: alone[1] ?? '', withMonth: false };
   const iso = /^(\d{4})[-./](\d{1,2})(?:[-./](\d{1,2}))?$/.exec(plain);

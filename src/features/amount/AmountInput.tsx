@@ -3,6 +3,7 @@
 import { useState, type ReactNode } from 'react';
 import { spokenAmount, type SaidOf, type SpokenAmount } from '@/core/brewing/spokenAmount';
 import { formatNumber } from '@/core/units/quantity';
+import { amountToInput } from '@/core/units/perLitre';
 import { threeFigures } from '@/core/units/threeFigures';
 import { classes } from '@/ui/classes';
 import { FieldError } from '@/ui/Field';
@@ -26,9 +27,6 @@ interface AmountInputProps {
   beside?: ReactNode;
 }
 
-/** Four digits after the point are finer than any scale, and keep binary dust out of sight. */
-const DIGITS = 4;
-
 /** An amount as people say it: grams, spoons, tablets, cans; what was heard stands beneath it. */
 export function AmountInput({
   id,
@@ -47,7 +45,7 @@ export function AmountInput({
   const [heard, setHeard] = useState<(SpokenAmount & { text: string }) | null>(null);
   const valueOf = ({ amount, perL }: Pick<SpokenAmount, 'amount' | 'perL'>): number =>
     said.usual === 'jug' ? amount : perL;
-  const shown = typeof value === 'number' ? String(Number(value.toFixed(DIGITS))) : value;
+  const shown = typeof value === 'number' ? amountToInput(value) : value;
   const read = typeof value === 'number' || value.trim() === '' ? null : spokenAmount(value, said);
   const wrong = read?.ok === false ? read.problems[0]?.message : error;
   const told =

@@ -228,7 +228,7 @@ function oneBathRow(row: LedgerRow, request: EstimateRequest, estimate: Estimate
       return {
         label: degrees(request.temperatureC),
         note: `against ${[cold, middle, warm].map(({ timeMin, temperatureC }) => `${formatMinutes(timeMin)} at ${degrees(temperatureC)}`).join(', ')}`,
-        explanation: `Those are the usual times. Colder, warmer and in between, the time follows them smoothly; it is rounded last.`,
+        explanation: `Those are the usual times. Colder, warmer and in between, the time follows them smoothly; it is rounded last, and up.`,
       };
     case 'agitation':
       return {

@@ -11,7 +11,8 @@ export function NewRoll() {
     <>
       <h1>What have you found?</h1>
       <p className="mt-1 mb-5 max-w-[62ch] text-ink2">
-        Only its format and a stock family are needed. What you leave open widens the band and can be filled in later.
+        Only its format and a stock family are needed. Leave blank what you don’t know; the answer is less exact, and
+        you can fill it in later.
       </p>
       <RollForm
         draftKey={rollDraftKey('new')}

@@ -158,7 +158,7 @@ export function RollForm({
   return (
     <form className="max-w-[860px] space-y-7" {...handlers} noValidate>
       <Group title="The roll">
-        <div className="lg:col-span-2">{text('label', 'Name of the roll', 'optional')}</div>
+        <div className={isNew ? '' : 'lg:col-span-2'}>{text('label', 'Name of the roll', 'optional')}</div>
         <Choice
           id="formatId"
           label="Format"
