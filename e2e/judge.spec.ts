@@ -48,11 +48,11 @@ test('a verdict by likeness, what went wrong, and its advice in the next plan', 
     await fresh.first().click();
   }
   await expect(diagnosis.getByRole('list', { name: 'Likely causes' }).getByRole('listitem').first()).toContainText(
-    'Too short, too cold or too little movement',
+    'Too short, too cold or too little agitation',
   );
   await page.reload();
   await expect(diagnosis.getByRole('list', { name: 'Likely causes' }).getByRole('listitem').first()).toContainText(
-    'Too short, too cold or too little movement',
+    'Too short, too cold or too little agitation',
   );
 });
 

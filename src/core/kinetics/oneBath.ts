@@ -56,12 +56,12 @@ export function oneBathTime(temperatureC: number): number {
 
 /** Steps that a hand at a tank can keep, and what is no reason for another one, min. Source: our choice. */
 const STEP_MIN = 5 / 60;
-const NO_REASON_MIN = 1 / 60;
+const NO_REASON_MIN = 0.25 / 60;
 
 /**
  * Rounds a one-bath's time up to what a hand can pour: shorter leaves silver, longer does little. The last thing to happen to it.
  * @param timeMin min; above 0
- * @returns min, in steps of 5 s; a second over a step is none. Source: common practice (round up), no source.
+ * @returns min, in steps of 5 s; a quarter of a second over a step is none. Source: common practice (round up), no source.
  * @example roundUpOneBath(3.94) // 4
  */
 export function roundUpOneBath(timeMin: number): number {
