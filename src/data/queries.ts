@@ -239,11 +239,17 @@ export function useKnownFilms(): KnownFilm[] {
 export function useJugRolls(brewId: string): Pick<Roll, 'id' | 'label'>[] | undefined {
   return useLiveQuery(async () => {
     const db = database();
-    const [plans, runs] = await Promise.all([
+    // A mixing knows its roll before anything is planned for it.
+    const [plans, runs, mixes] = await Promise.all([
       db.plans.where({ brewId }).toArray(),
       db.runs.where({ brewId }).toArray(),
+      db.mixes.where({ brewId }).toArray(),
     ]);
-    const ids = [...new Set([...plans, ...runs].sort((a, b) => b.updatedMs - a.updatedMs).map(({ rollId }) => rollId))];
+    const ids = [
+      ...new Set(
+        [...plans, ...runs, ...mixes].sort((a, b) => b.updatedMs - a.updatedMs).flatMap(({ rollId }) => rollId ?? []),
+      ),
+    ];
     return (await db.rolls.bulkGet(ids)).flatMap((roll) =>
       roll === undefined ? [] : [{ id: roll.id, label: roll.label }],
     );
