@@ -40,14 +40,14 @@ export const cautionRules: readonly CautionRule[] = [
     id: 'nitrate',
     at: 'identify',
     severity: 'stop',
-    text: 'Film of this kind and age is likely on nitrate base. It burns fiercely, even under water, and cannot be put out. Do not process it, do not warm it, do not burn a sample. Look along the edge: if SAFETY is printed there, say so, and the roll is yours to develop. A sharp smell, stickiness or brown powder point to nitrate. Keep it cool, alone and in a vented tin, and ask a film archive or the fire service.',
+    text: 'Film of this kind and age is likely on nitrate base. It burns fiercely, even under water, and cannot be put out. Do not process it, do not warm it, do not burn a sample. Look at the edge of the leader, and on its tin: if SAFETY stands there, say so, and the roll is yours to develop. A sharp smell, stickiness or brown powder point to nitrate. Keep it cool, alone and in a vented tin, and ask a film archive or the fire service.',
     when: (f) => f.nitrate === 'likely',
   },
   {
     id: 'possible-nitrate',
     at: 'identify',
     severity: 'warn',
-    text: 'Some film of this format and these years was on nitrate base, which burns fiercely. Look along the edge before you go on: SAFETY settles it. If NITRATE is printed there, or the film smells sharp, is sticky or sheds brown powder, do not process it: keep it cool and alone, and ask a film archive or the fire service.',
+    text: 'Some film of this format and these years was on nitrate base, which burns fiercely. Look at the edge of the leader, and on its box, before you go on: SAFETY settles it. If NITRATE is printed there, or the film smells sharp, is sticky or sheds brown powder, do not process it: keep it cool and alone, and ask a film archive or the fire service.',
     when: (f) => f.nitrate === 'possible',
   },
   {

@@ -187,7 +187,7 @@ function JugPast({ brew }: { brew: Brew }) {
             }}
           />
         </div>
-        <div className="w-[190px]">
+        <div className="w-[250px]">
           <Quantity
             id="jugTakes"
             label="It takes, in all"

@@ -62,7 +62,7 @@ export function ChangeJug({ brew }: { brew: Brew }) {
             value={amount}
             said={{ substanceId, unit, kit: units.kit, tabletMg: null, volumeMl: brew.volumeMl, usual: 'jug' }}
             onChange={(next) => change({ amount: next })}
-            placeholder={unit === 'ml' ? '20 ml' : '2 g, 1 tsp'}
+            placeholder={unit === 'ml' ? '20 ml' : '2 g'}
           />
           <span className="text-[13px] text-ink2">{unit}</span>
           <button

@@ -27,8 +27,8 @@ export function EdgeQuestion({ roll }: { roll: Pick<Roll, 'id' | 'condition'> })
         }}
       />
       <p className="mt-1 text-[13px] text-ink2">
-        Look at the leader under a red or dim light, on the bare film beside the frames; on roll film, at its first
-        centimetres.
+        On the leader, which has seen light already; “safety film” on its tin, box or paper counts as well. Never hold
+        undeveloped film to the light to look.
       </p>
     </div>
   );
