@@ -12,7 +12,14 @@ import { useLearned } from './useLearned';
 const LOOK_AGAIN_MS = 5 * 60_000;
 
 /** What a verdict taught, in a sentence: which waiting rolls it moved. */
-export function VerdictTaught({ verdictId }: { verdictId: string }) {
+export function VerdictTaught({
+  verdictId,
+  mayTeach,
+}: {
+  verdictId: string;
+  /** Whether it is evidence at all; then nothing is said until it has been taken in. */
+  mayTeach: boolean;
+}) {
   const bench = useBench();
   const learned = useLearned();
   const nowMs = useNow(LOOK_AGAIN_MS);
@@ -33,7 +40,7 @@ export function VerdictTaught({ verdictId }: { verdictId: string }) {
       gone = true;
     };
   }, [verdictId, bench, learned, nowMs]);
-  if (effect === null || bench === undefined) return null;
+  if (effect === null || bench === undefined || (mayTeach && !effect.teaches)) return null;
   const labelOf = (rollId: string): string =>
     bench.dossiers.find(({ roll }) => roll.id === rollId)?.roll.label ?? 'another roll';
   return (

@@ -25,7 +25,7 @@ function movedWords(
 /** What a verdict taught, in a sentence or two. */
 export function taughtWords({ teaches, moved, unmoved }: VerdictEffect, labelOf: (rollId: string) => string): string {
   if (!teaches)
-    return 'This verdict teaches the estimates nothing: a film without an image, or a run whose brew was not kept, says nothing of its development.';
+    return 'This verdict teaches the estimates nothing: clear film without an image, or a run whose brew was not kept, says nothing of its development.';
   if (moved.length === 0)
     return unmoved === 0
       ? 'No roll waits that this verdict could move.'

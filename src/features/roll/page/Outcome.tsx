@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { imageOf } from '@/core/outcome/grades';
 import { verdictWords } from '@/core/outcome/verdictWords';
 import { formatDuration } from '@/core/units/duration';
 import { developSeconds } from '@/core/plan/developSeconds';
@@ -22,7 +23,7 @@ export function Outcome({ dossier: { roll, run, verdict } }: { dossier: RollDoss
           Read a strip
         </Link>
       </p>
-      <VerdictTaught verdictId={verdict.id} />
+      <VerdictTaught verdictId={verdict.id} mayTeach={run.setup !== null && imageOf(verdict.defects) !== 'clear'} />
     </section>
   );
 }
