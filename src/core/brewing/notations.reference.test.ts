@@ -205,8 +205,9 @@ const quantities: readonly (readonly [QuantityKind, UnitChoice, readonly Case[]]
       ['12/2028', 2028],
       ["'28", 2028, 1928],
       ['05', 2005, 1905],
-      ['19', '?'],
-      ['20', '?'],
+      // The first half of a year is a number that no form takes.
+      ['19', 19],
+      ['20', 20],
       ["'64", 1964],
       ['13/89', '?'],
       ['someday', '?'],
