@@ -1,5 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { inALitre } from '../units/perLitre';
+import { improvisedDeveloperSchema } from '../estimate/situationSchema';
+import { inAJug, inALitre } from '../units/perLitre';
+import { compositionOf, developerOf } from './composition';
+import type { BrewPart } from './part';
 import { spokenAmount, type SaidOf } from './spokenAmount';
 
 const of = (part: Partial<SaidOf> = {}): SaidOf => ({
@@ -62,6 +65,22 @@ describe('amounts as people say them (masses of spoons: common practice, no sour
     for (let ml = 100; ml <= 3000; ml++) {
       expect(inALitre(ml, ml)).toBe(1000);
       expect(inALitre(ml, ml * 1.1) * (ml * 1.1)).toBeCloseTo(ml * 1000, 6);
+    }
+  });
+  test.each(['dark-beer', 'red-wine'] as const)('%s fills a jug of any whole millilitres from 100 to 3000', (id) => {
+    const part = (ml: number): BrewPart => ({
+      key: id,
+      name: id,
+      unit: 'ml',
+      target: inAJug(inALitre(ml, ml), ml),
+      actual: null,
+      how: 'target',
+      lnSd: 0,
+      makeup: { kind: 'substance', substanceId: id },
+    });
+    for (let ml = 100; ml <= 3000; ml++) {
+      const developer = developerOf(compositionOf([part(ml)], ml));
+      expect(improvisedDeveloperSchema.safeParse(developer).success, `${ml} ml`).toBe(true);
     }
   });
   test('a tablespoon is that of the country', () => {

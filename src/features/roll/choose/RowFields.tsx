@@ -87,6 +87,13 @@ export function rowFields(rowId: LedgerRowId, plan: PlanInHand, units: UnitChoic
   }
 }
 
+/** Ascorbic acid of a tablet where nobody says another, mg: as on the workbench. Source: common practice, no source. */
+const USUAL_TABLET_MG = 1000;
+
+function tabletOf(substanceId: SubstanceId): number | null {
+  return substanceId === 'ascorbic-acid' ? USUAL_TABLET_MG : null;
+}
+
 /** A jug for amounts in a litre while its volume does not read. */
 const LITRE_ML = 1000;
 
@@ -113,7 +120,7 @@ function BrewFields({ plan: { form, change, errors }, units }: PartProps) {
           id={field}
           label={name}
           value={shown}
-          said={{ substanceId, unit, kit, tabletMg: null, volumeMl, usual: form.amountsFor }}
+          said={{ substanceId, unit, kit, tabletMg: tabletOf(substanceId), volumeMl, usual: form.amountsFor }}
           error={errors[field]}
           onChange={(value) =>
             change({ [field]: typeof value === 'number' && inJug ? inALitre(value, volumeMl) : value })
