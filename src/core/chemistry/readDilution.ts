@@ -1,6 +1,6 @@
 import { failure, success, type Result } from '../schema/result';
 import { measureOf } from '../units/measures';
-import { readNumber } from '../units/readNumber';
+import { NUMBER_WORDS, readNumber } from '../units/readNumber';
 import { concentrateFraction, type Parts } from './dilution';
 
 /** How a written dilution was understood. */
@@ -23,21 +23,6 @@ export type NamedDilutions = Readonly<Record<string, Parts>>;
 /** The working solution that a two-part developer is reckoned by, where it is used as mixed: 1+1+100. Source: our choice. */
 const USUAL_TWO_PART_SHARE = 2 / 102;
 
-const words: Record<string, number> = {
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twenty: 20,
-  fifty: 50,
-  hundred: 100,
-};
 const strengths: Record<string, number> = { full: 1, half: 1 / 2, third: 1 / 3, quarter: 1 / 4, double: 2 };
 
 const NUMBER = '(\\d+(?:[.,]\\d+)?)';
@@ -76,7 +61,7 @@ export function readDilution(text: string, usual: Parts, names: NamedDilutions =
     .trim()
     .toLowerCase()
     .replace(/(?<!\d)[½⅓⅔¼¾]/g, (sign) => fractions[sign] ?? sign)
-    .replace(/\b[a-z]+\b/g, (word) => String(words[word] ?? word));
+    .replace(/\b[a-z]+\b/g, (word) => String(NUMBER_WORDS[word] ?? word));
   if (plain === '')
     return wrong('Write the dilution as it stands on the bottle or in the recipe: 1+9, 1:31, 15 in 500.');
   const own = namedDilution(text, names);

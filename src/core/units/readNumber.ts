@@ -17,7 +17,8 @@ const SIGNS: Record<string, number> = {
   '⅕': 1 / 5,
 };
 
-const WORDS: Record<string, number> = {
+/** Whole numbers in words, as people write small ones. */
+export const NUMBER_WORDS: Readonly<Record<string, number>> = {
   one: 1,
   two: 2,
   three: 3,
@@ -44,7 +45,7 @@ const PARTS: Record<string, number> = { half: 1 / 2, third: 1 / 3, quarter: 1 / 
 
 const SIGN_CLASS = `[${Object.keys(SIGNS).join('')}]`;
 const PART = `(${Object.keys(PARTS).join('|')})s?`;
-const COUNT = `(${Object.keys(WORDS).join('|')}|an?)`;
+const COUNT = `(${Object.keys(NUMBER_WORDS).join('|')}|an?)`;
 
 /** Three figures behind one separator: thousands to some, decimals to others. */
 const EITHER = /^(\d{1,3})([.,])(\d{3})(?![\d.,])/;
@@ -141,5 +142,5 @@ function words(plain: string): NumberReading | null {
 }
 
 function countOf(word: string): number {
-  return WORDS[word] ?? 1;
+  return NUMBER_WORDS[word] ?? 1;
 }
