@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addRoll, openDemo, topOf } from './bench';
+import { USE_TIME, addRoll, openDemo, topOf } from './bench';
 
 test('fields say their range and unit, and impossible combinations explain themselves', async ({ page }) => {
   await page.goto('/rolls/new');
@@ -43,7 +43,7 @@ test('while a field is emptied and typed anew, what stood before stays in its pl
 }) => {
   await openDemo(page, '/rolls/tin-3');
   const time = page.getByTestId('time');
-  const pin = page.getByRole('button', { name: /^Use .* and mix$/ });
+  const pin = page.getByRole('button', { name: USE_TIME });
   // The time is the one with everything that the bench has learned.
   await expect(pin).toBeEnabled();
   const before = await time.textContent();
@@ -71,7 +71,7 @@ test('a likely nitrate roll cannot be planned, and says what to do', async ({ pa
   await expect(page.getByText('is likely on nitrate base. It burns fiercely')).toBeVisible();
   await page.getByRole('button', { name: 'Choose Blocked' }).click();
   await expect(page.getByText('Do not process this roll.')).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Use .* and mix$/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: USE_TIME })).toHaveCount(0);
 });
 
 test('when the browser’s storage is full, the page says so and keeps what is on it', async ({ page }) => {

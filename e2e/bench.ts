@@ -38,6 +38,9 @@ export async function typeAndGo(page: Page, field: Locator, text: string): Promi
   await loaded;
 }
 
+/** The button that takes the time as it stands. Where a jug is ready there is nothing left to mix. */
+export const USE_TIME = /^Use \d[\d:]*( and mix)?$/;
+
 /** Types a roll by hand and puts it on the bench. */
 export async function addRoll(
   page: Page,

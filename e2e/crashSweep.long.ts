@@ -1,13 +1,13 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
-import { addRoll, openDemo, recordsOf } from './bench';
+import { USE_TIME, addRoll, openDemo, recordsOf } from './bench';
 
 /** Kills the page at every step of a run, in the middle of the write, and looks for what is lost. */
 test('a page killed at any press of a run comes back at that press or just before it', async ({ context }) => {
   test.setTimeout(900_000);
   let page = await context.newPage();
   await addRoll(page, 'Crash tin');
-  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
+  await page.getByRole('button', { name: USE_TIME }).click();
   await page.getByRole('button', { name: 'It is mixed' }).click();
   await page.getByRole('button', { name: 'Go to the tank' }).click();
   await expect(page.getByTestId('hands')).toBeVisible();
@@ -164,7 +164,7 @@ test('a plan pinned while the page dies is pinned with its time, or not at all',
     let page = await context.newPage();
     await addRoll(page, `Pin tin ${index}`);
     const address = page.url();
-    const pin = page.getByRole('button', { name: /^Use .* and mix$/ });
+    const pin = page.getByRole('button', { name: USE_TIME });
     await expect(pin).toBeEnabled();
     await pin.evaluate((button: HTMLButtonElement) => button.click());
     await page.waitForTimeout(kill);

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { addRoll, choose, openDemo, recordsOf } from './bench';
+import { USE_TIME, addRoll, choose, openDemo, recordsOf } from './bench';
 
 async function openIdentify(page: Page, rollId: string): Promise<void> {
   await openDemo(page, `/rolls/${rollId}#identify`);
@@ -78,7 +78,7 @@ test('signs of age change the run', async ({ page }) => {
   await expect(page.getByText('pre-soak 6 minutes; never bend it back')).toBeVisible();
   await expect.poll(async () => JSON.stringify((await recordsOf(page, 'aetas')).rolls)).toContain('"brittle"');
   await page.reload();
-  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
+  await page.getByRole('button', { name: USE_TIME }).click();
   await page.getByRole('button', { name: 'It is mixed' }).click();
   await expect(page.getByRole('list', { name: 'Wet steps' })).toContainText('6:00');
 });

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { MORNING, choose, openDemo, recordsOf } from './bench';
+import { USE_TIME, MORNING, choose, openDemo, recordsOf } from './bench';
 
 const seconds = (text: string): number => text.split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
 const timeOf = async (page: Page): Promise<number> =>
@@ -96,7 +96,7 @@ test('a drop test keeps its clocks over a reload, counts pairs, and puts the rat
 
 test('later evidence shows the pinned time beside the new one, and says why it moved', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3');
-  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
+  await page.getByRole('button', { name: USE_TIME }).click();
   await page.locator('#test').getByRole('button', { name: /^Test/ }).first().click();
   await expect(page.getByText('it still stands')).toBeVisible();
   await page.getByRole('button', { name: 'A chart time' }).click();
@@ -288,7 +288,7 @@ test('a one-bath has its own time, no bromide, and neither stop nor fixer at the
   await expect(page.locator('#bromideGPerL')).toHaveCount(0);
   await choose(page, 'How the tank is moved', /^Gentle only/);
   await expect(page.getByText('gentle up to about 22 °C')).toBeVisible();
-  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
+  await page.getByRole('button', { name: USE_TIME }).click();
   await page.locator('#run').getByRole('button', { name: /^Run/ }).first().click();
   const steps = page.getByRole('list', { name: 'Wet steps' });
   await expect(steps).toContainText('Develop and fix');

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { EARLY, MORNING, addRoll, choose, pourEarly, recordsOf, typeAndGo } from './bench';
+import { USE_TIME, EARLY, MORNING, addRoll, choose, pourEarly, recordsOf, typeAndGo } from './bench';
 
 /** Minutes and seconds of a clock such as 15:20, in seconds. */
 function secondsOf(text: string): number {
@@ -46,7 +46,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   const ledger = page.getByRole('table', { name: 'Ledger of the development time' });
   await expect(ledger.getByText('5 inversions every 30 s')).toBeVisible();
   const total = ledger.locator('tfoot td').nth(1);
-  await expect(page.getByRole('button', { name: /^Use .* and mix$/ })).toBeEnabled();
+  await expect(page.getByRole('button', { name: USE_TIME })).toBeEnabled();
   await expect(page.getByTestId('time')).toHaveText((await total.textContent()) ?? '');
   const ratios = await ledger.locator('tbody tr td:nth-child(2)').allTextContents();
   const product = ratios
@@ -64,7 +64,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   // A reload keeps what was chosen.
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Instant coffee' })).toHaveValue('36');
-  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
+  await page.getByRole('button', { name: USE_TIME }).click();
 
   // Mix: the amounts for the tank.
   await expect(page.getByRole('list', { name: 'What goes in, in order' })).toContainText('18 g');
@@ -171,7 +171,7 @@ test('a concentrate by dilution, an unexposed roll, and jugs that wear', async (
   await expect(page.getByLabel('Water', { exact: true })).toHaveValue('31');
   await page.getByLabel('Water', { exact: true }).fill('63');
   await expect(page.getByText(/ 1\+63$/).first()).toBeVisible();
-  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
+  await page.getByRole('button', { name: USE_TIME }).click();
   await expect(page.getByRole('list', { name: 'What goes in, in order' })).toContainText('7.8 ml');
   await page.getByRole('button', { name: 'It is mixed' }).click();
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
@@ -184,7 +184,7 @@ test('a concentrate by dilution, an unexposed roll, and jugs that wear', async (
 
 test('two tabs on one run: the second one follows, and can take over', async ({ context, page }) => {
   await addRoll(page, 'Third tin');
-  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
+  await page.getByRole('button', { name: USE_TIME }).click();
   await page.getByRole('button', { name: 'It is mixed' }).click();
   await page.getByRole('button', { name: 'Go to the tank' }).click();
   await page.getByRole('button', { name: 'Pre-soak is in: start' }).click();

@@ -1,12 +1,12 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { strFromU8, unzipSync } from 'fflate';
-import { openDemo, recordsOf } from './bench';
+import { USE_TIME, openDemo, recordsOf } from './bench';
 
 test('the predicted strips follow what is chosen, and a strategy is taken by its picture', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3#choose');
   // The time is the one with everything that the bench has learned.
-  await expect(page.getByRole('button', { name: /^Use .* and mix$/ })).toBeEnabled();
+  await expect(page.getByRole('button', { name: USE_TIME })).toBeEnabled();
   const strips = page.getByRole('region', { name: 'How it would look' });
   await expect(strips.locator('svg')).toHaveCount(8);
   const hold = strips.locator('label').filter({ hasText: 'Hold' });

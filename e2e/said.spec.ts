@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { MORNING, choose, recordsOf, throughTheTank } from './bench';
+import { USE_TIME, MORNING, choose, recordsOf, throughTheTank } from './bench';
 
 /*
  * What a person says and does is what is reckoned: journeys from an empty bench to the verdict. Amounts, times and years are check
@@ -52,7 +52,7 @@ async function judge(
 
 /** Takes the time as it stands and says that the brew is mixed. */
 async function useAndMix(page: Page): Promise<void> {
-  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
+  await page.getByRole('button', { name: USE_TIME }).click();
   await page.getByRole('button', { name: 'It is mixed' }).click();
 }
 
@@ -71,7 +71,7 @@ test('a can of beer goes in whole, and has its time', async ({ page }) => {
   await expect(page.getByRole('textbox', { name: 'Dark beer' })).toHaveValue('750');
   await page.getByRole('button', { name: 'Read it as 440 ml in this jug, 1000 ml/l' }).click();
   await expect(page.getByRole('textbox', { name: 'Dark beer' })).toHaveValue('1000');
-  const button = page.getByRole('button', { name: /^(Use .* and mix|My time)$/ });
+  const button = page.getByRole('button', { name: /^(Use \d[\d:]*( and mix)?|My time)$/ });
   await expect(button.first()).toBeVisible();
   await page.getByRole('button', { name: 'My time', exact: true }).click();
   await page.locator('#ownTimeMin').fill('half an hour');
@@ -160,7 +160,7 @@ test('part of a packet: so much of its weight as the jug is of what it makes', a
   // What was mixed for the roll is what the roll reckons with.
   await expect(page.getByRole('radio', { name: 'From a jug' })).toBeChecked();
   await expect(page.getByText(/in metol–hydroquinone borax powder, undiluted/)).toBeVisible();
-  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
+  await page.getByRole('button', { name: USE_TIME }).click();
   await throughTheTank(page);
   await judge(page);
 });
@@ -177,7 +177,7 @@ test('a found roll of sheet years is stopped until SAFETY is read on its edge', 
   await page.getByRole('radio', { name: 'SAFETY' }).click();
   await expect(page.getByText('is likely on nitrate base')).toHaveCount(0);
   await page.getByRole('link', { name: /^Choose/ }).click();
-  await expect(page.getByRole('button', { name: /^Use .* and mix$/ })).toBeEnabled();
+  await expect(page.getByRole('button', { name: USE_TIME })).toBeEnabled();
   await useAndMix(page);
   await throughTheTank(page);
   await judge(page, { fog: 'Slight veil' });
@@ -191,7 +191,7 @@ test('film of 1965 to 1975 on paper backing is no nitrate', async ({ page }) => 
     year: '1970',
   });
   await expect(page.getByText(/nitrate/)).toHaveCount(0);
-  await expect(page.getByRole('button', { name: /^Use .* and mix$/ })).toBeEnabled();
+  await expect(page.getByRole('button', { name: USE_TIME })).toBeEnabled();
 });
 
 test('a one-shot used once is told as such, and its jug is asked about', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { MORNING, openDemo, recordsOf } from './bench';
+import { USE_TIME, MORNING, openDemo, recordsOf } from './bench';
 
 type Shake = { atMs: number; tones: number };
 type StoredRun = {
@@ -39,7 +39,7 @@ async function atTank(page: Page, minutes: string, movement: string | RegExp): P
   await page.getByRole('option', { name: movement }).click();
   await page.getByRole('button', { name: 'My time', exact: true }).click();
   await page.locator('#ownTimeMin').fill(minutes);
-  await page.getByRole('button', { name: /^Use .* and mix$/ }).click();
+  await page.getByRole('button', { name: USE_TIME }).click();
   await page.getByRole('button', { name: /^It is mixed/ }).click();
   await page.getByRole('button', { name: 'Go to the tank' }).click();
   await expect(page.getByTestId('hands')).toHaveText(/^Ready/);

@@ -94,7 +94,7 @@ export function TimeStrip({ plan, units, pinned, onPin, onUnpin }: StripProps) {
               onClick={onPin}
               data-next-step={pinned ? undefined : true}
             >
-              {pinned ? `Use ${time} instead` : `Use ${time} and mix`}
+              {pinned ? `Use ${time} instead` : form.developerKind === 'jug' ? `Use ${time}` : `Use ${time} and mix`}
             </button>
           )}
           {pinned && (
