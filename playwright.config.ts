@@ -41,7 +41,7 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: chromium,
-    trace: 'retain-on-failure',
+    trace: process.env.AETAS_TRACE === '1' ? 'retain-on-failure' : 'off',
     actionTimeout: 20_000,
     locale: 'en-GB',
     timezoneId: 'UTC',
