@@ -84,6 +84,7 @@ function chartMovement({
   agitationId,
   movement,
 }: EstimateRequest): Pick<SituationInput, 'agitationId' | 'movement'> {
+  if (knownTime?.movement !== undefined) return { agitationId, movement: knownTime.movement };
   if (knownTime?.agitationId !== undefined) return { agitationId: knownTime.agitationId, movement: undefined };
   if (knownTime?.source === 'own') return { agitationId, movement };
   return { agitationId: CHART_AGITATION, movement: undefined };

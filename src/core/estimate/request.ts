@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { chartSourceIds } from './chartSources';
 import { evidenceSchema } from './evidenceSchema';
 import { agitationSchoolIds } from '../schedule/agitationSchools';
+import { movementSchema } from '../schedule/movement';
 import { partsSchema } from '../chemistry/partsSchema';
 import { situationShape } from './situationSchema';
 import { strategyIds } from './strategyIds';
@@ -38,6 +39,8 @@ export const estimateRequestSchema = z.strictObject({
       parts: partsSchema.optional(),
       /** Agitation of the known time; left out, the request’s for an own time and once a minute for any other. */
       agitationId: oneOf('Agitation of the known time', agitationSchoolIds).optional(),
+      /** A movement of one's own that it was found with, in place of a school's. */
+      movement: movementSchema.optional(),
       /** An own time that was found on film as old as this; else it speaks of fresh film. */
       aged: z.boolean('Aged: give true or false.').optional(),
     })

@@ -241,7 +241,10 @@ export function planFormOf(plan: Plan, initial: PlanForm): PlanForm {
     knownTimeMin: knownTime?.timeMin ?? '',
     knownTimeC: knownTime?.temperatureC ?? 20,
     knownTimeSource: knownTime?.source ?? 'somebody',
-    knownTimeAgitation: knownTime?.agitationId ?? (knownTime?.source === 'own' ? 'plan' : CHART_AGITATION),
+    knownTimeAgitation:
+      knownTime?.movement !== undefined
+        ? 'plan'
+        : (knownTime?.agitationId ?? (knownTime?.source === 'own' ? 'plan' : CHART_AGITATION)),
     knownTimeAged: knownTime?.aged ?? false,
     knownTimeNote: knownTime?.note ?? '',
     knownConcentrate: knownTime?.parts?.concentrate ?? '',
@@ -293,13 +296,17 @@ export function readPlanForm(
   const problems = fields.success ? [] : problemsFromZod(fields.error.issues);
   const developer = readDeveloper(form, jugs);
   if (!developer.ok) problems.push(...developer.problems);
-  const knownTime = readKnownTime(form, developer.ok ? developer.value.developer : null);
-  if (!knownTime.ok) problems.push(...knownTime.problems);
   const ownTime = readOwnTime(form, developer.ok && developer.value.developer.kind === 'other');
   if (!ownTime.ok) problems.push(...ownTime.problems);
   const movement = form.movement === null ? success(null) : readMovementForm(form.movement);
   if (!movement.ok)
     problems.push(...movement.problems.map(({ path, message }) => ({ path: `movement.${path}`, message })));
+  const knownTime = readKnownTime(
+    form,
+    developer.ok ? developer.value.developer : null,
+    movement.ok ? movement.value : null,
+  );
+  if (!knownTime.ok) problems.push(...knownTime.problems);
   const baths = bathsOfForm(form.baths);
   if (!baths.ok) problems.push(...baths.problems);
   const { name, coverVolumeMl } = filmFormats[film.formatId];
@@ -431,7 +438,11 @@ function isOfOtherAmounts(known: Plan['developer'], planned: Plan['developer']):
   );
 }
 
-function readKnownTime(form: PlanForm, developer: Plan['developer'] | null): Result<PlanChoices['knownTime']> {
+function readKnownTime(
+  form: PlanForm,
+  developer: Plan['developer'] | null,
+  own: Plan['movement'],
+): Result<PlanChoices['knownTime']> {
   // A time that is not typed yet says nothing, and stands in no way.
   if (!form.knownTimeOn || form.knownTimeMin === '') return success(null);
   const parsed = request.knownTime.unwrap().safeParse({
@@ -439,6 +450,7 @@ function readKnownTime(form: PlanForm, developer: Plan['developer'] | null): Res
     temperatureC: form.knownTimeC,
     source: form.knownTimeSource,
     agitationId: form.knownTimeAgitation === 'plan' ? form.agitationId : form.knownTimeAgitation,
+    ...(form.knownTimeAgitation === 'plan' && own !== null ? { movement: own.movement } : {}),
     ...(form.knownTimeSource === 'own' && form.knownTimeAged ? { aged: true } : {}),
     ...(form.developerKind === 'concentrate' && (form.knownConcentrate !== '' || form.knownWater !== '')
       ? { parts: { concentrate: form.knownConcentrate, water: form.knownWater } }

@@ -16,7 +16,10 @@ export function withStrategy(form: PlanForm, strategyId: PlanForm['strategyId'],
   if (form.strategyId === 'stand' || form.developerKind === 'one-bath') return { ...form, strategyId };
   const beforeStand = standFieldsOf(form);
   const set: StandFields = { ...beforeStand, agitationId: 'stand', movement: null, ...thinner(form, jugs) };
-  return { ...form, ...set, strategyId, beforeStand, standSet: set };
+  // A time that was known with the tank moved as planned was known with the tank moved as it was planned until now.
+  const known =
+    form.knownTimeAgitation === 'plan' && form.knownTimeMin !== '' ? { knownTimeAgitation: form.agitationId } : {};
+  return { ...form, ...set, ...known, strategyId, beforeStand, standSet: set };
 }
 
 /** The fields that a stand changes, as they stand. */

@@ -163,6 +163,8 @@ export const planSchema = z.strictObject({
       source: z.enum(chartSourceIds),
       parts: partsSchema.optional(),
       agitationId: request.agitationId.optional(),
+      /** A movement of one's own that it was found with. */
+      movement: movementSchema.optional(),
       aged: z.boolean().optional(),
       /** The brew that it was for, where its amounts were others than the plan's. */
       developer: request.developer.optional(),
