@@ -7,7 +7,7 @@ import { failure, success } from '@/core/schema/result';
 import { rollSchema, type Plan } from '@/core/records/records';
 import { settingRecordFor } from '@/core/plan/settingRecordFor';
 import { evidence as evidenceStep } from '@/core/formats/migrations/evidence';
-import { runProgress } from '@/core/schedule/runState';
+import { runProgress } from '@/core/run/runProgress';
 import { guardedFile, importBench, mergeBench, openBenchSource, wipeRecords } from './benchFiles';
 import { bottleMix, countFilms, dropMix, mixBrewOf, pourAway, recordMixEvent, startMix } from './brews';
 import { formulary } from '@/core/brewing/formulary';

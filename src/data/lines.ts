@@ -8,7 +8,7 @@ import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
 import type { RowSink } from '@/core/formats/benchFile';
 import type { Result } from '@/core/schema/result';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
-import { runProgress } from '@/core/schedule/runState';
+import { runProgress } from '@/core/run/runProgress';
 import { changeLines, lumpsOf, replaceLumps, type Lump } from './lumps';
 import { pack } from './packing';
 import { inSteps, step } from './steps';

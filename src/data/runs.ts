@@ -1,11 +1,11 @@
-import { tankFilms, type AlongsideRoll } from '@/core/plan/alongside';
+import { tankFilms, type SharedTankRoll } from '@/core/run/sharedTank';
 import type { JugFate, Plan, Roll, Run } from '@/core/records/records';
 import { brewWear } from '@/core/plan/estimateRequestFor';
 import { developerName } from '@/core/plan/developerName';
-import type { RunEvent } from '@/core/schedule/runEvents';
-import { runProgress } from '@/core/schedule/runState';
-import { movementOf, runSteps } from '@/core/plan/runSteps';
-import { jugsFor, slowerFixing, wantsJug } from '@/core/plan/tankChecks';
+import type { RunEvent } from '@/core/run/runEvents';
+import { runProgress } from '@/core/run/runProgress';
+import { movementOf, runSteps } from '@/core/run/runSteps';
+import { jugsFor, slowerFixing, wantsJug } from '@/core/run/tankChecks';
 import { act, newStamps, type Writer } from './act';
 import { markSpent, takeOffBench } from './brews';
 import type { TypedUpTo } from './drafts';
@@ -16,7 +16,7 @@ import type { TypedUpTo } from './drafts';
  * @param alongside other rolls in the same tank
  * @returns the run's id
  */
-export async function layOutRun(plan: Plan, alongside: readonly AlongsideRoll[] = []): Promise<string> {
+export async function layOutRun(plan: Plan, alongside: readonly SharedTankRoll[] = []): Promise<string> {
   const { pinned } = plan;
   if (pinned === null) throw new Error('A run needs a pinned plan.');
   return act(`run:${plan.rollId}`, async (writer) => {
@@ -61,6 +61,7 @@ async function setupOf(writer: Writer, plan: Plan): Promise<Run['setup']> {
     developer,
     bromideGPerL,
     wear: brewWear(brew, plan.volumeMl, Date.now()),
+    tankMl: plan.volumeMl,
     temperatureC,
     ambientC,
     agitationId,

@@ -32,6 +32,22 @@ describe('a clock that goes on evenly', () => {
     expect(clock.now()).toBe(at.wall);
     expect(clock.jumpMs()).toBe(0);
   });
+  test('a stopwatch that slept with the lid closed is caught up with at once, and once', () => {
+    const { at, clock, pass } = clocks();
+    pass(10_000);
+    at.wall += 300_000;
+    pass(250);
+    expect(clock.catchUp()).toBe(300_000);
+    expect(clock.now()).toBe(at.wall);
+    expect(clock.catchUp()).toBe(0);
+  });
+  test('a clock that was set back is not caught up with: time goes on', () => {
+    const { at, clock, pass } = clocks();
+    at.wall -= 3_600_000;
+    pass(1000);
+    expect(clock.catchUp()).toBe(0);
+    expect(clock.now()).toBe(1_001_000);
+  });
   test('small corrections go unnoticed', () => {
     const { at, clock } = clocks();
     at.wall += 900;

@@ -31,6 +31,17 @@ export class SteadyClock {
     return Math.abs(jump) < JUMP_MS ? 0 : jump;
   }
 
+  /**
+   * Goes by the computer's clock where that is ahead: the browser's stopwatch stands still while a computer sleeps, and the film
+   * does not.
+   * @returns by how much it was ahead, ms; 0 while they agree or the computer's is behind
+   */
+  catchUp(): number {
+    const ahead = Math.max(0, this.jumpMs());
+    if (ahead > 0) this.agree();
+    return ahead;
+  }
+
   /** Goes by the computer's clock from now on. */
   agree(): void {
     this.baseMs = this.wall() - this.watch();

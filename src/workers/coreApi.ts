@@ -9,7 +9,7 @@ import { nearestPieces } from '@/core/learning/benchEvidence';
 import { GrowingEvidence, learnPieces, learnStarting, type LearningChange } from '@/core/learning/learning';
 import { benchTimes, type RollInHand } from '@/core/plan/benchTimes';
 import { verdictEffect } from '@/core/plan/verdictEffect';
-import { alongsideRolls } from '@/core/plan/alongside';
+import { sharedTankRolls } from '@/core/run/sharedTank';
 import type { PlanChoices } from '@/core/plan/planForm';
 import type { Brew, Roll, Stock } from '@/core/records/records';
 
@@ -68,7 +68,7 @@ export const coreApi = {
     timeMin: number,
     brew: Brew | null,
     nowMs: number,
-  ) => alongsideRolls(rolls, choices, timeMin, brew, nowMs, learning),
+  ) => sharedTankRolls(rolls, choices, timeMin, brew, nowMs, learning),
   /** What one verdict changed for the rolls that wait. */
   verdictEffect: (verdictId: string, rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number) =>
     verdictEffect(verdictId, rolls, jugs, nowMs, learning),

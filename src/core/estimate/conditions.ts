@@ -120,7 +120,7 @@ export function resolveConditions(setting: SituationInput): Conditions {
         : {
             startC: setting.temperatureC,
             ambientC: setting.ambientC,
-            timeConstantMin: tankTimeConstant(setting.wear.volumeMl),
+            timeConstantMin: tankTimeConstant(setting.tankMl ?? setting.wear.volumeMl),
           },
     agitation: { rateFactor: developer.kind === 'one-bath' ? 1 : school.rateFactor, lnSd: school.rateLnSd },
     ageAt: age.at,

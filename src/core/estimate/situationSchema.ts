@@ -138,6 +138,8 @@ export const situationShape = {
       volumeMl: limited('jugVolumeMl', 'Volume of the brew').default(500),
     })
     .default({ ageH: 0, films: 0, volumeMl: 500 }),
+  /** Volume in the tank, which cools; left out, that of the whole brew. */
+  tankMl: limited('jugVolumeMl', 'Volume in the tank').optional(),
   /** Spread of ln(rate) that the measuring of this brew left; left out, the usual one of its kind. */
   mixingLnSd: within('Spread of the mixing', 0, 2).optional(),
   temperatureC: limited('bathC'),

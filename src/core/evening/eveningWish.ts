@@ -1,8 +1,8 @@
 import { filmEquivalents } from '../films/filmFormats';
 import { developerName } from '../plan/developerName';
-import { runSteps } from '../plan/runSteps';
+import { runSteps } from '../run/runSteps';
 import type { Brew, Plan, Roll, Run } from '../records/records';
-import { runProgress } from '../schedule/runState';
+import { runProgress } from '../run/runProgress';
 import type { EveningJug, EveningRoll } from './evening';
 
 /** Mixing and standing of a jug, min. Source: common practice (a quarter of an hour; 5 to 10 min for bubbles), no source. */

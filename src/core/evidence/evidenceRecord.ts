@@ -11,6 +11,8 @@ export const settingRecordSchema = z.strictObject({
   developer: situationShape.developer,
   bromideGPerL: limited('amountPerL', 'Potassium bromide'),
   wear: z.strictObject({ ageH: limited('brewAgeH'), films: limited('jugFilms'), volumeMl: limited('jugVolumeMl') }),
+  /** Volume in the tank; missing in settings from before it was kept. */
+  tankMl: situationShape.tankMl,
   temperatureC: situationShape.temperatureC,
   ambientC: limited('roomC').nullable(),
   agitationId: situationShape.agitationId,

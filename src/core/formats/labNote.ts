@@ -2,7 +2,7 @@ import { verdictWords } from '../outcome/verdictWords';
 import { developSeconds } from '../plan/developSeconds';
 import type { Brew, Roll, Run, Stock, Verdict } from '../records/records';
 import { liquids } from '../schedule/baths';
-import { runProgress, type TemperatureReading } from '../schedule/runState';
+import { runProgress, type TemperatureReading } from '../run/runProgress';
 import { formatDuration, formatMinutes } from '../units/duration';
 import { formatNumber } from '../units/quantity';
 

@@ -9,10 +9,10 @@ import { eyeScatter, type EyeScatter } from '../outcome/eyeScatter';
 import { stockFamilies } from '../films/stockFamilies';
 import { BLACK_FOG_D, fogGradeD, imageOf } from '../outcome/grades';
 import { neededTime, type HeldRun } from '../outcome/neededTime';
-import { tankInHand } from '../records/runTank';
-import { runProgress } from '../schedule/runState';
+import { developingTank } from '../run/developingTank';
+import { runProgress } from '../run/runProgress';
 import { timeForDose } from '../thermal/drift';
-import { tankDose } from '../thermal/tankTemperature';
+import { tankDose } from '../run/tankTemperature';
 import { dropRatio } from '../evidence/dropTest';
 import type { SettingRecord } from '../evidence/evidenceRecord';
 
@@ -106,7 +106,8 @@ export function judgedRun(run: Run, verdict: Verdict): JudgedRun | null {
     rollId: run.rollId,
     verdictId: id,
     atMs: createdMs,
-    setup: run.setup,
+    // A run from before the tank's volume was in its setting has it beside it.
+    setup: run.volumeMl === undefined ? run.setup : { tankMl: run.volumeMl, ...run.setup },
     timeMin: developedMin(run),
     contrast,
     fog,
@@ -187,7 +188,7 @@ export function developedMin(run: Run): number {
   const { tookS, readings } = runProgress(run.steps, run.events);
   const took = tookS[index] ?? 0;
   if (took <= 0) return run.pinned.timeMin;
-  const inHand = tankInHand(run, index, readings);
+  const inHand = developingTank(run, index, readings);
   if (inHand === null) return took / 60;
   // What was measured in the tank counts as so many minutes of the bath that was planned.
   const { tank, q10 } = inHand;

@@ -1,5 +1,5 @@
 import type { Run, Verdict } from '../records/records';
-import { runProgress } from '../schedule/runState';
+import { runProgress } from '../run/runProgress';
 import { formatDuration } from '../units/duration';
 
 /** A run as it is compared with others. */

@@ -1,7 +1,7 @@
 import { crossing } from '../inference/crossing';
 import { normalQuantile } from '../inference/normalQuantile';
 import { LN_GRADIENT_PER_GRADE } from './grades';
-import { outlookGradient, type TankOutlook } from './tankOutlook';
+import { outlookGradient, type TankOutlook } from '../run/tankOutlook';
 
 /** The time that a film would have needed, by its verdict. */
 export interface NeededTime {

@@ -31,6 +31,7 @@ export function estimateRequestFor(
     developer: choices.developer,
     bromideGPerL: choices.bromideGPerL,
     wear: brewWear(brew ?? undefined, choices.volumeMl, nowMs),
+    tankMl: choices.volumeMl,
     mixingLnSd: brew?.mixingLnSd ?? undefined,
     temperatureC: choices.temperatureC,
     ambientC: choices.ambientC ?? undefined,

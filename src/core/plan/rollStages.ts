@@ -1,6 +1,6 @@
 import type { Plan, Roll, Run, Stock, Verdict } from '../records/records';
 import { nitrateRisk } from '../safety/nitrate';
-import { runProgress } from '../schedule/runState';
+import { runProgress } from '../run/runProgress';
 
 /** The seven stages of a roll, in the order of work. */
 export const stages = {

@@ -15,6 +15,7 @@ export function settingRecordFor(choices: PlanChoices, brew: Brew | null, nowMs:
     developer,
     bromideGPerL,
     wear: brewWear(brew ?? undefined, choices.volumeMl, nowMs),
+    tankMl: choices.volumeMl,
     temperatureC,
     ambientC,
     agitationId,

@@ -5,8 +5,8 @@ import { fixMinFromClearing, usualFixMin } from '../fixing/fixTime';
 import { washSchoolIds } from '../fixing/washSchools';
 import { handsAt, movementCues } from './agitationCues';
 import { agitationSchoolIds, agitationSchools } from './agitationSchools';
-import type { RunEvent } from './runEvents';
-import { isSamePress, runProgress, tankView } from './runState';
+import type { RunEvent } from '../run/runEvents';
+import { isSamePress, runProgress, stepView } from '../run/runProgress';
 import { bathsOf, usualWetChoice, type WetChoice } from '../plan/wetProcess';
 import { bathSchema, readyBaths, type Bath } from './baths';
 import { bursts, movementRate, seconds, turns, type Movement } from './movement';
@@ -309,11 +309,11 @@ describe('a run from its events', () => {
   test('the clock comes from instants: a sleep of seven minutes is seven minutes', () => {
     const develop = steps[1];
     if (develop === undefined) throw new Error('no development');
-    const before = tankView(develop, at(62), at(92));
-    const after = tankView(develop, at(62), at(92 + 420));
+    const before = stepView(develop, at(62), at(92));
+    const after = stepView(develop, at(62), at(92 + 420));
     expect(before.remainingS - after.remainingS).toBe(420);
     expect(before).toMatchObject({ over: false, nextTurnS: 30 });
-    expect(tankView(develop, at(0), at(588)).pourOut).toBe(true);
-    expect(tankView(develop, at(0), at(612))).toMatchObject({ over: true, remainingS: -12 });
+    expect(stepView(develop, at(0), at(588)).pourOut).toBe(true);
+    expect(stepView(develop, at(0), at(612))).toMatchObject({ over: true, remainingS: -12 });
   });
 });

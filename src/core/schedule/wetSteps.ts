@@ -14,7 +14,7 @@ import {
   type PourIn,
 } from './baths';
 import { SECONDS_PER_TURN } from './amount';
-import { gestureIds, gestures, type Movement } from './movement';
+import { gestureIds, gestures, movementSchema, type Movement } from './movement';
 
 export const agitationCueSchema = z.strictObject({
   startS: limited('stepS'),
@@ -38,6 +38,8 @@ export const wetStepSchema = z.strictObject({
   untilClear: z.boolean().optional(),
   /** What the hands do where they move; missing in runs from before it was kept. */
   gesture: z.enum(gestureIds).optional(),
+  /** How they move: where a reading gives the bath another length, its movements follow. Missing in runs from before it was kept. */
+  movement: movementSchema.optional(),
 });
 
 export type WetStep = z.infer<typeof wetStepSchema>;
@@ -71,7 +73,7 @@ export function wetSteps(
         liquid: bath.liquid,
         ...(ownNote(bath) === '' ? {} : { note: ownNote(bath) }),
         ...(bath.length.kind === 'until-clear' ? { untilClear: true } : {}),
-        ...(bath.movement === null ? {} : { gesture: bath.movement.gesture }),
+        ...(bath.movement === null ? {} : { gesture: bath.movement.gesture, movement: bath.movement }),
       };
     });
 }
@@ -86,6 +88,7 @@ function developStep(bath: Bath, developS: number, movement: Movement, oneBath: 
     cues: movementCues(movement, developS, fromS),
     liquid: 'developer',
     gesture: movement.gesture,
+    movement,
   };
 }
 

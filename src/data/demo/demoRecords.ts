@@ -20,9 +20,9 @@ import { LOG_EXPOSURE_PER_STOP } from '@/core/units/stops';
 import { toStep } from '@/core/kit/readable';
 import { developerName } from '@/core/plan/developerName';
 import { initialPlanForm, readPlanForm, type PlanForm } from '@/core/plan/planForm';
-import type { RunEvent } from '@/core/schedule/runEvents';
+import type { RunEvent } from '@/core/run/runEvents';
 import { USUAL_POUR_IN } from '@/core/schedule/baths';
-import { movementOf, runSteps } from '@/core/plan/runSteps';
+import { movementOf, runSteps } from '@/core/run/runSteps';
 import type { WetStep } from '@/core/schedule/wetSteps';
 import { hutHabits, hutKit, hutPast, hutRecipes, hutRolls, hutStocks, hutStrips, type HutRoll } from './hut';
 

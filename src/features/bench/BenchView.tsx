@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import type { BenchTime } from '@/core/plan/benchTimes';
 import { nextAction } from '@/core/plan/nextAction';
-import { runProgress } from '@/core/schedule/runState';
+import { runProgress } from '@/core/run/runProgress';
 import { developSeconds } from '@/core/plan/developSeconds';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { useBench, useFinishedCount, useLastJudged, type Bench, type RollDossier } from '@/data/queries';

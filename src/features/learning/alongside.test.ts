@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { alongsideRolls, tankFilms, tankVolumeMl } from '@/core/plan/alongside';
+import { sharedTankRolls, tankFilms, tankVolumeMl } from '@/core/run/sharedTank';
 import { learnFrom } from '@/core/learning/learning';
 import { pinnedSchema } from '@/core/records/records';
 import { demoRecords } from '@/data/demo/demoRecords';
@@ -18,7 +18,7 @@ if (plan === undefined) throw new Error('The demo has this plan.');
 
 describe('rolls that share a tank', () => {
   test('each gets its own estimate in the tank’s brew, and the tank’s time as its own', () => {
-    const found = alongsideRolls([rollOf('tin-3'), rollOf('mast')], plan, 12, null, NOW, learning);
+    const found = sharedTankRolls([rollOf('tin-3'), rollOf('mast')], plan, 12, null, NOW, learning);
     expect(found.map(({ rollId }) => rollId)).toEqual(['tin-3', 'mast']);
     for (const { estimateMin, pinned } of found) {
       expect(pinned).toMatchObject({ timeMin: 12, own: true });
@@ -34,7 +34,7 @@ describe('rolls that share a tank', () => {
       ...plan,
       knownTime: { timeMin: 40, temperatureC: 20, source: 'own' as const },
     };
-    const time = (of: typeof plan) => alongsideRolls([rollOf('mast')], of, 12, null, NOW, learning)[0]?.estimateMin;
+    const time = (of: typeof plan) => sharedTankRolls([rollOf('mast')], of, 12, null, NOW, learning)[0]?.estimateMin;
     expect(time(known)).toBe(time({ ...plan, knownTime: null }));
   });
   test('reels stand on each other: their volumes and films add up', () => {

@@ -1,9 +1,9 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
-import { outlookGradient } from '@/core/outcome/tankOutlook';
+import { outlookGradient } from '@/core/run/tankOutlook';
 import type { Run } from '@/core/records/records';
-import { runProgress } from '@/core/schedule/runState';
+import { runProgress } from '@/core/run/runProgress';
 import { GRAPH_FONT, roundUp, type Inks } from '@/ui/graphPaper';
 import { PaperChart, type Paper, type PaperLine } from '@/ui/PaperChart';
 

@@ -6,7 +6,7 @@ import { verdictWords } from '@/core/outcome/verdictWords';
 import { developSeconds } from '@/core/plan/developSeconds';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
 import { liquids } from '@/core/schedule/baths';
-import { runProgress } from '@/core/schedule/runState';
+import { runProgress } from '@/core/run/runProgress';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { formatNumber, formatQuantity } from '@/core/units/quantity';
 import { readingWords } from '@/core/formats/labNote';

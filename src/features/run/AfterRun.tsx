@@ -1,7 +1,7 @@
 'use client';
 
 import { format } from 'date-fns';
-import { dryAt, dryings, leftovers, usedJugs, type DryingId, type GoesTo } from '@/core/plan/afterRun';
+import { dryAt, dryings, leftovers, usedJugs, type DryingId, type GoesTo } from '@/core/run/afterRun';
 import Link from 'next/link';
 import type { JugFate, Roll, Run } from '@/core/records/records';
 import { useBrews } from '@/data/queries';

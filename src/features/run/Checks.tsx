@@ -1,9 +1,9 @@
 'use client';
 
 import * as z from 'zod';
-import { jugsFor, tankChecks, type JugTally, type TankCheck } from '@/core/plan/tankChecks';
+import { jugsFor, tankChecks, type JugTally, type TankCheck } from '@/core/run/tankChecks';
 import type { Brew, Roll, Run } from '@/core/records/records';
-import type { RunProgress } from '@/core/schedule/runState';
+import type { RunProgress } from '@/core/run/runProgress';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { useBrews, useSettings } from '@/data/queries';
 import { chooseJug } from '@/data/runs';

@@ -2,8 +2,8 @@
 
 import * as z from 'zod';
 import { CLEARING_MULTIPLE } from '@/core/fixing/fixTime';
-import { clearingToExpect } from '@/core/plan/tankChecks';
-import type { RunProgress } from '@/core/schedule/runState';
+import { clearingToExpect } from '@/core/run/tankChecks';
+import type { RunProgress } from '@/core/run/runProgress';
 import { formatDuration } from '@/core/units/duration';
 import { useBrews } from '@/data/queries';
 import { useDraft } from '@/features/keeping/useDraft';

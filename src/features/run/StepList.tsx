@@ -1,4 +1,4 @@
-import type { RunProgress } from '@/core/schedule/runState';
+import type { RunProgress } from '@/core/run/runProgress';
 import type { WetStep } from '@/core/schedule/wetSteps';
 import { formatDuration } from '@/core/units/duration';
 import { classes } from '@/ui/classes';

@@ -2,7 +2,7 @@
 
 import { format } from 'date-fns';
 import { useRef, useState } from 'react';
-import { bathJump, tankFace, type TankFace } from '@/core/plan/tankFace';
+import { bathJump, tankView, type TankView } from '@/core/run/tankView';
 import { developSeconds } from '@/core/plan/developSeconds';
 import type { Roll, Run } from '@/core/records/records';
 import { formatDuration } from '@/core/units/duration';
@@ -72,13 +72,13 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
   const light = useLight();
   const [noting, setNoting] = useState(false);
   const { events, record, unstored } = kept;
-  const face = tankFace(run, events, nowMs);
+  const face = tankView(run, events, nowMs);
   const phase = face?.progress.phase ?? 'ready';
   const awake = useWakeLock(phase !== 'finished');
   const running = phase === 'running';
   // A page that was opened with the clock already set back finds its last step in the future.
   const behindMs = Math.max(0, (events.at(-1)?.atMs ?? 0) - nowMs);
-  const jumpMs = running && clock.jumpMs !== 0 ? clock.jumpMs : running && behindMs > CLOCK_SLACK_MS ? -behindMs : 0;
+  const jumpMs = !running ? 0 : clock.jumpMs !== 0 ? clock.jumpMs : behindMs > CLOCK_SLACK_MS ? -behindMs : 0;
   // Until the browser has said who leads, a press counts: the database decides between two tabs.
   const mayAct = leads !== false && (practice?.mishap ?? null) === null;
   const jump = face === null ? null : bathJump(run, face.progress);
@@ -88,7 +88,11 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
     const atMs = clock.read();
     const { progress } = face;
     if (progress.phase === 'finished') leave(true);
-    else if (progress.phase === 'ready') void record({ kind: 'begin', stepIndex: 0, atMs });
+    else if (progress.phase === 'ready') {
+      // What the computer slept before the first bath is nobody's.
+      clock.settle();
+      void record({ kind: 'begin', stepIndex: 0, atMs });
+    }
     else if (progress.stepIndex + 1 < run.steps.length)
       void record({ kind: 'begin', stepIndex: progress.stepIndex + 1, atMs });
     else void record({ kind: 'finish', atMs });
@@ -159,18 +163,19 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
       <TankNotices
         unstored={unstored}
         jumpMs={jumpMs}
+        sleptMs={running ? clock.sleptMs : 0}
         missed={missedWords(missed)}
         leads={leads}
         takeOver={takeOver}
         jump={jump}
         units={settings}
         // The computer's clock was set: everything before moves along, so that the time that ran stays what it was.
-        onCarryOut={() => {
-          const seconds = Math.round(jumpMs / 1000);
+        onSet={(ms) => {
           clock.agree();
-          void record({ kind: 'clock', seconds, atMs: clock.read() });
+          clock.settle();
+          void record({ kind: 'clock', seconds: Math.round(ms / 1000), atMs: clock.read() });
         }}
-        onAgree={clock.agree}
+        onSlept={clock.settle}
         onAnyway={(why) => {
           const next = progress.stepIndex + 1;
           void record({ kind: 'note', text: why, atMs: clock.read() }).then((taken) => {
@@ -393,7 +398,7 @@ function Small({ disabled, onPress, children }: { disabled: boolean; onPress: ()
   );
 }
 
-function GradientNow({ face: { gradient } }: { face: TankFace }) {
+function GradientNow({ face: { gradient } }: { face: TankView }) {
   if (gradient === null) return null;
   return (
     <span data-testid="gradient-now">

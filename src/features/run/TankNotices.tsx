@@ -1,6 +1,6 @@
 'use client';
 
-import type { BathJump } from '@/core/plan/tankFace';
+import type { BathJump } from '@/core/run/tankView';
 import { formatDuration } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { dropDraft } from '@/data/drafts';
@@ -8,16 +8,20 @@ import { useDraftText } from '@/features/keeping/useDraft';
 
 interface TankNoticesProps {
   unstored: string | null;
-  /** By how much the computer's clock was set, ms; 0 while it was not. */
+  /** By how much the computer's clock was set back, ms, below 0; 0 while it was not. */
   jumpMs: number;
+  /** Time that was counted because the computer slept or its clock was set ahead, ms. */
+  sleptMs: number;
   /** Signals that passed while the page slept; empty as a rule. */
   missed: string;
   leads: boolean | null;
   takeOver: () => void;
   jump: BathJump | null;
   units: UnitChoice;
-  onCarryOut: () => void;
-  onAgree: () => void;
+  /** The clock was set by so much: the time that ran is kept. */
+  onSet: (ms: number) => void;
+  /** The computer slept: the time counts, as it does already. */
+  onSlept: () => void;
   /** Pours the next bath in although it is far from this one, for a reason. */
   onAnyway: (why: string) => void;
 }
@@ -28,13 +32,14 @@ const row = 'flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hair px
 export function TankNotices({
   unstored,
   jumpMs,
+  sleptMs,
   missed,
   leads,
   takeOver,
   jump,
   units,
-  onCarryOut,
-  onAgree,
+  onSet,
+  onSlept,
   onAnyway,
 }: TankNoticesProps) {
   const degrees = (celsius: number): string => formatQuantity(celsius, 'temperature', units);
@@ -45,20 +50,28 @@ export function TankNotices({
           <b>The clock goes on in this tab only.</b> {unstored} Leave this tab open: it tries again every few seconds.
         </p>
       )}
+      {sleptMs > 0 && (
+        <div role="alert" className={row}>
+          <span className="max-w-[70ch]">
+            This computer was asleep for {lengthOf(sleptMs)}, or its clock was set ahead by as much. The time is
+            counted.
+          </span>
+          <button type="button" className="act min-h-11" onClick={onSlept}>
+            It was asleep
+          </button>
+          <button type="button" className="act min-h-11" onClick={() => onSet(sleptMs)}>
+            The clock was set: do not count it
+          </button>
+        </div>
+      )}
       {jumpMs !== 0 && (
         <div role="alert" className={row}>
           <span className="max-w-[70ch]">
-            This computer’s clock is {formatDuration(Math.abs(Math.round(jumpMs / 1000)))}{' '}
-            {jumpMs > 0 ? 'ahead of' : 'behind'} the time that ran here. Was it set, or was the computer asleep?
+            This computer’s clock is {lengthOf(jumpMs)} behind the time that ran here: it was set back.
           </span>
-          <button type="button" className="act min-h-11" onClick={onCarryOut}>
-            It was set: keep the time that ran
+          <button type="button" className="act min-h-11" onClick={() => onSet(jumpMs)}>
+            Keep the time that ran
           </button>
-          {jumpMs > 0 && (
-            <button type="button" className="act min-h-11" onClick={onAgree}>
-              It was asleep: count that time
-            </button>
-          )}
         </div>
       )}
       {missed !== '' && (
@@ -86,6 +99,9 @@ export function TankNotices({
     </>
   );
 }
+
+/** A length of time as it reads. */
+const lengthOf = (ms: number): string => formatDuration(Math.abs(Math.round(ms / 1000)));
 
 /** Key of the draft of a reason for going on all the same. */
 const WHY_DRAFT = 'far-apart';

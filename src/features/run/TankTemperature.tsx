@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import type { TankFace } from '@/core/plan/tankFace';
+import type { TankView } from '@/core/run/tankView';
 import type { Run, Settings } from '@/core/records/records';
-import type { RunEvent } from '@/core/schedule/runEvents';
+import type { RunEvent } from '@/core/run/runEvents';
 import { formatDuration } from '@/core/units/duration';
 import { formatQuantity } from '@/core/units/quantity';
 import { Segments } from '@/ui/Segments';
@@ -11,7 +11,7 @@ import { TemperatureKeys } from './TemperatureKeys';
 import type { TankClock } from './useTankClock';
 
 interface TankTemperatureProps {
-  face: TankFace;
+  face: TankView;
   run: Run;
   settings: Settings;
   disabled: boolean;

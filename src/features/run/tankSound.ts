@@ -1,4 +1,4 @@
-import type { TankSignalKind } from '@/core/schedule/tankSignals';
+import type { TankSignalKind } from '@/core/run/tankSignals';
 
 /** Tones of a signal, one after another: so many hertz for so many seconds. Told apart by pitch, number and length. */
 const tones: Record<TankSignalKind, readonly (readonly [hz: number, seconds: number])[]> = {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { tankView } from '@/core/schedule/runState';
+import { stepView } from '@/core/run/runProgress';
 import { bathsOf, usualWetChoice } from '@/core/plan/wetProcess';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
 import { wetSteps, type WetStep } from '@/core/schedule/wetSteps';
@@ -11,7 +11,7 @@ const steps = wetSteps(
   bathsOf(usualWetChoice({ remJet: false, longSoak: false, fixMin: 4, carbonateBrew: true })),
 );
 const [soak, develop, rinse] = steps as [WetStep, WetStep, WetStep];
-const at = (step: WetStep, seconds: number) => tankView(step, 0, seconds * 1000);
+const at = (step: WetStep, seconds: number) => stepView(step, 0, seconds * 1000);
 
 describe('what the hands read', () => {
   test.each([

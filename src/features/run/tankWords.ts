@@ -1,15 +1,15 @@
 import { format } from 'date-fns';
-import type { TankFace } from '@/core/plan/tankFace';
+import type { TankView } from '@/core/run/tankView';
 import type { AgitationCue } from '@/core/schedule/agitationCues';
-import type { TankView } from '@/core/schedule/runState';
-import type { TankSignalKind } from '@/core/schedule/tankSignals';
+import type { StepView } from '@/core/run/runProgress';
+import type { TankSignalKind } from '@/core/run/tankSignals';
 import type { WetStep } from '@/core/schedule/wetSteps';
-import type { HandSlip } from '@/core/outcome/tankOutlook';
+import type { TimingError } from '@/core/run/tankOutlook';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { formatNumber } from '@/core/units/quantity';
 
 /** What the hands do now, in the largest type. */
-export function handsWords(step: WetStep, view: TankView): string {
+export function handsWords(step: WetStep, view: StepView): string {
   if (view.over) return 'Pour out';
   if (view.pourOut) return 'Start pouring out';
   if (step.cues.length === 0 || tellsTurns(step)) return step.instruction;
@@ -27,7 +27,7 @@ function withTurns(gesture: string, cue: AgitationCue): string {
 }
 
 /** The line under the hands' word. */
-export function nextWords(view: TankView, nextStep: WetStep | undefined): string {
+export function nextWords(view: StepView, nextStep: WetStep | undefined): string {
   const then = nextStep === undefined ? 'then hang it up' : `then ${nextStep.name.toLowerCase()}`;
   if (view.remainingS === Infinity) return `until it runs clear, ${then}.`;
   if (view.over) return `late; ${then.replace('then', 'next:')}.`;
@@ -36,7 +36,7 @@ export function nextWords(view: TankView, nextStep: WetStep | undefined): string
 }
 
 /** What hands should notice at this moment; for the drawing of the gesture. */
-export function signalOf(step: WetStep, view: TankView): 'move' | 'still' | 'pour' | 'over' | null {
+export function signalOf(step: WetStep, view: StepView): 'move' | 'still' | 'pour' | 'over' | null {
   if (view.over) return 'over';
   if (view.pourOut) return 'pour';
   if (step.cues.length === 0) return null;
@@ -76,7 +76,7 @@ const HARDLY = 0.2;
 
 /** What a late or an early hand means, in words. */
 export function slipWords(
-  { seconds, small, grades }: HandSlip,
+  { seconds, small, grades }: TimingError,
   { lowMin, highMin }: { lowMin: number; highMin: number },
 ): string {
   const by = Math.abs(seconds);
@@ -97,7 +97,7 @@ function gradesWords(grades: number): string {
 }
 
 /** What the clock shows: what is left, what is over, or the time of the day at which the film was hung. */
-export function clockWords({ progress, step, view }: TankFace): string {
+export function clockWords({ progress, step, view }: TankView): string {
   if (progress.phase === 'finished') return progress.finishedMs === null ? '' : format(progress.finishedMs, 'HH:mm');
   if (view === null) return formatDuration(step.durationS);
   if (view.over) return `+${formatDuration(-view.remainingS)}`;
@@ -106,7 +106,7 @@ export function clockWords({ progress, step, view }: TankFace): string {
 
 /** The words of the primary button. */
 export function primaryWords(
-  phase: TankFace['progress']['phase'],
+  phase: TankView['progress']['phase'],
   nextName: string | undefined,
   practising: boolean,
 ): string {

@@ -2,9 +2,9 @@
 
 import { useEffect, useRef } from 'react';
 import { SimulatedProbe } from '@/core/devices/simulatedProbe';
-import type { TankFace } from '@/core/plan/tankFace';
+import type { TankView } from '@/core/run/tankView';
 import type { Run } from '@/core/records/records';
-import type { RunEvent } from '@/core/schedule/runEvents';
+import type { RunEvent } from '@/core/run/runEvents';
 import { useSettings } from '@/data/queries';
 import type { TankClock } from './useTankClock';
 
@@ -16,7 +16,7 @@ const STAND_IN_ROOM_C = 18;
 
 interface ProbeInTank {
   run: Run;
-  face: TankFace | null;
+  face: TankView | null;
   clock: TankClock;
   on: boolean;
   record: (event: RunEvent) => Promise<boolean>;

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { SteadyClock } from '@/ui/steadyClock';
 
 /** The clock at the tank. */
@@ -9,8 +9,12 @@ export interface TankClock {
   nowMs: number;
   /** The same, at the moment of a press. */
   read: () => number;
-  /** By how much the computer's clock was set since, ms; 0 while it was not. */
+  /** By how much the computer's clock was set back since, ms, below 0; 0 while it was not. */
   jumpMs: number;
+  /** Time that was counted because the computer's clock was ahead, ms: it slept, or was set. 0 where nothing is to be said of it. */
+  sleptMs: number;
+  /** Nothing more is to be said of the time that was counted. */
+  settle: () => void;
   /** Goes by the computer's clock from now on. */
   agree: () => void;
   /** Draws this instant at once, without waiting for the next look. */
@@ -20,23 +24,40 @@ export interface TankClock {
 }
 
 /**
- * A clock that nobody can set, refreshed now and then.
+ * A clock that nobody can set back, refreshed now and then. Time in which the computer slept counts.
  * @param everyMs how often, ms
  * @param pace how many of its seconds go by in one
  */
 export function useTankClock(everyMs: number, pace = 1): TankClock {
   const [clock] = useState(() => (pace === 1 ? new SteadyClock() : quickClock(pace)));
-  const [now, setNow] = useState(() => ({ nowMs: clock.now(), jumpMs: 0 }));
-  const refresh = useCallback(() => setNow({ nowMs: clock.now(), jumpMs: clock.jumpMs() }), [clock]);
+  const [now, setNow] = useState(() => ({ nowMs: clock.now(), jumpMs: 0, sleptMs: 0 }));
+  const look = useCallback((): number => {
+    const slept = clock.catchUp();
+    const nowMs = clock.now();
+    setNow(({ sleptMs }) => ({ nowMs, jumpMs: clock.jumpMs(), sleptMs: sleptMs + slept }));
+    return nowMs;
+  }, [clock]);
   useEffect(() => {
+    const refresh = (): void => void look();
     const timer = setInterval(refresh, everyMs);
     document.addEventListener('visibilitychange', refresh);
     return () => {
       clearInterval(timer);
       document.removeEventListener('visibilitychange', refresh);
     };
-  }, [refresh, everyMs]);
-  return { ...now, read: () => clock.now(), agree: () => clock.agree(), refresh, pace };
+  }, [look, everyMs]);
+  return useMemo(
+    () => ({
+      ...now,
+      // A press that is the first to notice counts the sleep as well.
+      read: () => (clock.jumpMs() > 0 ? look() : clock.now()),
+      settle: () => setNow((before) => ({ ...before, sleptMs: 0 })),
+      agree: () => clock.agree(),
+      refresh: () => void look(),
+      pace,
+    }),
+    [now, clock, look, pace],
+  );
 }
 
 /** A clock for practice: it starts now and runs ahead of any other, which is no jump. */

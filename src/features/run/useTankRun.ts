@@ -2,8 +2,8 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Run } from '@/core/records/records';
-import type { RunEvent } from '@/core/schedule/runEvents';
-import { isSamePress } from '@/core/schedule/runState';
+import type { RunEvent } from '@/core/run/runEvents';
+import { isSamePress } from '@/core/run/runProgress';
 import { dropDraft, keepDraft } from '@/data/drafts';
 import { recordEvents } from '@/data/runs';
 import { storageTrouble } from '@/data/trouble';

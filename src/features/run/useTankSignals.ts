@@ -1,10 +1,11 @@
 'use client';
 
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import { COUNTED_S, tankSignals, type TankSignal, type TankSignalKind } from '@/core/schedule/tankSignals';
+import { COUNTED_S, tankSignals, type TankSignal, type TankSignalKind } from '@/core/run/tankSignals';
 import type { WetStep } from '@/core/schedule/wetSteps';
 import type { TankClock } from './useTankClock';
 import { say } from '@/ui/speech';
+import { signalTeller } from './signalTeller';
 import { followSound, shake, soundIn, soundIsAwake, wakeSound } from './tankSound';
 import { spokenWords } from './tankWords';
 
@@ -48,6 +49,9 @@ export function useTankSignals({ step, startMs, clock, leads, sound, voice }: Ta
     words.current = step;
   }, [step]);
   const on = leads && startMs !== null;
+  const look = useRef<(() => void) | null>(null);
+  // A computer that slept wakes with its timers late by as much.
+  useEffect(() => look.current?.(), [clock.sleptMs]);
 
   // A touch or a key wakes the sound, also after a reload.
   useEffect(() => {
@@ -84,40 +88,23 @@ export function useTankSignals({ step, startMs, clock, leads, sound, voice }: Ta
 
   useEffect(() => {
     if (!on) return;
-    const list = tellings(words.current, voice);
-    let next = list.findIndex(({ atS }) => startMs + atS * 1000 > clock.read());
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const arm = (): void => {
-      const due = list[next];
-      if (next < 0 || due === undefined) return;
-      timer = setTimeout(tell, Math.max(0, (startMs + due.atS * 1000 - clock.read()) / clock.pace));
-    };
-    const tell = (): void => {
-      const now = clock.read();
-      const passed: Telling[] = [];
-      for (let due = list[next]; due !== undefined && startMs + due.atS * 1000 <= now; due = list[next]) {
-        passed.push(due);
-        next += 1;
-      }
+    const teller = signalTeller(tellings(words.current, voice), startMs, clock, (passed, now) => {
       const late = passed.filter(({ atS }) => now - startMs - atS * 1000 > MISSED_MS * clock.pace);
       const signals = late.flatMap(({ atS, kind }) => (kind === null ? [] : [{ atS, kind }]));
-      if (passed.length > 0) setMissed({ startMs, signals });
-      const last = passed.at(-1);
-      if (last !== undefined) {
-        clock.refresh();
-        const lastSignal = passed.findLast(({ kind }) => kind !== null)?.kind ?? null;
-        if (lastSignal !== null) shake(lastSignal);
-        // What was laid out ahead was not heard while everything slept.
-        if (signals.length > 0 && sound && lastSignal !== null) soundIn(lastSignal, 0);
-        if (voice) say(last.words);
-      }
-      arm();
-    };
-    arm();
-    document.addEventListener('visibilitychange', tell);
+      setMissed({ startMs, signals });
+      clock.refresh();
+      const lastSignal = passed.findLast(({ kind }) => kind !== null)?.kind ?? null;
+      if (lastSignal !== null) shake(lastSignal);
+      // What was laid out ahead was not heard while everything slept.
+      if (signals.length > 0 && sound && lastSignal !== null) soundIn(lastSignal, 0);
+      if (voice) say(passed.at(-1)?.words ?? '');
+    });
+    look.current = teller.look;
+    document.addEventListener('visibilitychange', teller.look);
     return () => {
-      clearTimeout(timer);
-      document.removeEventListener('visibilitychange', tell);
+      look.current = null;
+      teller.stop();
+      document.removeEventListener('visibilitychange', teller.look);
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [on, sound, voice, startMs, key, clock.pace]);

@@ -5,7 +5,7 @@ import type { SettingRecord } from '@/core/evidence/evidenceRecord';
 import { settingRecordFor } from '@/core/plan/settingRecordFor';
 import type { Brew } from '@/core/records/records';
 import { developedMin } from '@/core/learning/benchEvidence';
-import { runProgress } from '@/core/schedule/runState';
+import { runProgress } from '@/core/run/runProgress';
 import { useBrews, useDossier, useSettings, type RollDossier } from '@/data/queries';
 import { usePlanDraft } from '@/features/keeping/usePlanDraft';
 import { usePlanForm } from '@/features/roll/plan/usePlanForm';

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { cautionsFor } from '@/core/safety/cautions';
 import { nitrateRisk } from '@/core/safety/nitrate';
-import { runProgress } from '@/core/schedule/runState';
+import { runProgress } from '@/core/run/runProgress';
 import type { Study } from '@/core/estimate/study';
 import type { UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';

@@ -12,7 +12,7 @@ import {
   type ImageId,
 } from '@/core/outcome/grades';
 import { verdictValuesSchema, type VerdictValues } from '@/core/outcome/verdict';
-import { runProgress } from '@/core/schedule/runState';
+import { runProgress } from '@/core/run/runProgress';
 import type { RollDossier } from '@/data/queries';
 import { verdictDraftKey, writeVerdict } from '@/data/verdicts';
 import { useDraft } from '@/features/keeping/useDraft';

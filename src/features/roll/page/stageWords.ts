@@ -3,7 +3,7 @@ import type { Estimate } from '@/core/estimate/result';
 import { exposureStates } from '@/core/records/records';
 import { contrastGrades, fogGrades } from '@/core/outcome/grades';
 import { stages, type StageId } from '@/core/plan/rollStages';
-import { runProgress } from '@/core/schedule/runState';
+import { runProgress } from '@/core/run/runProgress';
 import { developSeconds } from '@/core/plan/developSeconds';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';

@@ -3,9 +3,9 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { planFacts } from '@/core/plan/planFacts';
-import { stepsByKey } from '@/core/plan/runSteps';
+import { stepsByKey } from '@/core/run/runSteps';
 import { cautionsFor } from '@/core/safety/cautions';
-import { runProgress } from '@/core/schedule/runState';
+import { runProgress } from '@/core/run/runProgress';
 import type { UnitChoice } from '@/core/units/quantity';
 import { changeBaths } from '@/data/plans';
 import type { RollDossier } from '@/data/queries';

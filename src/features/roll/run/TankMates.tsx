@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import * as z from 'zod';
-import { tankVolumeMl, type AlongsideRoll } from '@/core/plan/alongside';
+import { tankVolumeMl, type SharedTankRoll } from '@/core/run/sharedTank';
 import { developSeconds } from '@/core/plan/developSeconds';
 import { MOST_ALONGSIDE, type Brew, type Pinned, type Plan, type Roll, type Stock } from '@/core/records/records';
 import { filmFormats } from '@/core/films/filmFormats';
@@ -23,7 +23,7 @@ export interface Mates {
   chosen: RollDossier[];
   toggle: (rollId: string) => void;
   /** What each chosen roll is pinned with. */
-  alongside: AlongsideRoll[];
+  alongside: SharedTankRoll[];
   /** Those that have no estimate of their own in this brew. */
   unknown: readonly string[];
 }
@@ -36,7 +36,7 @@ export function useTankMates(roll: Roll, plan: PinnedPlan | null, brew: Brew | n
   const bench = useSettledBench();
   const learned = useLearned();
   const { form, change } = useDraft(`mates:${roll.id}`, matesSchema, (kept) => kept ?? { rollIds: [] });
-  const [found, setFound] = useState<AlongsideRoll[]>([]);
+  const [found, setFound] = useState<SharedTankRoll[]>([]);
   const possible = (bench?.dossiers ?? []).filter(({ roll: other, standing }) => {
     const waits = standing.atHand !== null && standing.atHand !== 'judge' && !standing.forbidden;
     return other.id !== roll.id && waits && other.exposure.state !== 'unexposed';
@@ -147,7 +147,7 @@ export function TankMates({ mates, roll, plan, units }: TankMatesProps) {
 }
 
 /** What the tank's time means for another roll. */
-function mateWords({ estimateMin, pinned }: AlongsideRoll, tankMin: number): string {
+function mateWords({ estimateMin, pinned }: SharedTankRoll, tankMin: number): string {
   const own = `By itself ${formatMinutes(estimateMin)} (${formatMinutes(pinned.lowMin)} to ${formatMinutes(pinned.highMin)})`;
   const far = percentWords(tankMin / estimateMin);
   const time = formatDuration(Math.round(tankMin * 60));

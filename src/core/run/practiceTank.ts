@@ -1,7 +1,7 @@
 import { seededEven, seededNormal } from '../devices/seededNoise';
 import { toStep } from '../kit/readable';
 import type { Roll, Run } from '../records/records';
-import type { RunProgress } from '../schedule/runState';
+import type { RunProgress } from './runProgress';
 import { agitationSchools } from '../schedule/agitationSchools';
 import { wetSteps } from '../schedule/wetSteps';
 import { bathsOf, usualWetChoice } from '../plan/wetProcess';

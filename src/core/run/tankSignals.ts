@@ -1,5 +1,5 @@
-import { POUR_OUT_S } from './agitationCues';
-import type { WetStep } from './wetSteps';
+import { POUR_OUT_S } from '../schedule/agitationCues';
+import type { WetStep } from '../schedule/wetSteps';
 
 /** Moments that hands should notice without looking. */
 export type TankSignalKind = 'ready' | 'move' | 'still' | 'pour' | 'over';

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { limited } from '../schema/fields';
 import { interpolate } from '../inference/interpolate';
-import { LN_GRADIENT_PER_GRADE } from './grades';
+import { LN_GRADIENT_PER_GRADE } from '../outcome/grades';
 
 /** What a tank has to know of its estimate once it runs: it must not ask anybody then. */
 export const tankOutlookSchema = z.strictObject({
@@ -37,7 +37,7 @@ export function outlookGradient(curve: TankOutlook['curve'], timeMin: number): n
 const SMALL_SHARE = 0.25;
 
 /** What a late or early hand means for the film. */
-export interface HandSlip {
+export interface TimingError {
   /** Seconds late; below 0 for early. */
   seconds: number;
   /** Small beside the doubt of the estimate. */
@@ -54,11 +54,11 @@ export interface HandSlip {
  * @returns whether it is small beside the band, and the grades of contrast that it moves
  * Source: a grade is a factor of e^0.18 of gradient (our estimate, as for verdicts).
  */
-export function handSlip(
+export function timingError(
   seconds: number,
   pinned: { timeMin: number; lowMin: number; highMin: number },
   curve: TankOutlook['curve'] | null,
-): HandSlip {
+): TimingError {
   const { timeMin, lowMin, highMin } = pinned;
   const movedMin = Math.max(timeMin / 100, timeMin + seconds / 60);
   const half = Math.log(seconds >= 0 ? highMin / timeMin : timeMin / lowMin);

@@ -1,17 +1,20 @@
 import { describe, expect, test } from 'vitest';
 import { driftDose } from '../thermal/drift';
-import type { Brew } from '../records/records';
+import { bathsOf, usualWetChoice } from '../plan/wetProcess';
+import type { Brew, Run } from '../records/records';
+import { agitationSchools } from '../schedule/agitationSchools';
+import { wetSteps } from '../schedule/wetSteps';
 import { sampleBrew } from '../testing/sampleBrew';
 import { sampleRun } from '../testing/sampleRun';
-import type { RunEvent } from '../schedule/runEvents';
+import type { RunEvent } from './runEvents';
 import { estimate } from '../estimate/estimate';
-import { judgedRun, pieceOfRun } from '../learning/benchEvidence';
+import { developedMin, judgedRun, pieceOfRun } from '../learning/benchEvidence';
 import { demoInputs } from '../testing/demoInputs';
 import { roomYears, sampleRequest } from '../testing/sampleRequest';
-import { isSamePress, runProgress } from '../schedule/runState';
+import { isSamePress, runProgress } from './runProgress';
 import { dryAt, leftovers } from './afterRun';
-import { stepInHand } from './stepInHand';
-import { bathJump, tankFace } from './tankFace';
+import { currentStep } from './currentStep';
+import { bathJump, tankView } from './tankView';
 import { clearingToExpect, jugTally, jugsFor, tankChecks } from './tankChecks';
 
 const run = sampleRun();
@@ -25,7 +28,7 @@ const read = (stepIndex: number | null, celsius: number, s: number): RunEvent =>
 });
 const developing = [begin(0, 0), begin(1, 60)];
 const face = (events: RunEvent[], s: number, of = run) => {
-  const found = tankFace(of, events, s * S);
+  const found = tankView(of, events, s * S);
   if (found === null) throw new Error('A run without steps.');
   return found;
 };
@@ -82,8 +85,75 @@ describe('fixing follows the clearing test', () => {
       begin(fixAt, 1000),
       { kind: 'clearing', seconds: 145, factor: 2, atMs: 1_150_000 },
     ];
-    expect(stepInHand(run, runProgress(run.steps, events))?.durationS).toBe(290);
+    expect(currentStep(run, runProgress(run.steps, events))?.durationS).toBe(290);
   });
+});
+
+describe('movements go with the length that a reading gives a bath', () => {
+  const fixAt = run.steps.findIndex(({ kind }) => kind === 'fix');
+  const steps = (of: Run['steps']): Run['steps'] =>
+    // Runs from before steps kept their movement.
+    of.map((step) => {
+      const old = { ...step };
+      delete old.movement;
+      return old;
+    });
+  const lastS = (step: Run['steps'][number] | undefined): number => step?.cues.at(-1)?.endS ?? 0;
+  const kept: [string, Run][] = [
+    ['kept in the step', run],
+    ['from before it was kept', { ...run, steps: steps(run.steps) }],
+  ];
+  test.each(kept)('a fix made longer by its clearing test is moved to its end: %s', (_what, of) => {
+    const events: RunEvent[] = [
+      ...developing,
+      begin(fixAt, 1000),
+      { kind: 'clearing', seconds: 270, factor: 2, atMs: 1_100_000 },
+    ];
+    const step = currentStep(of, runProgress(of.steps, events));
+    expect(step?.durationS).toBe(540);
+    expect(540 - lastS(step)).toBeLessThanOrEqual(62);
+    expect(step?.cues.filter(({ startS }) => startS <= 100)).toEqual(
+      run.steps[fixAt]?.cues.filter(({ startS }) => startS <= 100),
+    );
+  });
+  test.each(kept)('a fix made shorter is not moved into its pouring: %s', (_what, of) => {
+    const events: RunEvent[] = [begin(fixAt, 0), { kind: 'clearing', seconds: 40, factor: 2, atMs: 41 * S }];
+    expect(lastS(currentStep(of, runProgress(of.steps, events)))).toBeLessThanOrEqual(80 - 12);
+  });
+  test('continuous movement goes on to the new end of a development, and of a fix', () => {
+    const CONTINUOUS = agitationSchools.continuous.movement;
+    const all = wetSteps(720, CONTINUOUS, [
+      ...bathsOf(usualWetChoice({ remJet: false, longSoak: false, fixMin: 4, carbonateBrew: false })).map((bath) =>
+        bath.kind === 'fix' ? { ...bath, movement: CONTINUOUS } : bath,
+      ),
+    ]);
+    const setup = run.setup === null ? null : { ...run.setup, agitationId: 'continuous' as const };
+    for (const turning of [
+      { ...run, setup, steps: all },
+      { ...run, setup, steps: steps(all) },
+    ]) {
+      const { step } = face([...developing, read(1, 18, 61)], 300, turning);
+      expect(step.durationS).toBeGreaterThan(800);
+      expect(lastS(step)).toBe(step.durationS - 12);
+      const events: RunEvent[] = [begin(fixAt, 0), { kind: 'clearing', seconds: 270, factor: 2, atMs: 30 * S }];
+      expect(lastS(currentStep(turning, runProgress(turning.steps, events)))).toBe(540 - 12);
+    }
+  });
+});
+
+describe('a clock that was set', () => {
+  const set: RunEvent = { kind: 'clock', seconds: 3600, atMs: 4_500 * S };
+  const undo: RunEvent = { kind: 'undo', atMs: 4_501 * S };
+  const events = [...developing, read(1, 19, 120), begin(2, 700)];
+  const elapsed = (of: RunEvent[]): (number | null)[] =>
+    runProgress(run.steps, of).readings.map(({ elapsedS }) => elapsedS);
+  test('moves readings and the baths that they were read in alike, also those that are past', () => {
+    expect(elapsed(events)).toEqual([60]);
+    expect(elapsed([...events, set])).toEqual([60]);
+    expect(developedMin({ ...run, events: [...events, set] })).toBeCloseTo(developedMin({ ...run, events }), 9);
+  });
+  test('that is undone moves nothing', () =>
+    expect(runProgress(run.steps, [...events, set, undo])).toEqual(runProgress(run.steps, events)));
 });
 
 describe('rests', () => {

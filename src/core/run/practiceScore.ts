@@ -1,9 +1,9 @@
 import { LN_GRADIENT_PER_GRADE } from '../outcome/grades';
-import { stepInHand } from '../plan/stepInHand';
-import type { RunEvent } from '../schedule/runEvents';
-import { runProgress } from '../schedule/runState';
+import { currentStep } from './currentStep';
+import type { RunEvent } from './runEvents';
+import { runProgress } from './runProgress';
 import { tankTimeConstant } from '../thermal/drift';
-import { TankTemperature, tankDose, timeOfDose } from '../thermal/tankTemperature';
+import { TankTemperature, tankDose, timeOfDose } from './tankTemperature';
 import { practiceGradient, type PracticeTank } from './practiceTank';
 
 /** What could be done better, the one thing that cost most. */
@@ -62,7 +62,7 @@ export function practiceScore(tank: PracticeTank, events: readonly RunEvent[]): 
   const filmGrades = grades(perfectGradient, outlook.targetGradient);
   const misses = run.steps.flatMap((_, index) => {
     const took = progress.tookS[index] ?? null;
-    const step = stepInHand(run, progress, index);
+    const step = currentStep(run, progress, index);
     return took === null || step === undefined ? [] : [took - step.durationS];
   });
   const readings = progress.readings.filter(({ stepIndex }) => stepIndex === developAt).length;

@@ -1,11 +1,11 @@
-import { handSlip, outlookGradient, type HandSlip } from '../outcome/tankOutlook';
-import { pausing, runProgress, tankView, type RunProgress, type TankView } from '../schedule/runState';
-import type { RunEvent } from '../schedule/runEvents';
+import { timingError, outlookGradient, type TimingError } from './tankOutlook';
+import { pausing, runProgress, stepView, type RunProgress, type StepView } from './runProgress';
+import type { RunEvent } from './runEvents';
 import type { WetStep } from '../schedule/wetSteps';
-import { tankDose, timeOfDose } from '../thermal/tankTemperature';
+import { tankDose, timeOfDose } from './tankTemperature';
 import type { Run } from '../records/records';
-import { tankInHand, type TankInHand } from '../records/runTank';
-import { stepInHand } from './stepInHand';
+import { developingTank, type DevelopingTank } from './developingTank';
+import { currentStep } from './currentStep';
 
 /** The tank's temperature as it is known. */
 export interface KnownTemperature {
@@ -15,13 +15,13 @@ export interface KnownTemperature {
 }
 
 /** Everything that the screen at the tank shows at one moment. */
-export interface TankFace {
+export interface TankView {
   progress: RunProgress;
   /** The step at hand as it is now. */
   step: WetStep;
   nextStep: WetStep | undefined;
   /** Null before the first bath and after the last. */
-  view: TankView | null;
+  view: StepView | null;
   /** Seconds by which readings moved the end of the step. */
   endMovedS: number;
   temperature: KnownTemperature | null;
@@ -30,9 +30,9 @@ export interface TankFace {
   /** The 80 % band on the clock of this tank, s; null outside development. */
   band: { lowS: number; highS: number } | null;
   /** What pouring at this moment would mean; null outside development. */
-  slip: HandSlip | null;
+  slip: TimingError | null;
   /** What was late or early of the development that is past; null while it is not. */
-  pastSlip: HandSlip | null;
+  pastSlip: TimingError | null;
   /** Whether the clock may rest now, and why or why not. */
   pausing: { may: boolean; why: string };
   paused: boolean;
@@ -45,15 +45,15 @@ export interface TankFace {
  * @param nowMs this moment, ms since the epoch
  * @returns null for a run without steps
  */
-export function tankFace(run: Run, events: readonly RunEvent[], nowMs: number): TankFace | null {
+export function tankView(run: Run, events: readonly RunEvent[], nowMs: number): TankView | null {
   const progress = runProgress(run.steps, events);
   const { stepIndex, stepStartMs, pausedMs } = progress;
-  const step = stepInHand(run, progress);
+  const step = currentStep(run, progress);
   const planned = run.steps[stepIndex];
   if (step === undefined || planned === undefined) return null;
   const running = progress.phase === 'running' && stepStartMs !== null;
-  const view = running ? tankView(step, stepStartMs, pausedMs ?? nowMs) : null;
-  const inHand = tankInHand(run, stepIndex, progress.readings);
+  const view = running ? stepView(step, stepStartMs, pausedMs ?? nowMs) : null;
+  const inHand = developingTank(run, stepIndex, progress.readings);
   const develops = step.kind === 'develop' && view !== null;
   return {
     progress,
@@ -72,7 +72,7 @@ export function tankFace(run: Run, events: readonly RunEvent[], nowMs: number): 
 }
 
 /** Minutes of the pinned time that have passed: development counted at the planned temperature. */
-function pinnedMinutes(run: Run, inHand: TankInHand | null, plannedS: number, elapsedS: number): number {
+function pinnedMinutes(run: Run, inHand: DevelopingTank | null, plannedS: number, elapsedS: number): number {
   const share =
     inHand === null
       ? elapsedS / plannedS
@@ -80,14 +80,19 @@ function pinnedMinutes(run: Run, inHand: TankInHand | null, plannedS: number, el
   return share * run.pinned.timeMin;
 }
 
-function gradientNow(run: Run, inHand: TankInHand | null, plannedS: number, elapsedS: number): TankFace['gradient'] {
+function gradientNow(
+  run: Run,
+  inHand: DevelopingTank | null,
+  plannedS: number,
+  elapsedS: number,
+): TankView['gradient'] {
   const { outlook } = run.pinned;
   if (outlook === undefined) return null;
   const now = outlookGradient(outlook.curve, pinnedMinutes(run, inHand, plannedS, elapsedS));
   return { now: Math.max(0, now), target: outlook.targetGradient };
 }
 
-function bandOnClock(run: Run, inHand: TankInHand | null, plannedS: number): NonNullable<TankFace['band']> {
+function bandOnClock(run: Run, inHand: DevelopingTank | null, plannedS: number): NonNullable<TankView['band']> {
   const { timeMin, lowMin, highMin } = run.pinned;
   const onClock = (minutes: number): number =>
     inHand === null
@@ -99,32 +104,32 @@ function bandOnClock(run: Run, inHand: TankInHand | null, plannedS: number): Non
 /** What is late or early by this clock, weighed at the planned temperature. */
 function slipAt(
   run: Run,
-  inHand: TankInHand | null,
+  inHand: DevelopingTank | null,
   { durationS }: WetStep,
   plannedS: number,
   elapsedS: number,
-): HandSlip {
+): TimingError {
   const { timeMin, outlook } = run.pinned;
   const seconds = (pinnedMinutes(run, inHand, plannedS, elapsedS) - timeMin) * 60;
-  return { ...handSlip(seconds, run.pinned, outlook?.curve ?? null), seconds: elapsedS - durationS };
+  return { ...timingError(seconds, run.pinned, outlook?.curve ?? null), seconds: elapsedS - durationS };
 }
 
 /** What became of the development that is past. */
-function pastSlip(run: Run, progress: RunProgress): HandSlip | null {
+function pastSlip(run: Run, progress: RunProgress): TimingError | null {
   const index = run.steps.findIndex(({ kind }) => kind === 'develop');
   const planned = run.steps[index];
   const tookS = progress.tookS[index] ?? null;
   if (planned === undefined || tookS === null || (progress.phase === 'running' && index === progress.stepIndex))
     return null;
-  const step = stepInHand(run, progress, index) ?? planned;
-  return slipAt(run, tankInHand(run, index, progress.readings), step, planned.durationS, tookS);
+  const step = currentStep(run, progress, index) ?? planned;
+  return slipAt(run, developingTank(run, index, progress.readings), step, planned.durationS, tookS);
 }
 
 /** The last known temperature of the bath at hand, or of the one that comes first. */
 function temperatureNow(
   run: Run,
   { readings, stepIndex, phase }: RunProgress,
-  inHand: TankInHand | null,
+  inHand: DevelopingTank | null,
   elapsedS: number | null,
   nowMs: number,
 ): KnownTemperature | null {

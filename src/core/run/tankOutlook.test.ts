@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { handSlip, outlookGradient } from './tankOutlook';
+import { timingError, outlookGradient } from './tankOutlook';
 
 const curve = [
   { timeMin: 0, net: 0 },
@@ -15,16 +15,16 @@ describe('what a late hand means', () => {
     ]);
   });
   test('20 s are small beside a band of 11:10 to 22:00; three minutes are not', () => {
-    expect(handSlip(20, pinned, curve).small).toBe(true);
-    expect(handSlip(-20, pinned, curve).small).toBe(true);
-    expect(handSlip(180, pinned, curve).small).toBe(false);
+    expect(timingError(20, pinned, curve).small).toBe(true);
+    expect(timingError(-20, pinned, curve).small).toBe(true);
+    expect(timingError(180, pinned, curve).small).toBe(false);
   });
   test('grades follow the curve: ln(0.67/0.61) ÷ 0.18 is half a grade', () => {
     // 15.5 min: 0.5 + 0.2 · 0.55 = 0.61; 18.5 min: 0.67.
-    expect(handSlip(180, pinned, curve).grades).toBeCloseTo(Math.log(0.67 / 0.61) / 0.18, 9);
-    expect(handSlip(-180, pinned, curve).grades ?? 0).toBeLessThan(0);
-    expect(handSlip(180, pinned, null).grades).toBeNull();
+    expect(timingError(180, pinned, curve).grades).toBeCloseTo(Math.log(0.67 / 0.61) / 0.18, 9);
+    expect(timingError(-180, pinned, curve).grades ?? 0).toBeLessThan(0);
+    expect(timingError(180, pinned, null).grades).toBeNull();
   });
   test('beyond the band there is no doubt to hide behind: a time of one’s own', () =>
-    expect(handSlip(5, { timeMin: 30, lowMin: 11, highMin: 22 }, curve).small).toBe(false));
+    expect(timingError(5, { timeMin: 30, lowMin: 11, highMin: 22 }, curve).small).toBe(false));
 });

@@ -1,13 +1,13 @@
 import { developerFamilies, IMPROVISED_Q10 } from '../chemistry/developerFamilies';
 import type { Developer } from '../brewing/composition';
 import { ONE_BATH_Q10 } from '../kinetics/oneBath';
-import type { RunProgress } from '../schedule/runState';
+import type { RunProgress } from './runProgress';
 import { driftDose, tankTimeConstant } from '../thermal/drift';
-import { TankTemperature } from '../thermal/tankTemperature';
-import type { Run } from './records';
+import { TankTemperature } from './tankTemperature';
+import type { Run } from '../records/records';
 
 /** How warm the tank of a run is, and what that does to its development. */
-export interface TankInHand {
+export interface DevelopingTank {
   tank: TankTemperature;
   /** Dose that was planned, min at the planned temperature. */
   doseMin: number;
@@ -25,7 +25,7 @@ const USUAL_VOLUME_ML = 500;
  * @param readings every thermometer reading so far
  * @returns its temperature and the dose that was planned; null where nothing is known but the plan, which then holds
  */
-export function tankInHand(run: Run, stepIndex: number, readings: RunProgress['readings']): TankInHand | null {
+export function developingTank(run: Run, stepIndex: number, readings: RunProgress['readings']): DevelopingTank | null {
   const step = run.steps[stepIndex];
   if (step?.kind !== 'develop') return null;
   const own = readings.filter((reading) => reading.stepIndex === stepIndex);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { movementCues } from './agitationCues';
-import { bursts, seconds } from './movement';
+import { movementCues } from '../schedule/agitationCues';
+import { bursts, seconds } from '../schedule/movement';
 import { READY_S, tankSignals } from './tankSignals';
 
 describe('signals of a step (common practice, worked by hand)', () => {

@@ -3,12 +3,12 @@ import { filmEquivalents, filmFormats, type FilmFormatId } from '../films/filmFo
 import type { Learning } from '../learning/learning';
 import { nearestPieces } from '../learning/benchEvidence';
 import type { Brew, Pinned, Roll, Stock } from '../records/records';
-import { estimateRequestFor } from './estimateRequestFor';
-import { pinOf } from './pinOf';
-import type { PlanChoices } from './planForm';
+import { estimateRequestFor } from '../plan/estimateRequestFor';
+import { pinOf } from '../plan/pinOf';
+import type { PlanChoices } from '../plan/planForm';
 
 /** Another roll in the same tank: what its own estimate says of the brew, and what is pinned for it. */
-export interface AlongsideRoll {
+export interface SharedTankRoll {
   rollId: string;
   /** The time that it would get by itself in this brew, min. */
   estimateMin: number;
@@ -29,15 +29,15 @@ const LISTED = 24;
  * @param learning what the bench has learned
  * @returns one entry for each roll that has an estimate
  */
-export function alongsideRolls(
+export function sharedTankRolls(
   rolls: readonly { roll: Roll; stock: Stock }[],
   choices: PlanChoices,
   timeMin: number,
   brew: Brew | null,
   nowMs: number,
   learning: Learning,
-): AlongsideRoll[] {
-  return rolls.flatMap(({ roll, stock }): AlongsideRoll[] => {
+): SharedTankRoll[] {
+  return rolls.flatMap(({ roll, stock }): SharedTankRoll[] => {
     try {
       // A time that is known for the tank's own film is not known for this one.
       const request = estimateRequestFor(roll, stock, { ...choices, knownTime: null }, brew, nowMs);

@@ -1,6 +1,6 @@
 import { integral } from '../inference/quadrature';
-import { temperatureRate } from './arrhenius';
-import { driftTemperature } from './drift';
+import { temperatureRate } from '../thermal/arrhenius';
+import { driftTemperature } from '../thermal/drift';
 
 /** A thermometer reading in the tank. */
 export interface TankReading {

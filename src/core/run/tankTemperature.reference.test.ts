@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { all, create, type MathJsInstance } from 'mathjs';
 import { describe, expect, test } from 'vitest';
-import { temperatureRate } from './arrhenius';
-import { driftDose, driftTemperature } from './drift';
+import { temperatureRate } from '../thermal/arrhenius';
+import { driftDose, driftTemperature } from '../thermal/drift';
 import { TankTemperature, tankDose, timeOfDose } from './tankTemperature';
 
 const math = create(all ?? {}) as MathJsInstance & {

@@ -4,8 +4,8 @@ import { TALLY_WARNS_AT, clearingAtDilution, expectedClearing, fixerState } from
 import { fixerStrength } from '../fixing/fixerStrength';
 import type { FilmFormatId } from '../films/filmFormats';
 import type { Brew, Run } from '../records/records';
-import type { RunProgress } from '../schedule/runState';
-import { tankFilms, tankVolumeMl } from './alongside';
+import type { RunProgress } from './runProgress';
+import { tankFilms, tankVolumeMl } from './sharedTank';
 
 /** One thing to be sure of before the first pour. */
 export type TankCheck =

@@ -1,6 +1,6 @@
-import { POUR_OUT_S, handsAt, type HandsState } from './agitationCues';
+import { POUR_OUT_S, handsAt, type HandsState } from '../schedule/agitationCues';
 import type { RunEvent } from './runEvents';
-import type { WetStep } from './wetSteps';
+import type { WetStep } from '../schedule/wetSteps';
 
 /** Where a run stands, from its stored events alone. */
 export interface RunProgress {
@@ -17,8 +17,8 @@ export interface RunProgress {
   /** Since when the clock rests, ms since the epoch; null while it goes. */
   pausedMs: number | null;
   readings: TemperatureReading[];
-  /** The last clearing test; null while there was none. */
-  clearing: { seconds: number; factor: 2 | 3 } | null;
+  /** The last clearing test, and how many seconds after its fixer went in; null while there was none. */
+  clearing: { seconds: number; factor: 2 | 3; elapsedS: number } | null;
   /** Whether there is something to undo. */
   canUndo: boolean;
 }
@@ -40,43 +40,47 @@ export interface TemperatureReading {
  * @returns where the run stands; the same for the same events at any time
  */
 export function runProgress(steps: readonly WetStep[], events: readonly RunEvent[]): RunProgress {
-  const acts = effectiveActs(events);
+  const settled = settledEvents(events);
   const tookS: (number | null)[] = steps.map(() => null);
+  const begunMs: (number | null)[] = steps.map(() => null);
   let stepIndex = 0;
   let stepStartMs: number | null = null;
   let startedMs: number | null = null;
   let finishedMs: number | null = null;
   let pausedMs: number | null = null;
-  const begunMs: (number | null)[] = steps.map(() => null);
-  const movedMs = clockMoves(events);
-  for (const act of acts) {
-    if (act.kind === 'shift' || act.kind === 'clock') {
-      if (stepStartMs !== null) stepStartMs += act.seconds * 1000;
-      // A clock that was set moves everything before it along; a late start moves only its own step.
-      if (act.kind === 'clock' && startedMs !== null) startedMs += act.seconds * 1000;
-      if (act.kind === 'clock' && pausedMs !== null) pausedMs += act.seconds * 1000;
+  for (const event of settled) {
+    if (!isAct(event) || event.kind === 'clock') continue;
+    if (event.kind === 'shift') {
+      if (stepStartMs !== null) stepStartMs += event.seconds * 1000;
       begunMs[stepIndex] = stepStartMs;
       continue;
     }
-    if (act.kind === 'pause') {
-      pausedMs ??= act.atMs;
+    if (event.kind === 'pause') {
+      pausedMs ??= event.atMs;
       continue;
     }
     // A rest does not count: the step begins so much later. The next bath ends a rest as well.
-    if (pausedMs !== null && stepStartMs !== null) stepStartMs += Math.max(0, act.atMs - pausedMs);
+    if (pausedMs !== null && stepStartMs !== null) stepStartMs += Math.max(0, event.atMs - pausedMs);
     pausedMs = null;
     begunMs[stepIndex] = stepStartMs;
-    if (act.kind === 'resume') continue;
-    if (stepStartMs !== null) tookS[stepIndex] = Math.max(0, (act.atMs - stepStartMs) / 1000);
-    if (act.kind === 'begin') {
-      stepIndex = act.stepIndex;
-      stepStartMs = act.atMs;
+    if (event.kind === 'resume') continue;
+    if (stepStartMs !== null) tookS[stepIndex] = Math.max(0, (event.atMs - stepStartMs) / 1000);
+    if (event.kind === 'begin') {
+      stepIndex = event.stepIndex;
+      stepStartMs = event.atMs;
       begunMs[stepIndex] = stepStartMs;
-      startedMs ??= act.atMs;
+      startedMs ??= event.atMs;
     } else {
-      finishedMs = act.atMs;
+      finishedMs = event.atMs;
     }
   }
+  /** Seconds since the bath of a step went in; null before it did. */
+  const elapsedS = (index: number | null, atMs: number): number | null => {
+    const begun = index === null ? null : (begunMs[index] ?? null);
+    return begun === null || atMs < begun ? null : (atMs - begun) / 1000;
+  };
+  const fixAt = steps.findIndex(({ kind }) => kind === 'fix');
+  const clearing = settled.findLast((event) => event.kind === 'clearing');
   return {
     phase: finishedMs !== null ? 'finished' : stepStartMs === null ? 'ready' : 'running',
     stepIndex,
@@ -84,44 +88,61 @@ export function runProgress(steps: readonly WetStep[], events: readonly RunEvent
     tookS,
     startedMs,
     finishedMs,
-    notes: events.flatMap((event) => (event.kind === 'note' ? [{ text: event.text, atMs: event.atMs }] : [])),
+    notes: settled.flatMap((event) => (event.kind === 'note' ? [{ text: event.text, atMs: event.atMs }] : [])),
     pausedMs,
-    readings: events.flatMap((event, index): TemperatureReading[] => {
-      if (event.kind !== 'temperature') return [];
-      const atMs = event.atMs + (movedMs[index] ?? 0);
-      const begun = event.stepIndex === null ? null : (begunMs[event.stepIndex] ?? null);
-      const elapsedS = begun === null || atMs < begun ? null : (atMs - begun) / 1000;
-      return [{ stepIndex: event.stepIndex, celsius: event.celsius, atMs, elapsedS }];
-    }),
-    clearing: events.reduce<RunProgress['clearing']>(
-      (last, event) => (event.kind === 'clearing' ? { seconds: event.seconds, factor: event.factor } : last),
-      null,
+    readings: settled.flatMap((event): TemperatureReading[] =>
+      event.kind === 'temperature'
+        ? [
+            {
+              stepIndex: event.stepIndex,
+              celsius: event.celsius,
+              atMs: event.atMs,
+              elapsedS: elapsedS(event.stepIndex, event.atMs),
+            },
+          ]
+        : [],
     ),
-    canUndo: acts.length > 0,
+    clearing:
+      clearing === undefined
+        ? null
+        : {
+            seconds: clearing.seconds,
+            factor: clearing.factor,
+            elapsedS: elapsedS(fixAt < 0 ? null : fixAt, clearing.atMs) ?? 0,
+          },
+    canUndo: settled.some(isAct),
   };
 }
 
 type Act = Extract<RunEvent, { kind: 'begin' | 'shift' | 'clock' | 'finish' | 'pause' | 'resume' }>;
 
-function effectiveActs(events: readonly RunEvent[]): Act[] {
-  const acts: Act[] = [];
-  for (const event of events) {
-    if (event.kind === 'undo') acts.pop();
-    else if (event.kind !== 'note' && event.kind !== 'temperature' && event.kind !== 'clearing') acts.push(event);
-  }
-  return acts;
+/** Whether an event is an act that an undo takes back. */
+function isAct(event: RunEvent): event is Act {
+  return event.kind !== 'undo' && event.kind !== 'note' && event.kind !== 'temperature' && event.kind !== 'clearing';
 }
 
-/** By how much each event moves along with a clock that was set after it, ms. */
-function clockMoves(events: readonly RunEvent[]): number[] {
-  const moves = events.map(() => 0);
-  let later = 0;
-  for (let index = events.length - 1; index >= 0; index--) {
-    moves[index] = later;
-    const event = events[index];
-    if (event?.kind === 'clock') later += event.seconds * 1000;
+/**
+ * The events that count, each at its instant by the computer's clock as it stands now: an undo takes the last act away with all
+ * that it did, and a clock that was set moves everything before it along.
+ * @param events what happened, in order
+ * @returns the events without those undone and their undoing
+ */
+export function settledEvents(events: readonly RunEvent[]): RunEvent[] {
+  const kept: RunEvent[] = [];
+  for (const event of events) {
+    if (event.kind !== 'undo') kept.push(event);
+    else {
+      const last = kept.findLastIndex(isAct);
+      if (last >= 0) kept.splice(last, 1);
+    }
   }
-  return moves;
+  let laterMs = 0;
+  for (let index = kept.length - 1; index >= 0; index--) {
+    const event = kept[index] as RunEvent;
+    kept[index] = { ...event, atMs: event.atMs + laterMs };
+    if (event.kind === 'clock') laterMs += event.seconds * 1000;
+  }
+  return kept;
 }
 
 /** Kinds of bath in which the film may wait, and why it may not in the others. Source: common practice, no source. */
@@ -146,12 +167,12 @@ export const SAME_PRESS_MS = 1500;
  */
 export function isSamePress(events: readonly RunEvent[], event: RunEvent): boolean {
   if (event.kind !== 'begin' && event.kind !== 'finish') return false;
-  const last = effectiveActs(events).findLast((act) => act.kind === 'begin' || act.kind === 'finish');
+  const last = settledEvents(events).findLast((act) => act.kind === 'begin' || act.kind === 'finish');
   return last !== undefined && Math.abs(event.atMs - last.atMs) < SAME_PRESS_MS;
 }
 
 /** What the screen at the tank shows at one moment. */
-export interface TankView {
+export interface StepView {
   elapsedS: number;
   /** Seconds to the end of the step; negative once it is over. */
   remainingS: number;
@@ -169,7 +190,7 @@ export interface TankView {
  * @param stepStartMs instant at which it began, ms since the epoch
  * @param nowMs this moment, ms since the epoch
  */
-export function tankView(step: WetStep, stepStartMs: number, nowMs: number): TankView {
+export function stepView(step: WetStep, stepStartMs: number, nowMs: number): StepView {
   const elapsedS = Math.max(0, (nowMs - stepStartMs) / 1000);
   // A bath that ends when the water runs clear has no end of its own: its clock counts up.
   const remainingS = step.untilClear === true ? Infinity : step.durationS - elapsedS;
