@@ -92,8 +92,7 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
       // What the computer slept before the first bath is nobody's.
       clock.settle();
       void record({ kind: 'begin', stepIndex: 0, atMs });
-    }
-    else if (progress.stepIndex + 1 < run.steps.length)
+    } else if (progress.stepIndex + 1 < run.steps.length)
       void record({ kind: 'begin', stepIndex: progress.stepIndex + 1, atMs });
     else void record({ kind: 'finish', atMs });
   };
