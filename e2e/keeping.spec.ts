@@ -13,7 +13,7 @@ interface Form {
 }
 
 const forms: readonly Form[] = [
-  { form: 'a new roll', path: '/rolls/new', field: (page) => page.getByLabel('Note'), text: 'Behind the barograph' },
+  { form: 'a new roll', path: '/rolls/new', field: (page) => page.getByLabel('Note'), text: 'WorkerClient the barograph' },
   {
     form: 'a plan',
     path: '/rolls/tin-3#choose',
@@ -89,13 +89,13 @@ for (const [half, some] of [
 
 test('what was typed at the last moment is in a file that is saved next, and a tick is there too', async ({ page }) => {
   await openDemo(page, '/rolls/new');
-  await typeAndGo(page, page.getByLabel('Note'), 'Behind the barograph');
+  await typeAndGo(page, page.getByLabel('Note'), 'WorkerClient the barograph');
   // Not the form itself: the table, as lists and files read it.
   await page.goto('/records');
   await expect(page.getByText(/unfinished form/)).toBeVisible();
   const draftsOf = async (): Promise<unknown[]> => (await recordsOf(page, 'aetas-demo')).drafts ?? [];
   expect(await draftsOf()).toContainEqual(
-    expect.objectContaining({ id: 'roll:new', values: expect.objectContaining({ note: 'Behind the barograph' }) }),
+    expect.objectContaining({ id: 'roll:new', values: expect.objectContaining({ note: 'WorkerClient the barograph' }) }),
   );
   expect(await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('aetas.typed')))).toEqual(
     [],

@@ -91,7 +91,7 @@ interface Place {
 
 const places: readonly Place[] = [
   { path: '/rolls/new', label: 'Name of the roll', text: 'Biscuit tin, north shelf' },
-  { path: '/rolls/new', label: 'Note', text: 'Behind the barograph, wrapped in a page of the hut’s paper' },
+  { path: '/rolls/new', label: 'Note', text: 'WorkerClient the barograph, wrapped in a page of the hut’s paper' },
   { path: '/rolls/new', label: 'Film', text: 'Larkholm Pan' },
   { path: '/rolls/new', label: 'Expiry year', text: '1971' },
   { path: '/brews/kit', label: 'Smallest step', text: '0.25' },

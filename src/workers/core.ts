@@ -1,8 +1,8 @@
-import { behindWorker, type Behind } from './behind';
+import { workerClient, type WorkerClient } from './workerClient';
 import type { CoreApi } from './coreApi';
 
 /** Core behind a worker: every call answers later. */
-export type Core = Behind<CoreApi>;
+export type Core = WorkerClient<CoreApi>;
 
 const listeners = new Set<() => void>();
 
@@ -12,7 +12,7 @@ export function onCoreWithoutWorker(listener: () => void): () => void {
   return () => listeners.delete(listener);
 }
 
-const core: Core = behindWorker<CoreApi>(
+const core: Core = workerClient<CoreApi>(
   [
     'begin',
     'values',

@@ -2,13 +2,15 @@ import { wrap, type Remote } from 'comlink';
 import { failure, type Result } from '@/core/schema/result';
 import type { PhotoApi } from './photo.worker';
 import type { ReducedPhoto } from './reducePhoto';
+import { WorkerGone, WorkerLife } from './workerLife';
 
-let running: { remote: Remote<PhotoApi>; gone: Promise<null> } | null = null;
+let running: { remote: Remote<PhotoApi>; life: WorkerLife } | null = null;
 
 function start(): NonNullable<typeof running> {
   const worker = new Worker(new URL('./photo.worker.ts', import.meta.url), { type: 'module' });
-  const gone = new Promise<null>((resolve) => worker.addEventListener('error', () => resolve(null)));
-  return { remote: wrap<PhotoApi>(worker), gone };
+  const life = new WorkerLife();
+  worker.addEventListener('error', () => life.end());
+  return { remote: wrap<PhotoApi>(worker), life };
 }
 
 /**
@@ -18,9 +20,13 @@ function start(): NonNullable<typeof running> {
 export async function reducePhoto(file: Blob, edgePx: number): Promise<Result<ReducedPhoto>> {
   try {
     running ??= start();
-    const answer = await Promise.race([running.remote.reduce(file, edgePx), running.gone]);
-    if (answer !== null) return answer;
-    return await (await import('./reducePhoto')).reducePhoto(file, edgePx);
+    const { remote, life } = running;
+    try {
+      return await life.race<Result<ReducedPhoto>>(remote.reduce(file, edgePx));
+    } catch (error) {
+      if (!(error instanceof WorkerGone)) throw error;
+      return await (await import('./reducePhoto')).reducePhoto(file, edgePx);
+    }
   } catch (error) {
     const detail = error instanceof Error ? error.message : 'unknown fault';
     return failure({ path: 'photo', message: `The picture could not be reduced (${detail}). Choose it once more.` });

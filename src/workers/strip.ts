@@ -8,6 +8,7 @@ import type { SyntheticStrip } from '@/core/devices/syntheticStrip';
 import { failure, type Result } from '@/core/schema/result';
 import type { StripApi } from './strip.worker';
 import type { OpenedPicture } from './stripPicture';
+import { WorkerGone, WorkerLife } from './workerLife';
 
 /** The worker could not be loaded, it died, or it was let go. */
 const GONE =
@@ -17,16 +18,16 @@ const GONE =
 export class StripPicture {
   private readonly worker = new Worker(new URL('./strip.worker.ts', import.meta.url), { type: 'module' });
   private readonly remote: Remote<StripApi> = wrap<StripApi>(this.worker);
-  private letGoNow: () => void = () => undefined;
-  private readonly gone = new Promise<null>((resolve) => {
-    this.letGoNow = () => resolve(null);
-    this.worker.addEventListener('error', () => resolve(null));
-  });
+  private readonly life = new WorkerLife();
+
+  constructor() {
+    this.worker.addEventListener('error', () => this.life.end());
+  }
 
   async open(file: Blob, onProgress: (doing: string) => void): Promise<Result<OpenedPicture>> {
     const refused = failure({ path: 'picture', message: GONE });
     try {
-      return (await Promise.race([this.remote.open(file, proxy(onProgress)), this.gone])) ?? refused;
+      return await this.life.race<Result<OpenedPicture>>(this.remote.open(file, proxy(onProgress)));
     } catch {
       return refused;
     }
@@ -34,31 +35,45 @@ export class StripPicture {
 
   /** Samples of patches; nothing where the picture is gone. */
   async sample(patches: readonly Patch[], channel: ChannelId, transfer: Transfer): Promise<(PatchSample | null)[]> {
-    const answer = await Promise.race([this.remote.sample([...patches], channel, transfer), this.gone]);
+    const answer = await this.orNull(this.remote.sample([...patches], channel, transfer));
     return answer ?? patches.map(() => null);
   }
 
   find(transfer: Transfer): Promise<FoundRow | null> {
-    return Promise.race([this.remote.find(transfer), this.gone]);
+    return this.orNull(this.remote.find(transfer));
   }
 
   positive(transfer: Transfer, light: Patch, clear: Patch | null): Promise<Blob | null> {
-    return Promise.race([this.remote.positive(transfer, light, clear), this.gone]);
+    return this.orNull(this.remote.positive(transfer, light, clear));
   }
 
   /** Lets the picture go, also in the middle of its opening. */
   close(): void {
-    this.letGoNow();
+    this.life.end();
     this.worker.terminate();
+  }
+
+  /** An answer; null where the picture is gone. */
+  private async orNull<T>(answer: Promise<T>): Promise<T | null> {
+    try {
+      return await this.life.race(answer);
+    } catch (error) {
+      if (error instanceof WorkerGone) return null;
+      throw error;
+    }
   }
 }
 
 /** A picture of a strip that does not exist, as PNG; null where no worker starts. */
 export async function makeUpPicture(strip: SyntheticStrip): Promise<Blob | null> {
   const worker = new Worker(new URL('./strip.worker.ts', import.meta.url), { type: 'module' });
-  const gone = new Promise<null>((resolve) => worker.addEventListener('error', () => resolve(null)));
+  const life = new WorkerLife();
+  worker.addEventListener('error', () => life.end());
   try {
-    return await Promise.race([wrap<StripApi>(worker).makeUp(strip), gone]);
+    return await life.race(wrap<StripApi>(worker).makeUp(strip));
+  } catch (error) {
+    if (error instanceof WorkerGone) return null;
+    throw error;
   } finally {
     worker.terminate();
   }

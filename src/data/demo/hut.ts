@@ -132,7 +132,7 @@ export const hutRolls: readonly HutRoll[] = [
       hints: [stamp(1971, 3), { kind: 'use', what: 'The hut was manned', from: 1954, to: 1985 }],
       storage: [stayAt('room', 1985), stayAt('cellar')],
       exposure: exposed('unknown'),
-      note: 'Behind the barograph, in a biscuit tin. “Ci, Cs, 14 h” in pencil on the paper.',
+      note: 'WorkerClient the barograph, in a biscuit tin. “Ci, Cs, 14 h” in pencil on the paper.',
     },
     plan: { ...coffee, strategyId: 'extend' },
     reached: 'draft',

@@ -1,33 +1,30 @@
 import { proxy, wrap, type Remote } from 'comlink';
+import { WorkerGone, WorkerLife } from './workerLife';
 
 /** An interface behind a worker: every call answers later. */
-export type Behind<Api> = {
+export type WorkerClient<Api> = {
   [K in keyof Api]: Api[K] extends (...args: infer Args) => infer Answer
     ? (...args: Args) => Promise<Awaited<Answer>>
     : never;
 };
 
-/** The worker could not be loaded, or it died. */
-class WorkerGone extends Error {
-  override name = 'WorkerGone';
-}
-
 type Functions = Record<string, (...args: never[]) => unknown>;
 
 interface Running {
   remote: Remote<Functions>;
-  /** Never settles while the worker lives. */
-  gone: Promise<never>;
+  life: WorkerLife;
 }
 
-function run(start: () => Worker): Running {
+function run(start: () => Worker, onGone: () => void): Running {
   const worker = start();
-  const gone = new Promise<never>((_, reject) => {
-    const give = (): void => reject(new WorkerGone('The worker could not be loaded.'));
-    worker.addEventListener('error', give);
-    worker.addEventListener('messageerror', give);
-  });
-  return { remote: wrap<Functions>(worker), gone };
+  const life = new WorkerLife();
+  const give = (): void => {
+    life.end();
+    onGone();
+  };
+  worker.addEventListener('error', give);
+  worker.addEventListener('messageerror', give);
+  return { remote: wrap<Functions>(worker), life };
 }
 
 /**
@@ -37,31 +34,25 @@ function run(start: () => Worker): Running {
  * @param here loads the same functions into the page
  * @param onGone told when the worker does not load or dies, with all that it knew
  */
-export function behindWorker<Api extends object>(
+export function workerClient<Api extends object>(
   names: readonly (keyof Api & string)[],
   start: () => Worker,
   here: () => Promise<Api>,
   onGone: () => void = () => undefined,
-): Behind<Api> {
+): WorkerClient<Api> {
   let running: Running | null = null;
   let withoutWorker = false;
-  const begin = (): Running => {
-    const begun = run(start);
-    begun.gone.catch(() => {
+  const begin = (): Running =>
+    run(start, () => {
       withoutWorker = true;
       onGone();
     });
-    return begun;
-  };
   const call = async (name: keyof Api & string, args: readonly unknown[]): Promise<unknown> => {
     if (!withoutWorker) {
       try {
         running ??= begin();
         const method = running.remote[name] as unknown as (...args: unknown[]) => Promise<unknown>;
-        return await Promise.race([
-          method(...args.map((arg) => (typeof arg === 'function' ? proxy(arg) : arg))),
-          running.gone,
-        ]);
+        return await running.life.race(method(...args.map((arg) => (typeof arg === 'function' ? proxy(arg) : arg))));
       } catch (error) {
         const refused = !(error instanceof WorkerGone) && running === null;
         if (!(error instanceof WorkerGone) && !refused) throw error;
@@ -72,5 +63,5 @@ export function behindWorker<Api extends object>(
   };
   return Object.fromEntries(
     names.map((name) => [name, (...args: unknown[]) => call(name, args)]),
-  ) as unknown as Behind<Api>;
+  ) as unknown as WorkerClient<Api>;
 }
