@@ -52,6 +52,7 @@ export function nextTests(worked: Worked): NextTests {
     id: NextTest['id'],
     method: 'densities' | 'eye',
     atMin: number,
+    of: SituationInput = setting,
   ): { id: NextTest['id']; atMin: number; piece: Piece } => ({
     id,
     atMin,
@@ -66,7 +67,7 @@ export function nextTests(worked: Worked): NextTests {
         method,
         setting: {},
       },
-      setting,
+      setting: of,
     },
   });
   const candidates: { id: NextTest['id']; atMin: number | null; piece: Piece }[] = [
@@ -91,7 +92,7 @@ export function nextTests(worked: Worked): NextTests {
         ]),
     reading('clip', 'densities', timeMin * CLIP_SHARE),
     reading('clip-by-eye', 'eye', timeMin * CLIP_SHARE),
-    reading('roll', 'densities', timeMin),
+    reading('roll', 'densities', timeMin, anotherRoll(setting)),
   ];
   const now = lnVariance(worked);
   const tests = candidates
@@ -103,6 +104,18 @@ export function nextTests(worked: Worked): NextTests {
     })
     .sort((a, b) => a.widthRatio - b.widthRatio);
   return { tests, enough: (tests[0]?.widthRatio ?? 1) > WORTH_RATIO };
+}
+
+/** Names under which another roll and its brew are followed. */
+const ANOTHER_ROLL = 'another roll';
+
+/**
+ * The setting of another roll of the same film: what belongs to this roll alone, such as how it was kept, is another one's there. A
+ * jug that stands ready serves both; otherwise it has a brew of its own.
+ */
+export function anotherRoll(setting: SituationInput): SituationInput {
+  const ownBrew = setting.brewId === `brew of ${setting.rollId}`;
+  return { ...setting, rollId: ANOTHER_ROLL, brewId: ownBrew ? `brew of ${ANOTHER_ROLL}` : setting.brewId };
 }
 
 function lnVariance({ posterior, slopes }: Worked): number {
