@@ -6,6 +6,7 @@ import { mixProgress, type MixEvent } from '@/core/brewing/mixRun';
 import { mixSteps } from '@/core/brewing/mixSteps';
 import type { Brew, Mix, Plan } from '@/core/records/records';
 import { developerName } from '@/core/plan/developerName';
+import { planOfRoll } from './planOfRoll';
 import { act, newStamps, type Writer } from './act';
 import { markDraftsDone } from './drafts';
 import { planDraftKey } from './plans';
@@ -101,7 +102,7 @@ export function bottleMix(mixId: string): Promise<string> {
 /** Ties a brew to the plan of a roll, and turns the plan's form as typed to the jug, with everything else in it left alone. */
 async function giveToRoll(writer: Writer, brew: Brew, rollId: string): Promise<void> {
   const { db } = writer;
-  const plan = await db.plans.where({ rollId }).first();
+  const plan = await planOfRoll(db, rollId);
   if (plan !== undefined) await writer.put('plans', { ...plan, brewId: brew.id, updatedMs: brew.createdMs });
   const draft = await db.drafts.get(planDraftKey(rollId));
   // A plan that reads the jug needs no draft; a roll that nobody has planned yet begins one with it.

@@ -1,3 +1,4 @@
+import { planOf } from '@/core/plan/planOf';
 import { developedMin } from '@/core/learning/benchEvidence';
 import { imageOf, type ImageId } from '@/core/outcome/grades';
 import { neededTime, type NeededTime } from '@/core/outcome/neededTime';
@@ -9,6 +10,7 @@ import type { RowSink } from '@/core/formats/benchFile';
 import type { Result } from '@/core/schema/result';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
 import { runProgress } from '@/core/run/runProgress';
+import { planOfRoll } from './planOfRoll';
 import { changeLines, lumpsOf, replaceLumps, type Lump } from './lumps';
 import { pack } from './packing';
 import { inSteps, step } from './steps';
@@ -153,7 +155,7 @@ export async function refreshLines(db: Tables, rollIds: Iterable<string>, runIds
       rollsGone.push(rollId);
       continue;
     }
-    const plan = await db.plans.where({ rollId }).first();
+    const plan = await planOfRoll(db, rollId);
     const run = (await db.runs.where({ rollId }).sortBy('createdMs')).at(-1);
     const verdict = run === undefined ? undefined : await db.verdicts.where({ runId: run.id }).first();
     const evidence = await db.evidence.where({ rollId }).toArray();
@@ -219,6 +221,8 @@ export class LineBuilder {
 
   private takePlan(plan: Plan): void {
     const { pinned } = plan;
+    const other = this.plans.get(plan.rollId);
+    if (other !== undefined && planOf([other, plan]) === other) return;
     // A line asks only whether a time is pinned: its ledger would weigh ten times what the line does.
     this.plans.set(plan.rollId, { ...plan, pinned: pinned === null ? null : { ...pinned, ledger: [] } });
   }

@@ -3,6 +3,7 @@ import type { PlanChoices } from '@/core/plan/planForm';
 import type { PlanChange } from '@/core/diagnosis/causes';
 import { planFormInHand } from '@/core/plan/planInHand';
 import { takeAdvice } from '@/core/plan/takeAdvice';
+import { planOfRoll } from './planOfRoll';
 import { act, newStamps } from './act';
 import { database } from './database';
 import { keepDraft, markDraftsDone, readDraft } from './drafts';
@@ -18,7 +19,7 @@ export function planDraftKey(rollId: string): string {
  */
 export function pinPlan(rollId: string, choices: PlanChoices, pinned: Pinned): Promise<string> {
   return act(`plan:${rollId}`, async (writer) => {
-    const before = await writer.db.plans.where({ rollId }).first();
+    const before = await planOfRoll(writer.db, rollId);
     const plan: Plan = { ...(before ?? newStamps()), rollId, ...choices, pinned, updatedMs: Date.now() };
     await writer.put('plans', plan);
     return plan.id;
@@ -40,7 +41,7 @@ export function takePlanApart(rollId: string): Promise<void> {
   return act(
     `plan:${rollId}`,
     async (writer) => {
-      const plan = await writer.db.plans.where({ rollId }).first();
+      const plan = await planOfRoll(writer.db, rollId);
       const runs = await writer.db.runs.where({ rollId }).toArray();
       const used = runs.some(({ planId }) => planId === plan?.id);
       if (plan !== undefined && used) await writer.change('plans', plan.id, { pinned: null, brewId: null });
@@ -60,7 +61,7 @@ export async function takeAdviceInto(rollId: string, change: PlanChange): Promis
   const roll = await db.rolls.get(rollId);
   const stock = roll === undefined ? undefined : await db.stocks.get(roll.stockId);
   if (roll === undefined || stock === undefined) return false;
-  const [plan, draft] = await Promise.all([db.plans.where({ rollId }).first(), readDraft(planDraftKey(rollId))]);
+  const [plan, draft] = await Promise.all([planOfRoll(db, rollId), readDraft(planDraftKey(rollId))]);
   const form = planFormInHand(roll, stock, plan, draft, Date.now());
   const part = takeAdvice(form, change, await db.brews.toArray());
   await keepDraft(planDraftKey(rollId), { ...form, ...part }, part);

@@ -21,6 +21,7 @@ import type {
 import type { StoragePresetId } from '@/core/films/storagePresets';
 import { defaultSettings, tableNames } from '@/core/records/tables';
 import { rollStanding, type RollStanding } from '@/core/plan/rollStages';
+import { planOfRoll } from './planOfRoll';
 import { AetasDatabase, database, databaseNames, type Act } from './database';
 import type { BenchName } from './benchName';
 import type { RollLine, RunLine } from './lines';
@@ -66,11 +67,7 @@ async function readDossier(rollId: string, withDraft: boolean): Promise<RollDoss
   const stock = roll === undefined ? undefined : await db.stocks.get(roll.stockId);
   if (roll === undefined || stock === undefined) return null;
   const [plan, runs, evidence, draft] = await Promise.all([
-    // A merged bench may hold two: the newer one is the plan.
-    db.plans
-      .where({ rollId })
-      .sortBy('updatedMs')
-      .then((plans) => plans.at(-1)),
+    planOfRoll(db, rollId),
     db.runs.where({ rollId }).sortBy('createdMs'),
     db.evidence.where({ rollId }).toArray(),
     withDraft ? db.drafts.get(`plan:${rollId}`) : undefined,

@@ -6,6 +6,7 @@ import type { RunEvent } from '@/core/run/runEvents';
 import { runProgress } from '@/core/run/runProgress';
 import { movementOf, runSteps } from '@/core/run/runSteps';
 import { jugsFor, slowerFixing, wantsJug } from '@/core/run/tankChecks';
+import { planOfRoll } from './planOfRoll';
 import { act, newStamps, type Writer } from './act';
 import { markSpent, takeOffBench } from './brews';
 import type { TypedUpTo } from './drafts';
@@ -133,10 +134,7 @@ async function planAlongside(
   run: Run,
   { rollId, pinned }: NonNullable<Run['alongside']>[number],
 ): Promise<string> {
-  const [plan, before] = await Promise.all([
-    writer.db.plans.get(run.planId),
-    writer.db.plans.where({ rollId }).first(),
-  ]);
+  const [plan, before] = await Promise.all([writer.db.plans.get(run.planId), planOfRoll(writer.db, rollId)]);
   if (plan === undefined) throw new Error('A run has a plan.');
   const own: Plan = {
     ...plan,
