@@ -1,4 +1,5 @@
 import { links } from '@/core/formats/links';
+import { latestVersion } from '@/core/formats/migrations';
 import { recordSchemas, type Records, type TableName } from '@/core/records/records';
 import { actTables, database, type AetasDatabase, type Kept } from './database';
 import { markTyped, type TypedUpTo } from './drafts';
@@ -93,7 +94,7 @@ export class Writer {
     }
     await refreshLines(this.db, this.rolls, this.runs);
     if (what === null) return;
-    const actId = await this.db.acts.add({ atMs: Date.now(), what, kind: 'part' });
+    const actId = await this.db.acts.add({ atMs: Date.now(), what, kind: 'part', version: latestVersion() });
     await this.db.kept.bulkAdd(this.taken.map((one) => ({ ...one, actId })) as Kept[]);
     await forgetOlder(this.db);
   }

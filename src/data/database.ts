@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie';
-import { latestVersion, migrations, type Migration, type RawRecords } from '@/core/formats/migrations';
+import { latestVersion, migrations, type Migration } from '@/core/formats/migrations';
 import type {
   Aside,
   Brew,
@@ -22,6 +22,7 @@ import { benchName, type BenchName } from './benchName';
 import type { Lump } from './lumps';
 import { packing } from './packing';
 import { bringInAhead, type Done } from './typedAhead';
+import { upgradeTables } from './upgrade';
 
 /** Something that was done and can be undone: what it was, and how it is taken back. */
 export interface Act {
@@ -31,7 +32,7 @@ export interface Act {
   what: string;
   /** `part` took some records; `whole` replaced the bench; `upgrade` is the copy of older records from before a new version. */
   kind: 'part' | 'whole' | 'upgrade';
-  /** Version of the records that were kept, for an upgrade. */
+  /** Version of the records that were kept; missing in acts from before it was noted. */
   version?: number;
 }
 
@@ -133,17 +134,7 @@ export class AetasDatabase extends Dexie {
     for (const step of steps) {
       this.version(step.to)
         .stores(indexes[step.to] ?? {})
-        .upgrade(async (transaction) => {
-          const raw: RawRecords = {};
-          const present = step.tables.filter((table) => transaction.storeNames.includes(table));
-          for (const table of present) raw[table] = await transaction.table(table).toArray();
-          await keepOlder(transaction, step, raw, present);
-          const changed = step.change(structuredClone(raw));
-          for (const table of present) {
-            await transaction.table(table).clear();
-            await transaction.table(table).bulkAdd(changed[table] ?? []);
-          }
-        });
+        .upgrade((transaction) => upgradeTables(transaction, step));
     }
     // Records are as before, and only stored in another way: an Aetas from before that must not open them.
     this.version((steps.at(-1)?.to ?? 1) + PACKED_LAYOUT).stores(steps === migrations ? leanIndexes : {});
@@ -151,22 +142,6 @@ export class AetasDatabase extends Dexie {
     if (steps === migrations && Math.floor(this.verno) !== latestVersion())
       throw new Error('Migrations are numbered with a gap.');
   }
-}
-
-/** Version that gave copies a place. */
-const COPIES_SINCE = 6;
-
-/** Keeps a copy of what a step changes, where the database has a place for it already. */
-async function keepOlder(
-  transaction: { storeNames: string[]; table: Dexie['table'] },
-  step: Migration,
-  raw: RawRecords,
-  tables: readonly string[],
-): Promise<void> {
-  if (step.to < COPIES_SINCE || tables.every((table) => raw[table]?.length === 0)) return;
-  const act = { atMs: Date.now(), what: `the upgrade “${step.name}”`, kind: 'upgrade', version: step.to - 1 };
-  const actId = (await transaction.table('acts').add(act)) as number;
-  for (const table of tables) await transaction.table('kept').add({ actId, table, rows: raw[table] });
 }
 
 /** Every table that an act may touch. */

@@ -1,4 +1,5 @@
 import { actTables, database, type AetasDatabase } from './database';
+import { onUpgradeProgress } from './upgrade';
 import { isPartKey } from './drafts';
 import { rebuildLines } from './lines';
 import { countLines, hasOldLines } from './lumps';
@@ -7,10 +8,9 @@ import { countLines, hasOldLines } from './lumps';
 export interface BenchTrouble {
   title: string;
   words: string;
+  /** It goes on by itself: there is nothing to do. */
+  waiting?: boolean;
 }
-
-/** How long an older tab may hold the database before that is told, ms. */
-const PATIENCE_MS = 4000;
 
 /** When lines are held against their records, ms after opening: pages read first. */
 const LINES_LATER_MS = 3000;
@@ -32,14 +32,20 @@ async function mendLines(db: AetasDatabase): Promise<void> {
  */
 export async function openBenchDatabase(onTrouble: (trouble: BenchTrouble | null) => void): Promise<void> {
   const db = database();
-  const waiting = setTimeout(
-    () =>
-      onTrouble({
-        title: 'Another tab holds the bench.',
-        words:
-          'An older tab of Aetas is open and keeps the records from being brought up to date. Close the other tabs of Aetas; this page goes on by itself.',
-      }),
-    PATIENCE_MS,
+  // Said only where the browser says that it is so: an upgrade of a large bench takes its time too.
+  db.on('blocked', () =>
+    onTrouble({
+      title: 'Another tab holds the bench.',
+      words:
+        'An older tab of Aetas is open and keeps the records from being brought up to date. Close the other tabs of Aetas; this page goes on by itself.',
+    }),
+  );
+  onUpgradeProgress(({ name, done, of }) =>
+    onTrouble({
+      title: 'The bench is being brought up to date.',
+      words: `${name[0]?.toUpperCase() ?? ''}${name.slice(1)}: ${done} of ${of}. Leave this page open; if it is closed, nothing is lost and it begins again.`,
+      waiting: true,
+    }),
   );
   // A newer tab wants to bring the records up to date: this one lets go, so that the newer one is not held up.
   db.on('versionchange', () => {
@@ -54,14 +60,14 @@ export async function openBenchDatabase(onTrouble: (trouble: BenchTrouble | null
     // Counting a long bench takes the database for a while; a page waits only where there are no lines at all.
     const [roll, lump] = await Promise.all([db.rolls.limit(1).primaryKeys(), db.lumps.limit(1).primaryKeys()]);
     if (roll.length !== lump.length) await db.transaction('rw', actTables, () => rebuildLines(db));
-    clearTimeout(waiting);
     onTrouble(null);
     setTimeout(() => void mendLines(db).catch(() => undefined), LINES_LATER_MS);
     await storeLeftParts();
   } catch (error) {
-    clearTimeout(waiting);
     onTrouble(troubleOf(error));
     throw error;
+  } finally {
+    onUpgradeProgress(null);
   }
 }
 

@@ -1,12 +1,13 @@
 import Dexie from 'dexie';
-import type { Records, TableName } from '@/core/records/records';
+import { latestVersion } from '@/core/formats/migrations';
+import { recordSchemas, type Records, type TableName } from '@/core/records/records';
 import { noRecords, tableNames } from '@/core/records/tables';
 import { act, forgetOlder } from './act';
 import { addRows, storedRows, type StoredRows } from './addRows';
 import { actTables, database, type Act, type AetasDatabase, type Kept } from './database';
 import { rebuildLines, refreshLines } from './lines';
 import { inSteps, step, type Steps } from './steps';
-import { guardedWrite } from './trouble';
+import { Refusal, guardedWrite } from './trouble';
 import { dropAllAhead } from './typedAhead';
 
 /** Records that are kept in one lump, as they are stored. */
@@ -19,7 +20,7 @@ const BATCH = 1000;
 export function keepWhole(db: AetasDatabase, what: string): PromiseLike<unknown> {
   // All tables at a time: who asks the database while a file is read waits long for each answer.
   return db.acts
-    .add({ atMs: Date.now(), what, kind: 'whole' })
+    .add({ atMs: Date.now(), what, kind: 'whole', version: latestVersion() })
     .then((actId) => Dexie.Promise.all(tableNames.map((table) => inSteps(keepTable(db, actId, table)))));
 }
 
@@ -71,6 +72,7 @@ export async function undoAct(id?: number): Promise<void> {
         (function* () {
           const done = yield* step(id === undefined ? lastAct(db) : db.acts.get(id));
           if (done === undefined) return false;
+          if (done.version !== latestVersion()) yield* step(checkKept(db, done));
           if (done.kind === 'whole') {
             const kept = yield* step(db.kept.where({ actId: done.id }).primaryKeys());
             yield* step(keepWhole(db, `undoing ${done.what}`));
@@ -89,6 +91,22 @@ export async function undoAct(id?: number): Promise<void> {
     );
     if (whole) dropAllAhead();
   });
+}
+
+/**
+ * Checks what an act kept under an older version: a bench that was brought up to date before such records were has them in their
+ * old shape still.
+ * @throws Refusal when one of them does not fit any more: then nothing is changed
+ */
+async function checkKept(db: AetasDatabase, done: Act): Promise<void> {
+  for (const key of await db.kept.where({ actId: done.id }).primaryKeys()) {
+    const { table, rows = [] } = (await db.kept.get(key)) ?? { table: '' };
+    const schema = recordSchemas[table as TableName];
+    if (rows.length > 0 && rows.some((row) => !schema.safeParse(row).success))
+      throw new Refusal(
+        `Undoing ${done.what} is not possible: an older Aetas kept what it took, and some of it does not fit this one. Nothing was changed.`,
+      );
+  }
 }
 
 /** Puts back what an act took where nothing stands in its place by now, and the links that it emptied. */

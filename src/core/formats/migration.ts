@@ -9,4 +9,9 @@ export interface Migration {
   /** Tables that it changes or adds; it leaves all others as they are. */
   tables: readonly string[];
   change: (records: RawRecords) => RawRecords;
+  /**
+   * Tables of large records whose rows it changes one by one, and whose older rows can be told from the newer ones: no copy of them
+   * is kept. `change` does the same to them.
+   */
+  eachRow?: Readonly<Record<string, (row: unknown) => unknown>>;
 }

@@ -39,13 +39,15 @@ export function BenchGate({ children }: { children: ReactNode }) {
   if (trouble !== null)
     return (
       <main id="main" className="mx-auto max-w-[1280px] px-4 py-6 sm:px-10">
-        <div role="alert">
+        <div role={trouble.waiting === true ? 'status' : 'alert'}>
           <h1>{trouble.title}</h1>
           <p className="mt-2 max-w-[62ch]">{trouble.words}</p>
         </div>
-        <button type="button" className="act act-primary mt-4" onClick={() => location.reload()}>
-          Reload
-        </button>
+        {trouble.waiting !== true && (
+          <button type="button" className="act act-primary mt-4" onClick={() => location.reload()}>
+            Reload
+          </button>
+        )}
       </main>
     );
   if (!ready)
