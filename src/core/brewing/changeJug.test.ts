@@ -1,6 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { sampleBrew } from '../testing/sampleBrew';
+import { brewWear } from '../plan/estimateRequestFor';
 import { changedJug } from './changeJug';
+import { jugState } from './keeping';
 import type { BrewPart } from './part';
 
 const NOW = 1_700_000_000_000;
@@ -35,6 +37,17 @@ describe('a jug that changes after it was mixed (worked by hand)', () => {
       expect(developer?.kind === 'improvised' ? developer.sodaGPerL : 0).toBeCloseTo(45, 6);
       expect(developer?.kind === 'improvised' ? developer.agents[0]?.amountPerL : 0).toBeCloseTo(100 / 3, 6);
     }
+  });
+  test('water makes a used brew thinner and gives nothing back of what its films took', () => {
+    const used = { ...weighed, films: 2 };
+    const changed = changedJug(used, { kind: 'water', atMs: NOW, ml: 500 });
+    if (!changed.ok) throw new Error(changed.problems[0]?.message);
+    const left = (of: typeof used): number | null => jugState({ ...of, use: 'film-developer', mixedMs: NOW }, NOW).left;
+    expect(left(used)).toBeCloseTo((13 / 15) ** 2, 9);
+    expect(left(changed.value)).toBeCloseTo((13 / 15) ** 2, 9);
+    expect(brewWear(sampleBrew(NOW, changed.value), 500, NOW)).toMatchObject({ films: 2, volumeMl: 500 });
+    // A third film takes from what is left of the first litre's half.
+    expect(left({ ...changed.value, films: 3 })).toBeCloseTo((13 / 15) ** 3, 9);
   });
   test('with half of it gone the strength stays, and half of the film that wore it goes along', () => {
     const changed = changedJug(weighed, { kind: 'gone', atMs: NOW, ml: 250 });

@@ -26,7 +26,7 @@ export type JugChange = z.infer<typeof jugChangeSchema>;
 export type ChangingJug = Pick<
   MadeBrew,
   'use' | 'developer' | 'bromideGPerL' | 'volumeMl' | 'parts' | 'ph' | 'mixingLnSd'
-> & { films: number };
+> & { films: number; wornMl?: number | undefined };
 
 /** Spread of an amount that somebody added by hand, ln. Source: our estimate. */
 const ADDED_LN_SD = 0.03;
@@ -50,14 +50,21 @@ export function changedJug<T extends ChangingJug>(jug: T, change: JugChange): Re
         return failure({ path: 'ml', message: `The jug holds ${Math.round(jug.volumeMl)} ml: pour it away instead.` });
       const share = volumeMl / jug.volumeMl;
       const parts = jug.parts.map((part) => ({ ...part, target: part.target * share, actual: amountOf(part) * share }));
-      return success({ ...jug, volumeMl, parts, films: jug.films * share });
+      return success({
+        ...jug,
+        volumeMl,
+        parts,
+        films: jug.films * share,
+        ...(jug.wornMl === undefined ? {} : { wornMl: jug.wornMl * share }),
+      });
     }
     case 'water': {
       const volumeMl = jug.volumeMl + change.ml;
-      if (jug.parts.length > 0) return success(reckoned({ ...jug, volumeMl }));
+      if (jug.parts.length > 0) return success(reckoned({ ...jug, volumeMl, ...worn(jug) }));
       const share = jug.volumeMl / volumeMl;
       return success({
         ...jug,
+        ...worn(jug),
         volumeMl,
         ph: null,
         developer: jug.developer === null ? null : thinned(jug.developer, share),
@@ -67,6 +74,11 @@ export function changedJug<T extends ChangingJug>(jug: T, change: JugChange): Re
     case 'added':
       return jug.parts.length > 0 ? success(reckoned(withPart(jug, change))) : addedUnweighed(jug, change);
   }
+}
+
+/** What films took from a jug stays taken, however much water comes after them. */
+function worn({ films, wornMl, volumeMl }: ChangingJug): Pick<ChangingJug, 'wornMl'> {
+  return films > 0 ? { wornMl: wornMl ?? volumeMl } : {};
 }
 
 function reckoned<T extends ChangingJug>(jug: T): T {
@@ -98,7 +110,7 @@ function withPart<T extends ChangingJug>(jug: T, { substanceId, amount }: Extrac
       : jug.parts.map((part, index) =>
           index === known ? { ...part, target: part.target + amount, actual: amountOf(part) + amount } : part,
         );
-  return { ...jug, parts, volumeMl: jug.volumeMl + (unit === 'ml' ? amount : 0) };
+  return unit === 'ml' ? { ...jug, ...worn(jug), parts, volumeMl: jug.volumeMl + amount } : { ...jug, parts };
 }
 
 /** A brew that nobody weighed here is known by its developer alone: only what that names can be added to. */

@@ -54,6 +54,8 @@ export interface Jug {
   volumeMl: number;
   /** Films through it so far. */
   films: number;
+  /** Volume that they wore, where water came after them, ml. */
+  wornMl?: number | undefined;
   /** What it was mixed from; missing where nobody said. */
   parts?: readonly BrewPart[] | undefined;
   /** Films that it takes in all by its owner's own tally; missing for the usual one. */
@@ -99,15 +101,10 @@ function stateOf(jug: Jug, nowMs: number): JugState {
 }
 
 /** A bought developer: one that is used once is done after its film, one that is used again slows down. */
-function boughtState(
-  { mixedMs, volumeMl, films }: Jug,
-  developer: Extract<Developer, { kind: 'concentrate' }>,
-  nowMs: number,
-): JugState {
+function boughtState(jug: Jug, developer: Extract<Developer, { kind: 'concentrate' }>, nowMs: number): JugState {
   const oneShot = isOneShot(developer);
-  const useRate = concentrateUseRate(developer, films, volumeMl);
-  const hours = Math.max(0, nowMs - mixedMs) / HOUR_MS;
-  const strength = useRate * (oneShot ? brewAgeRate(hours, WORKING_HALF_LIFE_H) : 1);
+  const { mixedMs, films } = jug;
+  const strength = strengthLeft(developer, films, wearingMl(jug), Math.max(0, nowMs - mixedMs) / HOUR_MS);
   return {
     left: strength,
     timeFactor: 1 / strength,
@@ -119,7 +116,9 @@ function boughtState(
 }
 
 /** A kitchen brew is followed by its strength. */
-function brewState({ mixedMs, volumeMl, films }: Jug, nowMs: number): JugState {
+function brewState(jug: Jug, nowMs: number): JugState {
+  const { mixedMs, films } = jug;
+  const volumeMl = wearingMl(jug);
   const useRate = brewUseRate(films, volumeMl);
   const strength = useRate * brewAgeRate(Math.max(0, nowMs - mixedMs) / HOUR_MS);
   const hoursLeft = useRate <= SPENT_SHARE ? 0 : BREW_GRACE_H + BREW_HALF_LIFE_H * Math.log2(useRate / SPENT_SHARE);
@@ -131,6 +130,37 @@ function brewState({ mixedMs, volumeMl, films }: Jug, nowMs: number): JugState {
     spent: strength < SPENT_SHARE,
     oneShot: false,
   };
+}
+
+/**
+ * Volume by which a jug wears: of a kitchen brew that was thinned after its films, what they wore. A bought developer wears by its
+ * concentrate, which water leaves as it is.
+ * @returns ml
+ */
+export function wearingMl({ developer, volumeMl, wornMl }: Pick<Jug, 'developer' | 'volumeMl' | 'wornMl'>): number {
+  return developer?.kind === 'improvised' ? (wornMl ?? volumeMl) : volumeMl;
+}
+
+/**
+ * Strength that is left of a developer after films and hours.
+ * @param developer what it is; null for one that nobody knows
+ * @param films films of 80 square inches through it
+ * @param volumeMl volume by which it wears, ml
+ * @param ageH hours since it was mixed
+ * @returns relative rate; 1 for what neither fades nor tires by strength
+ */
+export function strengthLeft(developer: Developer | null, films: number, volumeMl: number, ageH: number): number {
+  switch (developer?.kind) {
+    case 'improvised':
+      return brewUseRate(films, volumeMl) * brewAgeRate(ageH);
+    case 'concentrate':
+      return (
+        concentrateUseRate(developer, films, volumeMl) *
+        (isOneShot(developer) ? brewAgeRate(ageH, WORKING_HALF_LIFE_H) : 1)
+      );
+    default:
+      return 1;
+  }
 }
 
 /** Films that bring a brew from its strength now down to half. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { sampleBrew } from '../testing/sampleBrew';
 import { sampleRun } from '../testing/sampleRun';
 import { POURS_APART_MIN, planEvening, type EveningJug, type EveningRoll, type EveningWish } from './evening';
 
@@ -7,12 +8,13 @@ const { steps } = sampleRun();
 const jug = (id: string, part: Partial<EveningJug> = {}): EveningJug => ({
   id,
   name: 'Hut coffee',
+  developer: sampleBrew(0).developer,
   volumeMl: 500,
   films: 0,
   mixedMin: null,
   mixingMin: 15,
   standingMin: 8,
-  wears: true,
+  chosenMin: 1000,
   ...part,
 });
 const roll = (id: string, part: Partial<EveningRoll> = {}): EveningRoll => ({
@@ -36,6 +38,28 @@ const wish = (part: Partial<EveningWish>): EveningWish => ({
 });
 const startOf = (evening: ReturnType<typeof planEvening>, id: string): number =>
   evening.items.find((item) => item.id === id)?.startMin ?? Number.NaN;
+
+describe('a jug that stands already', () => {
+  const lengthOf = (part: Partial<EveningJug>): number => {
+    const evening = planEvening(wish({ rolls: [roll('a', { jug: jug('j', { mixedMin: 870, ...part }) })] }));
+    const step = evening.items.find(({ what, lane }) => lane === 'roll:a' && what.startsWith('Develop'));
+    return (step?.endMin ?? 0) - (step?.startMin ?? 0);
+  };
+  test('ages from when its time was chosen, and not twice: chosen as it is poured, the time is the pinned one', () => {
+    // Poured at 18:50 or so, four hours after it was mixed.
+    expect(lengthOf({ chosenMin: 1120 })).toBeCloseTo(12, 0);
+    expect(lengthOf({ chosenMin: 870 })).toBeGreaterThan(18);
+  });
+  test('a bought one-shot fades as well, and a powder at stock strength does not', () => {
+    const family = (familyId: 'p-aminophenol' | 'mq-borax', water: number): EveningJug['developer'] => ({
+      kind: 'concentrate',
+      familyId,
+      parts: { concentrate: 1, water },
+    });
+    expect(lengthOf({ chosenMin: 870, developer: family('p-aminophenol', 50) })).toBeGreaterThan(13.5);
+    expect(lengthOf({ chosenMin: 870, developer: family('mq-borax', 0) })).toBeCloseTo(12, 6);
+  });
+});
 
 describe('an evening, worked by hand', () => {
   test('one roll: water two hours ahead, mixing, standing, loading, then the baths', () => {

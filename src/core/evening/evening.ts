@@ -1,4 +1,5 @@
-import { brewAgeRate, brewUseRate } from '../chemistry/brewWear';
+import type { Developer } from '../brewing/composition';
+import { strengthLeft } from '../brewing/keeping';
 import { SPENT_SHARE } from '../brewing/keeping';
 import type { WetStep } from '../schedule/wetSteps';
 
@@ -20,6 +21,9 @@ export interface EveningRoll {
 export interface EveningJug {
   id: string;
   name: string;
+  /** What it is; null where nobody knows. */
+  developer: Developer | null;
+  /** Volume by which it wears, ml. */
   volumeMl: number;
   /** Films through it before this evening. */
   films: number;
@@ -28,8 +32,8 @@ export interface EveningJug {
   /** How long mixing takes, and how long it stands afterwards, min. */
   mixingMin: number;
   standingMin: number;
-  /** Whether it fades and tires like an organic brew. */
-  wears: boolean;
+  /** When the time of this roll was chosen, min on the evening's clock: it reckons with the jug as it stood then. */
+  chosenMin: number;
 }
 
 /** How an evening is to go. */
@@ -167,9 +171,8 @@ export function planEvening(wish: EveningWish): Evening {
     items.push(...placed.items);
     pours.push(...placed.pours);
     if (jug !== null) {
-      const left = leftAt(jug, roll.jug, developStart(roll.steps, placed));
-      if (roll.jug?.wears === true && left < WEAK_SHARE)
-        problems.push({ what: roll.label, why: left < SPENT_SHARE ? 'spent' : 'weak', left });
+      const left = roll.jug === null ? 1 : leftAt(jug.films, jug.mixedMin, roll.jug, developStart(roll.steps, placed));
+      if (left < WEAK_SHARE) problems.push({ what: roll.label, why: left < SPENT_SHARE ? 'spent' : 'weak', left });
       jug.films += roll.films;
     }
     const dryMin = placed.endMin + wish.reelDryMin;
@@ -243,9 +246,8 @@ function jugFor(
 }
 
 /** Strength of a jug at a moment, against fresh. */
-function leftAt(jug: JugInHand, made: EveningJug | null, atMin: number): number {
-  if (made === null || !made.wears) return 1;
-  return brewUseRate(jug.films, made.volumeMl) * brewAgeRate(Math.max(0, atMin - jug.mixedMin) / 60);
+function leftAt(films: number, mixedMin: number, { developer, volumeMl }: EveningJug, atMin: number): number {
+  return strengthLeft(developer, films, volumeMl, Math.max(0, atMin - mixedMin) / 60);
 }
 
 function beforeDeveloper(steps: readonly WetStep[]): number {
@@ -283,11 +285,11 @@ function placeRoll(roll: EveningRoll, startMin: number, jug: JugInHand | null): 
   return { startMin, pours: items.map((item) => item.startMin), endMin: at, items };
 }
 
-/** How much longer a film takes in a jug that other films of this evening went through before it, and that stood meanwhile. */
+/** How much longer a film takes in a jug that other films went through, and that stood, since the time was chosen. */
 function wearFactor({ jug: made }: EveningRoll, jug: JugInHand, atMin: number): number {
-  if (made === null || !made.wears) return 1;
-  const planned = brewUseRate(made.films, made.volumeMl);
-  return planned / leftAt(jug, made, atMin);
+  if (made === null) return 1;
+  const chosen = leftAt(made.films, made.mixedMin ?? made.chosenMin, made, made.chosenMin);
+  return chosen / leftAt(jug.films, jug.mixedMin, made, atMin);
 }
 
 function collides(mine: readonly number[], others: readonly number[]): boolean {

@@ -1,3 +1,4 @@
+import { format, parseISO, set, startOfDay } from 'date-fns';
 import * as z from 'zod';
 import { failure, success, type Problem, type Result } from '../schema/result';
 import { within } from '../schema/within';
@@ -24,6 +25,8 @@ export const eveningFormSchema = z.object({
   waterH: typed,
   /** Rolls in the order in which they go; those left out stay on the bench. */
   order: z.array(z.string().max(100)).max(40),
+  /** The day that it is for, as `2026-11-29`; an evening goes on past midnight. Missing for today. */
+  day: z.string().max(10).optional(),
 });
 
 export type EveningForm = z.infer<typeof eveningFormSchema>;
@@ -65,19 +68,47 @@ const numbers = {
   waterH: within('Water stands', 0, 24, 'h'),
 } as const;
 
+/** Hour and minute of a clock as typed; null where it does not read. */
+function readClock(text: string): { hour: number; minute: number } | null {
+  const match = /^\s*(\d{1,2})[:.h ]?(\d{2})?\s*$/.exec(text);
+  const hour = Number(match?.[1] ?? Number.NaN);
+  const minute = Number(match?.[2] ?? 0);
+  return match === null || hour > 23 || minute > 59 ? null : { hour, minute };
+}
+
+/** How long after its hour an evening still is that evening, h. Source: our choice. */
+const LASTS_H = 14;
+
+/**
+ * The day that an evening belongs to: the one that it was laid out for until the next morning is well under way, then today.
+ * @param form hour and day as typed
+ * @param nowMs this instant, ms since the epoch
+ * @returns the first instant of that day on the local clock, ms since the epoch
+ */
+export function eveningZeroMs({ from, day }: Pick<EveningForm, 'from' | 'day'>, nowMs: number): number {
+  const today = startOfDay(nowMs).getTime();
+  const kept = day === undefined ? null : parseISO(day);
+  if (kept === null || Number.isNaN(kept.getTime()) || kept.getTime() > nowMs) return today;
+  const { hour, minute } = readClock(from) ?? { hour: 0, minute: 0 };
+  return nowMs < set(kept, { hours: hour, minutes: minute }).getTime() + LASTS_H * 3_600_000 ? kept.getTime() : today;
+}
+
+/** The day of an instant on the local clock, as the form keeps it. */
+export function dayOf(nowMs: number): string {
+  return format(nowMs, 'yyyy-MM-dd');
+}
+
 /**
  * Reads an evening's form.
  * @param form as typed
+ * @param zeroMs first instant of its day, ms since the epoch: on a day when clocks change, an hour is not where it is on others
  * @returns what the evening asks for but its rolls; else every problem with its field
- * @example readEveningForm({ from: '18:30', tanks: 1, reel: 'plastic', waterH: 2, order: [] }) // fromMin 1110
+ * @example readEveningForm({ from: '18:30', tanks: 1, reel: 'plastic', waterH: 2, order: [] }, today) // fromMin 1110
  */
-export function readEveningForm(form: EveningForm): Result<Omit<EveningWish, 'rolls'>> {
+export function readEveningForm(form: EveningForm, zeroMs: number): Result<Omit<EveningWish, 'rolls'>> {
   const problems: Problem[] = [];
-  const match = /^\s*(\d{1,2})[:.h ]?(\d{2})?\s*$/.exec(form.from);
-  const hour = Number(match?.[1] ?? Number.NaN);
-  const minute = Number(match?.[2] ?? 0);
-  if (match === null || hour > 23 || minute > 59)
-    problems.push({ path: 'from', message: 'Hands are free from: give a time such as 18:30.' });
+  const clock = readClock(form.from);
+  if (clock === null) problems.push({ path: 'from', message: 'Hands are free from: give a time such as 18:30.' });
   const read = (field: keyof typeof numbers): number => {
     const parsed = numbers[field].safeParse(form[field]);
     if (!parsed.success) problems.push({ path: field, message: parsed.error.issues[0]?.message ?? '' });
@@ -85,9 +116,10 @@ export function readEveningForm(form: EveningForm): Result<Omit<EveningWish, 'ro
   };
   const tanks = read('tanks');
   const waterMin = read('waterH') * 60;
-  if (problems.length > 0) return failure(...problems);
+  if (clock === null || problems.length > 0) return failure(...problems);
+  const fromMs = set(zeroMs, { hours: clock.hour, minutes: clock.minute }).getTime();
   return success({
-    fromMin: hour * 60 + minute,
+    fromMin: (fromMs - zeroMs) / 60_000,
     tanks,
     reelDryMin: reels[form.reel].dryMin,
     waterMin,

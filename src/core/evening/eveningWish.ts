@@ -3,6 +3,7 @@ import { developerName } from '../plan/developerName';
 import { runSteps } from '../run/runSteps';
 import type { Brew, Plan, Roll, Run } from '../records/records';
 import { runProgress } from '../run/runProgress';
+import { wearingMl } from '../brewing/keeping';
 import type { EveningJug, EveningRoll } from './evening';
 
 /** Mixing and standing of a jug, min. Source: common practice (a quarter of an hour; 5 to 10 min for bubbles), no source. */
@@ -28,26 +29,34 @@ export function eveningRoll({ roll, plan, brew, run }: RollOfEvening, zeroMs: nu
   const progress = run === undefined ? null : runProgress(run.steps, run.events);
   if (progress?.phase === 'finished') return null;
   const minutes = (ms: number): number => (ms - zeroMs) / 60_000;
+  const films = filmEquivalents(roll.formatId);
+  const developAt = run?.steps.findIndex(({ kind }) => kind === 'develop') ?? -1;
+  // A jug counts a film as soon as it is poured over it.
+  const poured = progress?.phase === 'running' && progress.stepIndex >= developAt;
   return {
     id: roll.id,
     label: roll.label,
     steps: runSteps(plan, plan.pinned),
-    jug: jugOf(plan, brew, minutes),
-    films: filmEquivalents(roll.formatId),
+    jug: jugOf({ plan, brew, poured, films }, minutes),
+    films,
     begunMin: progress?.startedMs == null ? null : minutes(progress.startedMs),
   };
 }
 
-function jugOf(plan: Plan, brew: Brew | undefined, minutes: (ms: number) => number): EveningJug {
+function jugOf(
+  { plan, brew, poured, films }: { plan: Plan; brew: Brew | undefined; poured: boolean; films: number },
+  minutes: (ms: number) => number,
+): EveningJug {
   const { kind } = plan.developer;
   return {
     id: brew?.id ?? plan.id,
     name: brew?.name ?? developerName(plan.developer),
-    volumeMl: brew?.volumeMl ?? plan.volumeMl,
-    films: brew?.films ?? 0,
+    developer: brew === undefined ? plan.developer : brew.developer,
+    volumeMl: brew === undefined ? plan.volumeMl : wearingMl(brew),
+    films: Math.max(0, (brew?.films ?? 0) - (poured ? films : 0)),
     mixedMin: brew === undefined ? null : minutes(brew.mixedMs),
     mixingMin: MIXING_MIN[kind],
     standingMin: STANDING_MIN[kind],
-    wears: kind === 'improvised',
+    chosenMin: minutes(plan.pinned?.atMs ?? 0),
   };
 }

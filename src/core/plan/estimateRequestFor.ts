@@ -1,3 +1,4 @@
+import { wearingMl } from '../brewing/keeping';
 import { completeRequest } from '../estimate/estimate';
 import type { EstimateRequest, EstimateRequestInput } from '../estimate/request';
 import { rollAge, type RollHistory } from '../films/rollAge';
@@ -58,7 +59,7 @@ export function brewWear(brew: Brew | undefined, volumeMl: number, nowMs: number
   return {
     ageH: Math.min(OLDEST_BREW_H, Math.max(0, nowMs - brew.mixedMs) / HOUR_MS),
     films: brew.films,
-    volumeMl: brew.volumeMl,
+    volumeMl: wearingMl(brew),
   };
 }
 

@@ -103,6 +103,8 @@ export const brewSchema = z.strictObject({
   mixingLnSd: limited('lnSd').nullable(),
   /** Films of 80 square inches through it so far. */
   films: limited('jugFilms'),
+  /** Volume that its films wore, where water came after them, ml; missing where none did. */
+  wornMl: limited('jugVolumeMl').optional(),
   /** What was done to it since it was mixed; missing where nothing was. */
   changes: z.array(jugChangeSchema).max(500).optional(),
   /** Films that it takes in all by its owner's own tally; missing for the usual one. */

@@ -1,16 +1,17 @@
 import type { Evening, EveningItem } from '@/core/evening/evening';
 import { classes } from '@/ui/classes';
 import { percentBetween } from '@/ui/rulerScale';
-import { clockTime } from './eveningWords';
 
 interface EveningStripProps {
   evening: Evening;
   lanes: readonly { lane: EveningItem['lane']; name: string }[];
   nowMin: number;
+  /** A minute of the evening on the clock on the wall. */
+  clock: (minutes: number) => string;
 }
 
 /** The evening drawn to scale: a strip of hours, the kitchen above, a lane for each roll. */
-export function EveningStrip({ evening, lanes, nowMin }: EveningStripProps) {
+export function EveningStrip({ evening, lanes, nowMin, clock }: EveningStripProps) {
   const first = Math.floor(Math.min(...evening.items.map(({ startMin }) => startMin)) / 30) * 30;
   const last = Math.ceil(Math.max(...evening.items.map(({ endMin }) => endMin)) / 30) * 30;
   const percent = (minute: number): number => percentBetween(first, Math.max(first + 30, last), minute);
@@ -25,7 +26,7 @@ export function EveningStrip({ evening, lanes, nowMin }: EveningStripProps) {
             className="absolute inset-y-0 border-l border-hair"
             style={{ left: `calc(132px + (100% - 132px) * ${percent(minute) / 100})` }}
           >
-            <span className="num pl-1 text-[13px] text-ink2">{clockTime(minute)}</span>
+            <span className="num pl-1 text-[13px] text-ink2">{clock(minute)}</span>
           </div>
         ))}
         {lanes.map(({ lane, name }) => (
@@ -37,7 +38,7 @@ export function EveningStrip({ evening, lanes, nowMin }: EveningStripProps) {
                 return (
                   <div
                     key={item.id}
-                    title={`${clockTime(item.startMin)} ${item.what}`}
+                    title={`${clock(item.startMin)} ${item.what}`}
                     className={classes(
                       'absolute overflow-hidden border text-[12px] leading-[20px] whitespace-nowrap',
                       item.what.startsWith('Develop') ? 'border-ink bg-ink text-ground' : 'border-edge bg-sheet',

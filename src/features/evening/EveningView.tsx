@@ -1,11 +1,13 @@
 'use client';
 
-import { startOfDay } from 'date-fns';
+import { format } from 'date-fns';
 import Link from 'next/link';
 import { planEvening, type Evening, type EveningItem } from '@/core/evening/evening';
 import {
   eveningFormSchema,
   oneEarlier,
+  dayOf,
+  eveningZeroMs,
   readEveningForm,
   reels,
   type EveningForm,
@@ -35,7 +37,10 @@ export function EveningView() {
     (kept) => kept ?? { from: '19:00', tanks: 1, reel: 'plastic', waterH: 2, order: [] },
   );
   if (bench === undefined || form === null) return <p aria-busy="true">Opening the evening.</p>;
-  return <EveningPlan bench={bench} form={form} change={change} nowMs={nowMs} />;
+  // An hour is given for today, or for the evening that is still going on.
+  const dated = (part: Partial<EveningForm>): void =>
+    change({ day: 'from' in part ? dayOf(nowMs) : dayOf(eveningZeroMs(form, nowMs)), ...part });
+  return <EveningPlan bench={bench} form={form} change={dated} nowMs={nowMs} />;
 }
 
 interface EveningPlanProps {
@@ -47,11 +52,12 @@ interface EveningPlanProps {
 
 function EveningPlan({ bench, form, change, nowMs }: EveningPlanProps) {
   const units = useSettings();
-  const zeroMs = startOfDay(nowMs).getTime();
+  const zeroMs = eveningZeroMs(form, nowMs);
   const nowMin = (nowMs - zeroMs) / 60_000;
+  const clock = (minutes: number): string => clockTime(zeroMs, minutes);
   const ready = bench.dossiers.flatMap((dossier) => eveningRoll(dossier, zeroMs) ?? []);
   const chosen = form.order.flatMap((id) => ready.find((roll) => roll.id === id) ?? []);
-  const read = readEveningForm(form);
+  const read = readEveningForm(form, zeroMs);
   const errors = read.ok ? {} : Object.fromEntries(read.problems.map(({ path, message }) => [path, message]));
   const evening = read.ok && chosen.length > 0 ? planEvening({ ...read.value, rolls: chosen }) : null;
   if (ready.length === 0)
@@ -71,7 +77,7 @@ function EveningPlan({ bench, form, change, nowMs }: EveningPlanProps) {
     );
   return (
     <>
-      <h1>{evening === null ? 'Which rolls tonight?' : `The last film hangs at ${clockTime(evening.endsMin)}.`}</h1>
+      <h1>{evening === null ? 'Which rolls tonight?' : `The last film hangs at ${clock(evening.endsMin)}.`}</h1>
       <div className="mt-4 grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,420px)]">
         <div className="grid max-w-[680px] content-start gap-4 sm:grid-cols-2">
           <div className="flex items-end gap-2">
@@ -86,7 +92,7 @@ function EveningPlan({ bench, form, change, nowMs }: EveningPlanProps) {
                 onChange={(event) => change({ from: event.target.value })}
               />
             </Field>
-            <button type="button" className="act shrink-0" onClick={() => change({ from: clockTime(nowMin) })}>
+            <button type="button" className="act shrink-0" onClick={() => change({ from: format(nowMs, 'HH:mm') })}>
               From now
             </button>
           </div>
@@ -125,6 +131,7 @@ function EveningPlan({ bench, form, change, nowMs }: EveningPlanProps) {
           </h2>
           <EveningStrip
             evening={evening}
+            clock={clock}
             nowMin={nowMin}
             lanes={[
               { lane: 'kitchen', name: 'Kitchen' },
@@ -132,7 +139,11 @@ function EveningPlan({ bench, form, change, nowMs }: EveningPlanProps) {
             ]}
           />
           <Moved evening={evening} />
-          <Times evening={evening} names={new Map(chosen.map(({ id, label }) => [`roll:${id}`, label]))} />
+          <Times
+            evening={evening}
+            clock={clock}
+            names={new Map(chosen.map(({ id, label }) => [`roll:${id}`, label]))}
+          />
           <button
             type="button"
             className="act mt-4"
@@ -224,14 +235,22 @@ function Moved({ evening: { shifts, problems } }: { evening: Evening }) {
 }
 
 /** The same as a list of times, for reading and for print. */
-function Times({ evening, names }: { evening: Evening; names: ReadonlyMap<EveningItem['lane'], string> }) {
+function Times({
+  evening,
+  clock,
+  names,
+}: {
+  evening: Evening;
+  clock: (minutes: number) => string;
+  names: ReadonlyMap<EveningItem['lane'], string>;
+}) {
   return (
     <table className="mt-5 w-full max-w-[720px] text-left">
       <caption className="text-left font-[620]">Minute by minute</caption>
       <tbody>
         {evening.items.map((item) => (
           <tr key={item.id} className="border-t border-hair">
-            <td className="num w-[76px] py-1">{clockTime(item.startMin)}</td>
+            <td className="num w-[76px] py-1">{clock(item.startMin)}</td>
             <td className="py-1">{item.what}</td>
             <td className="py-1 text-ink2">{names.get(item.lane) ?? ''}</td>
           </tr>

@@ -1,9 +1,10 @@
-import { describe, expect, test } from 'vitest';
-import { oneEarlier, readEveningForm, type EveningForm } from '@/core/evening/eveningForm';
+import { afterEach, describe, expect, test } from 'vitest';
+import { dayOf, eveningZeroMs, oneEarlier, readEveningForm, type EveningForm } from '@/core/evening/eveningForm';
 import { eveningRoll } from '@/core/evening/eveningWish';
 import type { Plan, Roll } from '@/core/records/records';
 import { clockTime, problemWords, shiftWords } from './eveningWords';
 
+const ZERO = new Date(2026, 5, 12).getTime();
 const form: EveningForm = { from: '18:30', tanks: 1, reel: 'plastic', waterH: 2, order: [] };
 
 describe('an evening as typed', () => {
@@ -13,7 +14,7 @@ describe('an evening as typed', () => {
     ['19.05', 1145],
     ['0:00', 0],
   ])('hands free from %s', (from, fromMin) =>
-    expect(readEveningForm({ ...form, from })).toMatchObject({ ok: true, value: { fromMin, waterMin: 120 } }),
+    expect(readEveningForm({ ...form, from }, ZERO)).toMatchObject({ ok: true, value: { fromMin, waterMin: 120 } }),
   );
   test.each([
     [{ from: '25:00' }, 'from'],
@@ -22,7 +23,7 @@ describe('an evening as typed', () => {
     [{ tanks: 1.5 }, 'tanks'],
     [{ waterH: '' }, 'waterH'],
   ])('%j is told at its field', (part, path) =>
-    expect(readEveningForm({ ...form, ...part })).toMatchObject({ ok: false, problems: [{ path }] }),
+    expect(readEveningForm({ ...form, ...part }, ZERO)).toMatchObject({ ok: false, problems: [{ path }] }),
   );
   test('a roll goes one place earlier, and the first stays', () => {
     expect(oneEarlier(['a', 'b', 'c'], 2)).toEqual(['a', 'c', 'b']);
@@ -36,9 +37,37 @@ describe('an evening as typed', () => {
   });
 });
 
+describe('an evening on the clock on the wall', () => {
+  const before = process.env.TZ;
+  afterEach(() => {
+    process.env.TZ = before;
+  });
+  test.each([
+    ['when clocks go forward', [2026, 2, 29], 17.5],
+    ['when clocks go back', [2026, 9, 25], 19.5],
+    ['on any other day', [2026, 5, 12], 18.5],
+  ] as const)('18:30 is 18:30 on a day %s', (_what, [year, month, day], hours) => {
+    process.env.TZ = 'Europe/Vienna';
+    const zeroMs = new Date(year, month, day).getTime();
+    const read = readEveningForm(form, zeroMs);
+    expect(read.ok && read.value.fromMin).toBe(hours * 60);
+    expect(clockTime(zeroMs, hours * 60)).toBe('18:30');
+  });
+  test('it goes on past midnight, and the next morning is another day', () => {
+    const laid = new Date(2026, 5, 12, 15).getTime();
+    const evening = { from: '19:00', day: dayOf(laid) };
+    const at = (day: number, hour: number): string =>
+      dayOf(eveningZeroMs(evening, new Date(2026, 5, day, hour).getTime()));
+    expect([at(12, 15), at(12, 23), at(13, 1), at(13, 8)]).toEqual(Array(4).fill('2026-06-12'));
+    expect(at(13, 10)).toBe('2026-06-13');
+    expect(dayOf(eveningZeroMs({ from: '19:00' }, laid))).toBe('2026-06-12');
+    expect(dayOf(eveningZeroMs({ from: '19:00', day: 'nonsense' }, laid))).toBe('2026-06-12');
+  });
+});
+
 describe('an evening in words', () => {
   test('the clock on the wall, also before and after midnight', () =>
-    expect([1110, -30, 1445].map(clockTime)).toEqual(['18:30', '23:30', '00:05']));
+    expect([1110, -30, 1445].map((minutes) => clockTime(ZERO, minutes))).toEqual(['18:30', '23:30', '00:05']));
   test('what was moved, and why', () => {
     expect(shiftWords({ what: 'Tin', byMin: 0.5, why: 'pours' })).toBe(
       'Tin waits 30 s, so that no two baths are poured within half a minute.',

@@ -1,10 +1,14 @@
+import { format } from 'date-fns';
 import type { EveningProblem, EveningShift } from '@/core/evening/evening';
 import { waitWords } from '@/features/words/brewWords';
 
-/** A minute of the evening as the clock on the wall shows it. */
-export function clockTime(minutes: number): string {
-  const whole = ((Math.round(minutes) % 1440) + 1440) % 1440;
-  return `${String(Math.floor(whole / 60)).padStart(2, '0')}:${String(whole % 60).padStart(2, '0')}`;
+/**
+ * A minute of the evening as the clock on the wall shows it.
+ * @param zeroMs first instant of the evening's day, ms since the epoch
+ * @param minutes min since then
+ */
+export function clockTime(zeroMs: number, minutes: number): string {
+  return format(zeroMs + Math.round(minutes) * 60_000, 'HH:mm');
 }
 
 const reasons: Record<EveningShift['why'], string> = {
