@@ -1,8 +1,8 @@
 import { liveQuery } from 'dexie';
-import type { JudgedRun, LearningFilm } from '@/core/learning/benchEvidence';
-import type { LearningChange } from '@/core/learning/learning';
+import type { LearningFilm } from '@/core/learning/benchEvidence';
+import { noChange, type LearningChange } from '@/core/learning/learning';
+import type { JudgedRun } from '@/core/run/judgedRun';
 import { database, type AetasDatabase } from './database';
-import type { RunLine } from './lines';
 import { changedLines, countLines, lastRevision } from './lumps';
 
 /** A bench with more runs than this lets the page read first: what it learns from takes the database for seconds. Source: our choice. */
@@ -13,14 +13,15 @@ const PAGE_FIRST_MS = 1000;
 /** Lines that are read at a time. */
 const BATCH = 500;
 
+/** When a look that failed is taken again, ms. */
+const RETRY_MS = 1500;
+
 /** Takes in what changed on the bench; `last` when nothing more is on its way. */
 export type OnLearning = (change: LearningChange, last: boolean) => Promise<void>;
 
-const nothing: LearningChange = { films: [], runs: [], tests: [], gone: { rolls: [], runs: [], tests: [] } };
-
 /**
- * Feeds what estimates learn from, piece by piece, and then only what changes.
- * @param onChange takes it in
+ * Feeds what estimates learn from, piece by piece, and then only what changes. What was not taken in is told again at the next look.
+ * @param onChange takes it in; where it fails, the rest of this look is left for the next
  * @returns how to stop
  */
 export function feedLearning(onChange: OnLearning): () => void {
@@ -43,14 +44,16 @@ export function feedLearning(onChange: OnLearning): () => void {
       db.stocks.toArray(),
     ]);
     const gone = {
-      rolls: without(known.films, rollIds),
-      runs: without(known.runs, runIds),
-      tests: without(known.tests, testIds),
+      rolls: missing(known.films, rollIds),
+      runs: missing(known.runs, runIds),
+      tests: missing(known.tests, testIds),
     };
-    if (gone.rolls.length + gone.runs.length + gone.tests.length > 0) await onChange({ ...nothing, gone }, false);
+    if (gone.rolls.length + gone.runs.length + gone.tests.length > 0) await onChange({ ...noChange, gone }, false);
+    for (const id of gone.rolls) known.films.delete(id);
+    for (const id of gone.runs) known.runs.delete(id);
+    for (const id of gone.tests) known.tests.delete(id);
     const stockById = new Map(stocks.map((stock) => [stock.id, stock]));
     const changedStocks = stocks.filter(({ id, updatedMs }) => stockMarks.get(id) !== updatedMs).map(({ id }) => id);
-    for (const { id, updatedMs } of stocks) stockMarks.set(id, updatedMs);
     const first = since.rolls < 0;
     // After an undo under a clock that was set back, revisions begin anew.
     const rollRevision = await lastRollRevision(db);
@@ -61,44 +64,55 @@ export function feedLearning(onChange: OnLearning): () => void {
           ...(await db.rolls.where('stockId').anyOf(changedStocks).primaryKeys()),
           ...rollIds.filter((id) => !known.films.has(id)),
         ];
-    since.rolls = rollRevision;
     const revision = await lastRevision(db, 'runs');
     const lines = await changedLines(db, 'runs', revision < since.runs ? 0 : since.runs);
-    since.runs = revision;
     await inBatches(rollsToRead, async (some) => {
-      const films = (await db.rolls.bulkGet(some)).flatMap((roll): LearningFilm[] => {
+      const films: LearningFilm[] = [];
+      const marks: [string, string][] = [];
+      for (const roll of await db.rolls.bulkGet(some)) {
         const stock = stockById.get(roll?.stockId ?? '');
-        if (roll === undefined || stock === undefined) return [];
+        if (roll === undefined || stock === undefined) continue;
         const mark = `${roll.updatedMs} ${stock.id} ${stock.updatedMs}`;
-        if (known.films.get(roll.id) === mark) return [];
-        known.films.set(roll.id, mark);
+        if (known.films.get(roll.id) === mark) continue;
+        marks.push([roll.id, mark]);
         const { id, formatId, hints, storage, xrayPasses, exposure } = roll;
         const { familyId, iso, own } = stock;
-        return [
-          { roll: { id, formatId, hints, storage, xrayPasses, exposure }, stock: { id: stock.id, familyId, iso, own } },
-        ];
-      });
-      if (films.length > 0) await onChange({ ...nothing, films }, false);
+        films.push({
+          roll: { id, formatId, hints, storage, xrayPasses, exposure },
+          stock: { id: stock.id, familyId, iso, own },
+        });
+      }
+      if (films.length > 0) await onChange({ ...noChange, films }, false);
+      for (const [id, mark] of marks) known.films.set(id, mark);
     });
-    for (let from = 0; from < lines.length; from += BATCH) {
-      const runs = lines.slice(from, from + BATCH).flatMap((line): JudgedRun[] => {
-        if (known.runs.get(line.id) === line.updatedMs) return [];
-        const judged = judgedOf(line);
-        if (judged === null && !known.runs.has(line.id)) return [];
-        known.runs.set(line.id, line.updatedMs);
-        return judged === null ? [] : [judged];
-      });
-      if (runs.length > 0) await onChange({ ...nothing, runs }, false);
-    }
+    await inBatches(lines, async (some) => {
+      const fresh = some.filter(({ id, updatedMs }) => known.runs.get(id) !== updatedMs);
+      const runs = fresh.flatMap(({ judged }): JudgedRun[] => (judged === null ? [] : [judged]));
+      // A verdict that was changed to one that teaches nothing takes its lesson back.
+      const silent = fresh.filter(({ id, judged }) => judged === null && known.runs.has(id)).map(({ id }) => id);
+      if (runs.length + silent.length > 0)
+        await onChange({ ...noChange, runs, gone: { ...noChange.gone, runs: silent } }, false);
+      for (const { id, updatedMs, judged } of fresh) if (judged !== null) known.runs.set(id, updatedMs);
+      for (const id of silent) known.runs.delete(id);
+    });
     await inBatches(testIds, async (some) => {
-      const tests = (await db.evidence.bulkGet(some)).flatMap((test) => {
-        if (test === undefined || known.tests.get(test.id) === test.updatedMs) return [];
-        known.tests.set(test.id, test.updatedMs);
-        return [test];
-      });
-      if (tests.length > 0) await onChange({ ...nothing, tests }, false);
+      const tests = (await db.evidence.bulkGet(some)).flatMap((test) =>
+        test === undefined || known.tests.get(test.id) === test.updatedMs ? [] : [test],
+      );
+      if (tests.length > 0) await onChange({ ...noChange, tests }, false);
+      for (const { id, updatedMs } of tests) known.tests.set(id, updatedMs);
     });
-    await onChange(nothing, true);
+    for (const { id, updatedMs } of stocks) stockMarks.set(id, updatedMs);
+    since.rolls = rollRevision;
+    since.runs = revision;
+    await onChange(noChange, true);
+  };
+  let retry: ReturnType<typeof setTimeout> | undefined;
+  const again = (): void => {
+    busy = busy.then(look).catch(() => {
+      clearTimeout(retry);
+      if (!stopped) retry = setTimeout(again, RETRY_MS);
+    });
   };
   // Any change of these columns is a reason to look again; what is typed is none.
   const subscription = liveQuery(async () => {
@@ -112,12 +126,11 @@ export function feedLearning(onChange: OnLearning): () => void {
       db.stocks.count(),
     ]);
   }).subscribe({
-    next: () => {
-      busy = busy.then(look).catch(() => undefined);
-    },
+    next: () => again(),
   });
   return () => {
     stopped = true;
+    clearTimeout(retry);
     subscription.unsubscribe();
   };
 }
@@ -133,35 +146,11 @@ async function changedRolls(db: AetasDatabase, after: number): Promise<string[]>
   return lines.map(({ id }) => id);
 }
 
-function without(known: Map<string, unknown>, ids: readonly string[]): string[] {
+function missing(known: ReadonlyMap<string, unknown>, ids: readonly string[]): string[] {
   const there = new Set(ids);
-  const gone = [...known.keys()].filter((id) => !there.has(id));
-  for (const id of gone) known.delete(id);
-  return gone;
+  return [...known.keys()].filter((id) => !there.has(id));
 }
 
-async function inBatches(ids: readonly string[], act: (some: string[]) => Promise<void>): Promise<void> {
-  for (let from = 0; from < ids.length; from += BATCH) await act(ids.slice(from, from + BATCH));
-}
-
-function judgedOf(line: RunLine): JudgedRun | null {
-  const { verdict, setup } = line;
-  if (verdict === null || setup === null || verdict.image === 'clear') return null;
-  return {
-    runId: line.id,
-    rollId: line.rollId,
-    verdictId: verdict.id,
-    atMs: verdict.createdMs,
-    setup,
-    timeMin: line.dosedMin ?? line.plannedMin,
-    contrast: verdict.image === 'black' ? null : verdict.contrast,
-    fog: verdict.fog,
-    again: (verdict.again ?? []).map(({ contrast }) => contrast),
-    held: heldOf(line),
-  };
-}
-
-function heldOf({ needed, lowMin, highMin, widening }: RunLine): JudgedRun['held'] {
-  if (needed == null) return null;
-  return { neededMin: needed.timeMin, lowMin, highMin, ...(widening === undefined ? {} : { widening }) };
+async function inBatches<T>(all: readonly T[], act: (some: T[]) => Promise<void>): Promise<void> {
+  for (let from = 0; from < all.length; from += BATCH) await act(all.slice(from, from + BATCH));
 }

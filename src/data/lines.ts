@@ -1,5 +1,5 @@
 import { planOf } from '@/core/plan/planOf';
-import { developedMin } from '@/core/learning/benchEvidence';
+import { developedMin, judgedRun, type JudgedRun } from '@/core/run/judgedRun';
 import { imageOf, type ImageId } from '@/core/outcome/grades';
 import { neededTime, type NeededTime } from '@/core/outcome/neededTime';
 import { filmFormats } from '@/core/films/filmFormats';
@@ -58,12 +58,10 @@ export interface RunLine {
   verdict:
     | (Pick<Verdict, 'id' | 'contrast' | 'fog' | 'note' | 'createdMs' | 'updatedMs' | 'again'> & { image: ImageId })
     | null;
-  /** What it developed for as the estimate learns it: minutes of the bath that was planned; null for a run that was not judged. */
-  dosedMin: number | null;
   /** The time that the film would have needed, by its verdict; null or missing where that is not known. */
   needed?: NeededTime | null;
-  /** What the verdict was found in; kept for judged runs, which estimates learn from. */
-  setup: Run['setup'];
+  /** What estimates learn from it, as the run itself gives it; null for a run that was not judged, or that teaches nothing. */
+  judged: JudgedRun | null;
   /** What a search looks through, in small letters. */
   words: string;
 }
@@ -74,21 +72,18 @@ function isTested(evidence: readonly EvidenceRecord[]): boolean {
 }
 
 /** What a verdict adds to the line of its run. */
-function judged(
+function judgedPart(
   run: Run,
   verdict: Verdict | undefined,
-): Pick<RunLine, 'verdict' | 'setup' | 'updatedMs' | 'needed' | 'dosedMin'> {
-  if (verdict === undefined)
-    return { verdict: null, setup: null, updatedMs: run.updatedMs, needed: null, dosedMin: null };
+): Pick<RunLine, 'verdict' | 'judged' | 'updatedMs' | 'needed'> {
+  if (verdict === undefined) return { verdict: null, judged: null, updatedMs: run.updatedMs, needed: null };
   const { id, contrast, fog, note, createdMs, updatedMs, again } = verdict;
   const { outlook } = run.pinned;
   const image = imageOf(verdict.defects);
-  const dosedMin = developedMin(run);
   return {
-    dosedMin,
-    needed: outlook !== undefined && image === 'there' ? neededTime(dosedMin, contrast, outlook) : null,
+    judged: judgedRun(run, verdict),
+    needed: outlook !== undefined && image === 'there' ? neededTime(developedMin(run), contrast, outlook) : null,
     verdict: { id, contrast, fog, image, note, createdMs, updatedMs, ...(again === undefined ? {} : { again }) },
-    setup: run.setup,
     updatedMs: Math.max(run.updatedMs, updatedMs),
   };
 }
@@ -137,7 +132,7 @@ export function runLineOf(run: Run, roll: Roll, stock: Stock, verdict: Verdict |
     ...(run.pinned.widening === undefined ? {} : { widening: run.pinned.widening }),
     developedS,
     phase: progress.phase,
-    ...judged(run, verdict),
+    ...judgedPart(run, verdict),
     words: [roll.label, stock.name, run.developerName, verdict?.note ?? ''].join(' ').toLowerCase(),
   };
 }
@@ -202,7 +197,7 @@ export class LineBuilder {
   private readonly rolls = new Map<string, Roll>();
   private readonly plans = new Map<string, Plan>();
   private readonly lastRun = new Map<string, Run>();
-  private readonly started: { run: Run; line: Omit<RunLine, 'verdict' | 'words' | 'setup' | 'updatedMs'> }[] = [];
+  private readonly started: { run: Run; line: Omit<RunLine, 'verdict' | 'words' | 'judged' | 'updatedMs'> }[] = [];
   private readonly verdicts = new Map<string, Verdict>();
   private readonly tested = new Set<string>();
 
@@ -251,7 +246,7 @@ export class LineBuilder {
       const note = verdict?.note ?? '';
       return {
         ...line,
-        ...judged(run, verdict),
+        ...judgedPart(run, verdict),
         words: [line.roll, line.film, line.developer, note].join(' ').toLowerCase(),
       };
     });

@@ -204,5 +204,5 @@ export function replaceLumps(db: Lumps, lumps: readonly Lump[]): PromiseLike<unk
 /** Whether lines of judged runs were made before they told what estimates learn of them. */
 export async function hasOldLines(db: Lumps): Promise<boolean> {
   const judged = await db.lumps.where('judgedMs').above(0).first();
-  return linesIn<'runs'>(judged).some(({ verdict }) => verdict !== null && !('image' in verdict));
+  return linesIn<'runs'>(judged).some((line) => !('judged' in line));
 }

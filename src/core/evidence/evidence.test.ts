@@ -5,7 +5,8 @@ import type { EvidenceRecord, Run, Verdict } from '../records/records';
 import { estimateRequestFor } from '../plan/estimateRequestFor';
 import { pinShift } from '../plan/pinShift';
 import { demoInputs } from '../testing/demoInputs';
-import { benchEvidence, nearestPieces } from '../learning/benchEvidence';
+import { nearestPieces } from '../learning/benchEvidence';
+import { GrowingEvidence } from '../learning/learning';
 import { initialChartForm, readChartForm } from './chartForm';
 import { initialClipForm, readClipForm, type ClipForm } from './clipForm';
 import { initialDropForm, readDropForm, stopClock } from './dropForm';
@@ -13,6 +14,8 @@ import { dropRatio } from './dropTest';
 import { readFogForm } from './fogForm';
 import { learnFrom } from '../learning/learning';
 import { settingRecordFor } from '../plan/settingRecordFor';
+
+const evidenceOf = (...of: Parameters<typeof GrowingEvidence.of>) => GrowingEvidence.of(...of).pieces();
 
 const { NOW, roll, stock, plan } = demoInputs;
 const stamps = { createdMs: NOW, updatedMs: NOW };
@@ -129,7 +132,7 @@ describe('what a bench learns', () => {
   };
 
   test('tests and verdicts become pieces, with the time that was really taken', () => {
-    const pieces = benchEvidence(
+    const pieces = evidenceOf(
       records(
         [
           record('clip', {
@@ -157,9 +160,9 @@ describe('what a bench learns', () => {
     });
   });
   test('a run whose set-up nobody kept teaches nothing, and neither does one of a film that is gone', () => {
-    expect(benchEvidence(records([], [{ ...run, setup: null }], [verdict]), 2026)).toEqual([]);
+    expect(GrowingEvidence.of(records([], [{ ...run, setup: null }], [verdict]), 2026).pieces()).toEqual([]);
     expect(
-      benchEvidence(
+      evidenceOf(
         { ...records([record('x', { kind: 'fog', timeMin: 10, method: 'eye', baseFogD: 0.5 }, 'gone')]) },
         2026,
       ),

@@ -6,18 +6,16 @@ import { pairKey } from '../estimate/situation';
 import type { EvidenceRecord } from '../records/records';
 import { bandsHeld, LAST_RUNS, type BandsHeld } from '../outcome/neededTime';
 import {
-  benchEvidence,
   eyeOf,
   inOrder,
-  judgedRuns,
   pieceOfRun,
   pieceOfTest,
   seenBy,
   type DatedPiece,
-  type JudgedRun,
   type LearningFilm,
   type LearningRecords,
 } from './benchEvidence';
+import { judgedRuns, type JudgedRun } from '../run/judgedRun';
 
 /** Fits kept at a time: the bench's own, and those of rolls that switch pieces off or bring a time of their own. */
 const KEPT_FITS = 12;
@@ -33,15 +31,6 @@ export interface Learning {
   values: () => [string, number][] | null;
   /** How the bands of the last runs held, and how much wider they are drawn for it. */
   held: BandsHeld;
-}
-
-/**
- * Learns from a bench's records.
- * @param records stocks, rolls, runs, verdicts and evidence
- * @param nowYear this year
- */
-export function learnFrom(records: LearningRecords, nowYear: number): Learning {
-  return learnPieces(benchEvidence(records, nowYear), null, heldLately(judgedRuns(records)));
 }
 
 /** How the bands of the last judged runs held. */
@@ -104,6 +93,19 @@ export interface LearningChange {
   gone: { rolls: readonly string[]; runs: readonly string[]; tests: readonly string[] };
 }
 
+/** Nothing that changed. */
+export const noChange: LearningChange = { films: [], runs: [], tests: [], gone: { rolls: [], runs: [], tests: [] } };
+
+/**
+ * Learns from a bench's records.
+ * @param records stocks, rolls, runs, verdicts and evidence
+ * @param nowYear this year
+ */
+export function learnFrom(records: LearningRecords, nowYear: number): Learning {
+  const grown = GrowingEvidence.of(records, nowYear);
+  return learnPieces(grown.pieces(), null, grown.held());
+}
+
 /** A bench's evidence, kept as it grows: only what changed is worked out anew. */
 export class GrowingEvidence {
   private readonly films = new Map<string, LearningFilm>();
@@ -112,6 +114,22 @@ export class GrowingEvidence {
   private readonly made = new Map<string, { of: unknown; film: LearningFilm; dated: DatedPiece }>();
 
   constructor(readonly nowYear: number) {}
+
+  /**
+   * The evidence of a bench's records, told at once.
+   * @param records stocks, rolls, runs, verdicts and evidence
+   * @param nowYear this year
+   */
+  static of(records: LearningRecords, nowYear: number): GrowingEvidence {
+    const stocks = new Map(records.stocks.map((stock) => [stock.id, stock]));
+    const films = records.rolls.flatMap((roll): LearningFilm[] => {
+      const stock = stocks.get(roll.stockId);
+      return stock === undefined ? [] : [{ roll, stock }];
+    });
+    const grown = new GrowingEvidence(nowYear);
+    grown.take({ ...noChange, films, runs: judgedRuns(records), tests: records.evidence });
+    return grown;
+  }
 
   /** Takes in what changed. */
   take({ films, runs, tests, gone }: LearningChange): void {
@@ -125,9 +143,8 @@ export class GrowingEvidence {
 
   /** Takes in all that another one knows, for another year. */
   takeOver(other: GrowingEvidence): void {
-    const gone = { rolls: [], runs: [], tests: [] };
     const [films, runs, tests] = [[...other.films.values()], [...other.runs.values()], [...other.tests.values()]];
-    this.take({ films, runs, tests, gone });
+    this.take({ ...noChange, films, runs, tests });
   }
 
   /** How the bands of the last judged runs held. */

@@ -2,7 +2,7 @@ import type { RunKnowledge } from '../diagnosis/answersOfRun';
 import { resolveConditions } from '../estimate/conditions';
 import { ageFog } from '../films/ageFog';
 import { stockFamilies } from '../films/stockFamilies';
-import { developedMin } from '../learning/benchEvidence';
+import { developedMin } from '../run/judgedRun';
 import type { Brew, Roll, Run, Stock, StripRecord } from '../records/records';
 import { rollAge } from '../films/rollAge';
 import { developSeconds } from './developSeconds';

@@ -41,13 +41,10 @@ export function sharedTankRolls(
     try {
       // A time that is known for the tank's own film is not known for this one.
       const request = estimateRequestFor(roll, stock, { ...choices, knownTime: null }, brew, nowMs);
-      const seen = glance(
-        request,
-        learning.fitFor(request, []),
-        nearestPieces(learning.pieces, request, LISTED),
-        timeMin,
-      );
-      const ids = learning.pieces.map(({ evidence }) => evidence.id);
+      const nearest = nearestPieces(learning.pieces, request, LISTED);
+      const seen = glance(request, learning.fitFor(request, []), nearest, timeMin);
+      // As many as a plan of its own would name: a pin does not grow with the log.
+      const ids = nearest.map(({ evidence }) => evidence.id);
       return [{ rollId: roll.id, estimateMin: seen.estimate.timeMin, pinned: pinOf(seen, timeMin, ids, nowMs) }];
     } catch {
       // A brew without an estimate has none for anybody; the roll may share the tank all the same.

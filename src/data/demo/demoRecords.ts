@@ -1,7 +1,7 @@
 import { fitWith } from '@/core/estimate/learned';
 import { glance } from '@/core/estimate/study';
 import { pinOf } from '@/core/plan/pinOf';
-import { benchEvidence } from '@/core/learning/benchEvidence';
+import { GrowingEvidence } from '@/core/learning/learning';
 import { soundCondition } from '@/core/films/conditionFacts';
 import { filmEquivalents } from '@/core/films/filmFormats';
 import type { Brew, Mix, Plan, Records, Roll, Run, Stock } from '@/core/records/records';
@@ -170,7 +170,7 @@ function planOf(
   const choices = readPlanForm(form, roll, []);
   if (!choices.ok)
     throw new Error(`The demo's plan for “${roll.label}” is not valid: ${choices.problems[0]?.message ?? ''}`);
-  const pieces = benchEvidence(records, new Date(atMs).getFullYear());
+  const pieces = GrowingEvidence.of(records, new Date(atMs).getFullYear()).pieces();
   const request = estimateRequestFor(roll, stock, choices.value, null, atMs);
   const evidenceIds = pieces.map(({ evidence }) => evidence.id);
   return {

@@ -15,7 +15,6 @@ const line: RunLine = {
   plannedMin: 12.5,
   lowMin: 9,
   highMin: 16,
-  dosedMin: null,
   developedS: 755.4,
   phase: 'finished',
   verdict: {
@@ -27,7 +26,7 @@ const line: RunLine = {
     createdMs: 0,
     updatedMs: 0,
   },
-  setup: null,
+  judged: null,
   words: '',
 };
 

@@ -26,6 +26,8 @@ describe('rolls that share a tank', () => {
       expect(pinned.highMin).toBeGreaterThan(estimateMin);
       expect(pinned.outlook?.curve.length).toBeGreaterThan(5);
       expect(pinnedSchema.safeParse(pinned).success).toBe(true);
+      expect(pinned.evidenceIds.length).toBeGreaterThan(0);
+      expect(pinned.evidenceIds.length).toBeLessThanOrEqual(24);
     }
     expect(found[0]?.estimateMin).not.toBe(found[1]?.estimateMin);
   });

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, test } from 'vitest';
-import { judgedRun } from '@/core/learning/benchEvidence';
+import { judgedRun } from '@/core/run/judgedRun';
 import type { Records, Stock } from '@/core/records/records';
 import { noRecords } from '@/core/records/tables';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';

@@ -74,6 +74,8 @@ function startFeed(): void {
 onCoreWithoutWorker(() => {
   if (stop === null) return;
   stop();
+  // Until all of it was told, what is estimated is a first guess, and cannot be pinned.
+  tell({ revision: (told?.revision ?? 0) + 1, all: false });
   startFeed();
 });
 

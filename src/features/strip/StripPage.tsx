@@ -4,7 +4,7 @@ import Link from 'next/link';
 import type { SettingRecord } from '@/core/evidence/evidenceRecord';
 import { settingRecordFor } from '@/core/plan/settingRecordFor';
 import type { Brew } from '@/core/records/records';
-import { developedMin } from '@/core/learning/benchEvidence';
+import { developedMin } from '@/core/run/judgedRun';
 import { runProgress } from '@/core/run/runProgress';
 import { useBrews, useDossier, useSettings, type RollDossier } from '@/data/queries';
 import { usePlanDraft } from '@/features/keeping/usePlanDraft';

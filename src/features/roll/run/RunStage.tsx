@@ -112,7 +112,7 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
           <button
             type="button"
             className="act act-primary"
-            disabled={choices === null}
+            disabled={choices === null || mates.pending}
             data-next-step
             onClick={() => void start()}
           >

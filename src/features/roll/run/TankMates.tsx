@@ -26,6 +26,8 @@ export interface Mates {
   alongside: SharedTankRoll[];
   /** Those that have no estimate of their own in this brew. */
   unknown: readonly string[];
+  /** What they get is still being worked out: no run begins before that is known. */
+  pending: boolean;
 }
 
 /** A plan that was pinned. */
@@ -36,7 +38,7 @@ export function useTankMates(roll: Roll, plan: PinnedPlan | null, brew: Brew | n
   const bench = useSettledBench();
   const learned = useLearned();
   const { form, change } = useDraft(`mates:${roll.id}`, matesSchema, (kept) => kept ?? { rollIds: [] });
-  const [found, setFound] = useState<SharedTankRoll[]>([]);
+  const [answer, setAnswer] = useState<{ key: string; rolls: SharedTankRoll[] } | null>(null);
   const possible = (bench?.dossiers ?? []).filter(({ roll: other, standing }) => {
     const waits = standing.atHand !== null && standing.atHand !== 'judge' && !standing.forbidden;
     return other.id !== roll.id && waits && other.exposure.state !== 'unexposed';
@@ -49,22 +51,24 @@ export function useTankMates(roll: Roll, plan: PinnedPlan | null, brew: Brew | n
     const rolls: { roll: Roll; stock: Stock }[] = chosen.map((one) => ({ roll: one.roll, stock: one.stock }));
     void coreWorker()
       .alongside(rolls, plan, developSeconds(plan.pinned) / 60, brew, nowMs)
-      .then((answer) => {
-        if (!gone) setFound(answer);
-      })
-      .catch(() => undefined);
+      // A brew without an estimate has none for anybody; they may share the tank all the same.
+      .catch((): SharedTankRoll[] => [])
+      .then((taken) => {
+        if (!gone) setAnswer({ key, rolls: taken });
+      });
     return () => {
       gone = true;
     };
     // The rolls and the plan by what decides them.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, learned]);
-  const known = found.filter(({ rollId }) => chosen.some((one) => one.roll.id === rollId));
+  const known = (answer?.rolls ?? []).filter(({ rollId }) => chosen.some((one) => one.roll.id === rollId));
   const unknown = chosen.flatMap(({ roll: { id } }) => (known.some(({ rollId }) => rollId === id) ? [] : [id]));
   return {
     possible,
     chosen,
     unknown,
+    pending: chosen.length > 0 && (answer?.key !== key || learned?.all !== true),
     toggle: (rollId) =>
       change((now) => ({
         rollIds: now.rollIds.includes(rollId)
