@@ -7,6 +7,7 @@ import type { Fit } from './fit';
 import { evidenceEffects } from './evidenceEffects';
 import type { EvidenceInput } from './evidenceSchema';
 import { USUAL_KNOWN_DEVELOPER, nextTests } from './nextTests';
+import { LN_GRADIENT_PER_GRADE } from '../outcome/grades';
 import { piecesOf } from './pieces';
 import type { EstimateRequestInput } from './request';
 import { estimateSchema } from './result';
@@ -241,6 +242,34 @@ describe('the value of the next test', () => {
   test('a one-bath offers no drop test', () => {
     const { tests } = nextTests(workOut(sampleRequest({ developer: { kind: 'one-bath' }, temperatureC: 22 })));
     expect(tests.map(({ id }) => id)).not.toContain('drop');
+  });
+});
+
+describe('the ends of the scale of grades', () => {
+  const verdict = (contrast: number, timeMin: number): EvidenceInput => ({
+    kind: 'verdict',
+    id: 'seen',
+    timeMin,
+    contrast,
+    fogD: null,
+    target: { purpose: 'scan', pushStops: 0 },
+  });
+  test.each([
+    ['two grades too hard', 2, 1],
+    ['two grades too soft', -2, -1],
+  ])('%s pulls nothing back that is beyond it already, by however little', (_what, contrast, side) => {
+    const request = sampleRequest({ strategy: { id: 'hold' } });
+    const plain = workOut(request);
+    const { film } = plain.prediction;
+    const end = Math.log(0.58) + LN_GRADIENT_PER_GRADE * contrast;
+    // The time at which the film as it is thought to be stands a quarter of a grade beyond the end.
+    let timeMin = 5;
+    for (let t = 0.5; t < 200; t += 0.05)
+      if (Math.abs(Math.log(film.netGradientAt(t)) - end - side * 0.25 * LN_GRADIENT_PER_GRADE) < 0.02) timeMin = t;
+    const beyond = (Math.log(film.netGradientAt(timeMin)) - end) / LN_GRADIENT_PER_GRADE;
+    expect(Math.abs(beyond - side * 0.25)).toBeLessThan(0.15);
+    const told = workOut(sampleRequest({ strategy: { id: 'hold' }, evidence: [verdict(contrast, timeMin)] }));
+    expect(told.estimate.timeMin).toBeCloseTo(plain.estimate.timeMin, 6);
   });
 });
 

@@ -81,8 +81,8 @@ function seenContrast(film: Development, timeMin: number): number {
 /** The scale of grades ends at two: a negative beyond its end says that it is there, and not how far. */
 function withinScale(lnGradient: number, lnAim: number, grade: number): number {
   const end = lnAim + LN_GRADIENT_PER_GRADE * grade;
-  if (grade >= 2) return Math.min(lnGradient, end + LN_GRADIENT_PER_GRADE / 2);
-  if (grade <= -2) return Math.max(lnGradient, end - LN_GRADIENT_PER_GRADE / 2);
+  if (grade >= 2) return Math.min(lnGradient, end);
+  if (grade <= -2) return Math.max(lnGradient, end);
   return lnGradient;
 }
 

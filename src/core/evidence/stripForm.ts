@@ -67,6 +67,8 @@ export const stripFormSchema = z.object({
   stepD: typed,
   ownStops: z.string(),
   meteredIso: typed,
+  /** Whether its frames were exposed with the roll and waited as long, and not for the test. */
+  ownFrames: z.boolean().default(false),
   /** Densities typed or read by a densitometer: clear film first. */
   typedD: z.array(typed).max(MOST_PATCHES + 1),
 });
@@ -99,6 +101,7 @@ export function initialStripForm(
     stepD: 0.15,
     ownStops: '',
     meteredIso: meteredIso ?? '',
+    ownFrames: false,
     typedD: [],
   };
 }

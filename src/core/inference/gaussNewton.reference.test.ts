@@ -94,6 +94,18 @@ describe.each(certified)('certified problem $name', ({ x, y, start, value, sd, r
       ).toBeCloseTo(1, 4),
     );
   });
+  test('a step that makes the sum of squares larger is not taken, not even the last', () => {
+    // Its slope is told with the wrong sign.
+    const shape: Arrow = { privateSizes: [], groupSizes: [1], borderSize: 0 };
+    const residuals = (z: ArrowVector): Float64Array => Float64Array.of(0.01 + elementAt(z, { group: 0, at: 0 }));
+    const rows: SparseRow[] = [{ places: [{ group: 0, at: 0 }], values: Float64Array.of(-1) }];
+    const fitted = gaussNewton(
+      { shape, residuals, linearise: (z) => ({ residuals: residuals(z), rows }) },
+      [1],
+      zeroVector(shape),
+    );
+    expect(elementAt(fitted.z, { group: 0, at: 0 })).toBe(0);
+  });
   test('a general-purpose fitting library finds the same', () => {
     const other = levenbergMarquardt({ x, y }, (b) => (t) => monomolecular(b, t), {
       initialValues: start,

@@ -61,31 +61,33 @@ export function gaussNewton(
   let z = start;
   let { residuals, rows } = problem.linearise(z);
   let factored = factorArrow(problem.shape, rows, weights);
+  let slopesAreHere = true;
   for (let step = 1; ; step++) {
     const right = downhill(z, residuals, rows, weights);
     const direction = factored.solve(right);
     const decrement = product(right, direction) / 2;
-    if (decrement < nearness.last || step >= MOST_STEPS) {
-      z = moved(z, direction, 1);
-      return {
-        z,
-        residuals: problem.residuals(z),
-        rows,
-        factored,
-        steps: step,
-        converged: decrement < nearness.last,
-      };
+    const value = halfSquares(z, residuals, weights);
+    const near = decrement < nearness.last;
+    if (near || step >= MOST_STEPS || decrement < nearness.keep) {
+      // Close by the whole step is taken, and where the sum of squares does not fall, none.
+      const trial = moved(z, direction, 1);
+      const there = problem.residuals(trial);
+      const falls = halfSquares(trial, there, weights) <= value;
+      if (falls) ({ z, residuals } = { z: trial, residuals: there });
+      if (near || step >= MOST_STEPS) return { z, residuals, rows, factored, steps: step, converged: near };
+      if (falls) {
+        slopesAreHere = false;
+        continue;
+      }
     }
-    if (decrement < nearness.keep) {
-      z = moved(z, direction, 1);
-      residuals = problem.residuals(z);
-      continue;
+    if (slopesAreHere) {
+      const next = shorten(problem, weights, z, direction, value);
+      if (next === null) return { z, residuals, rows, factored, steps: step - 1, converged: false };
+      z = next.z;
     }
-    const next = shorten(problem, weights, z, direction, halfSquares(z, residuals, weights));
-    if (next === null) return { z, residuals, rows, factored, steps: step - 1, converged: false };
-    z = next.z;
     ({ residuals, rows } = problem.linearise(z));
     factored = factorArrow(problem.shape, rows, weights);
+    slopesAreHere = true;
   }
 }
 

@@ -17,8 +17,8 @@ import {
 } from './benchEvidence';
 import { judgedRuns, type JudgedRun } from '../run/judgedRun';
 
-/** Fits kept at a time: the bench's own, and those of rolls that switch pieces off or bring a time of their own. */
-const KEPT_FITS = 12;
+/** Fits kept at a time, of a long log and of a short one: the bench's own, and those of rolls that switch pieces off or bring a time of their own. */
+const KEPT_FITS = { long: 12, short: 120 } as const;
 
 /** What a bench has learned: its evidence, and the fits that were asked for. */
 export interface Learning {
@@ -65,9 +65,15 @@ export function learnPieces(
       const pair = pairKey(request);
       const key = keyOf(request, muted, charted.has(pair) ? pair : null);
       const known = fits.get(key);
-      if (known !== undefined) return known;
+      if (known !== undefined) {
+        // Those that were not asked for longest go first.
+        fits.delete(key);
+        fits.set(key, known);
+        return known;
+      }
       const fit = { ...fitWith(request, pieces, muted, latest), widening: held.widening };
-      if (fits.size >= KEPT_FITS) fits.delete(fits.keys().next().value ?? '');
+      if (fits.size >= (pieces.length > LONG_LOG ? KEPT_FITS.long : KEPT_FITS.short))
+        fits.delete(fits.keys().next().value ?? '');
       fits.set(key, fit);
       latest = fit;
       fitted = fit;

@@ -44,6 +44,31 @@ describe('times on the bench', () => {
   });
 });
 
+describe('a bench that is looked at every minute', () => {
+  test('fits nothing again for rolls that did not change, however many bring a time of their own', () => {
+    const learning = learnFrom(noRecords(), 2026);
+    let asked = 0;
+    const counting: typeof learning = {
+      ...learning,
+      fitFor: (request, muted) => {
+        asked += 1;
+        return learning.fitFor(request, muted);
+      },
+    };
+    const rolls = Array.from({ length: 30 }, (_, at) => ({
+      roll: { ...roll, id: `roll-${at}` },
+      stock,
+      plan: undefined,
+      planDraft: { strategyId: 'hold', knownTimeOn: true, knownTimeMin: 8 + at / 10 },
+    }));
+    const first = benchTimes(rolls, [], NOW, counting);
+    expect(asked).toBe(30);
+    expect(new Set(first.map(({ timeMin }) => timeMin)).size).toBe(30);
+    expect(benchTimes(rolls, [], NOW + 60_000, counting)).toEqual(first);
+    expect(asked).toBe(30);
+  });
+});
+
 describe('a time of one’s own on the bench', () => {
   test('goes before the estimate as soon as it is typed, and keeps the estimate’s band', () => {
     const typed = { ownTimeOn: true, ownTimeMin: 7.55 };

@@ -1,5 +1,7 @@
 import { estimate } from '../estimate/estimate';
 import { isGuess } from '../estimate/isGuess';
+import type { EstimateRequest } from '../estimate/request';
+import type { Estimate } from '../estimate/result';
 import type { Learning } from '../learning/learning';
 import type { Brew, Plan, Roll, Stock } from '../records/records';
 import { estimateRequestFor } from './estimateRequestFor';
@@ -55,6 +57,22 @@ export function benchTimes(
   });
 }
 
+/** Estimates that a bench shows at a time, at the most. */
+const MOST_KEPT = 2000;
+
+/** Estimates of what has not changed since the bench was last looked at: every minute it asks for all of them again. */
+const kept = new WeakMap<Learning, Map<string, Estimate>>();
+
+function estimateKept(request: EstimateRequest, muted: readonly string[], learning: Learning): Estimate {
+  const own = kept.get(learning) ?? new Map<string, Estimate>();
+  kept.set(learning, own);
+  const key = JSON.stringify([request, muted]);
+  const found = own.get(key) ?? estimate(request, learning.fitFor(request, muted));
+  if (own.size >= MOST_KEPT) own.clear();
+  own.set(key, found);
+  return found;
+}
+
 function estimatedTime(
   { roll, stock, plan, planDraft }: RollInHand,
   jugs: readonly Brew[],
@@ -65,7 +83,7 @@ function estimatedTime(
   if (!choices.ok) return [];
   const brew = jugs.find((jug) => jug.id === choices.value.brewId) ?? null;
   const request = estimateRequestFor(roll, stock, choices.value, brew, nowMs);
-  const found = estimate(request, learning.fitFor(request, choices.value.muted));
+  const found = estimateKept(request, choices.value.muted, learning);
   const { timeMin, band, outlook } = found;
   const poor = outlook !== 'usable';
   // A time of the user’s own is the one that goes to the tank.

@@ -1,7 +1,16 @@
 import { describe, expect, test } from 'vitest';
 import { bathsOf, placeFor, schoolOf, usualWetChoice, withPart } from '../plan/wetProcess';
 import { stopSchools } from '../fixing/stopSchools';
-import { bathFormOf, bathFormsOf, freeKey, movedBath, readBathForm, readBathForms, repeatedBath } from './bathForm';
+import {
+  bathFormOf,
+  bathFormsOf,
+  freeKey,
+  movedAmong,
+  movedBath,
+  readBathForm,
+  readBathForms,
+  repeatedBath,
+} from './bathForm';
 import { DEVELOP, readyBathIds, readyBaths } from './baths';
 
 const baths = bathsOf(usualWetChoice({ remJet: false, longSoak: false, fixMin: 4, carbonateBrew: false }));
@@ -25,6 +34,13 @@ describe('a list of baths while it is written', () => {
       'abc',
       'abc',
     ]);
+  });
+  test('up and down are among the baths that are shown: one that a one-bath hides is passed by', () => {
+    const four = forms.slice(0, 4).map((form, at) => ({ ...form, key: `k${at}`, name: 'abcd'[at] ?? '' }));
+    const moved = (key: string, by: -1 | 1): string => names(movedAmong(four, ['k0', 'k3'], key, by)).join('');
+    expect(moved('k3', -1)).toBe('dabc');
+    expect(moved('k0', 1)).toBe('bcda');
+    expect(moved('k0', -1)).toBe('abcd');
   });
   test('a repeated bath stands after itself under a key of its own', () => {
     const twice = repeatedBath(forms, forms[0]?.key ?? '');

@@ -64,6 +64,19 @@ export function movedBath(forms: readonly BathForm[], key: string, before: numbe
   return [...rest.slice(0, at), bath, ...rest.slice(at)];
 }
 
+/**
+ * The list with a bath one place up or down among those that are shown: those that are not keep their places between the others.
+ * @param shown keys of the baths on the screen, in order
+ * @param by −1 for up, 1 for down
+ * @example of a, (b hidden), c: moving c up gives c, a, b
+ */
+export function movedAmong(forms: readonly BathForm[], shown: readonly string[], key: string, by: -1 | 1): BathForm[] {
+  const at = shown.indexOf(key);
+  const neighbour = forms.findIndex((form) => form.key === shown[at + by]);
+  if (at < 0 || neighbour < 0) return [...forms];
+  return movedBath(forms, key, by < 0 ? neighbour : neighbour + 1);
+}
+
 /** The list with a bath done again, right after itself. */
 export function repeatedBath(forms: readonly BathForm[], key: string): BathForm[] {
   return forms.flatMap((form) => (form.key === key ? [form, { ...form, key: freeKey(forms) }] : [form]));

@@ -167,6 +167,14 @@ export function StripFields({ form, change, errors, units, cameras, planned, ran
           error={form.meteredIso === '' ? undefined : errors.meteredIso}
         />
       )}
+      {metered && form.meteredIso !== '' && (
+        <Tick
+          id="ownFrames"
+          label="Exposed with the roll, and waited as long"
+          checked={form.ownFrames}
+          onChange={(ownFrames) => change({ ownFrames })}
+        />
+      )}
       {form.source === 'picture' && pictures.shots.length > 0 && (
         <details className="border-t border-hair pt-3">
           <summary className="cursor-pointer font-[620]">How the picture is read</summary>

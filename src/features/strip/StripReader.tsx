@@ -121,8 +121,7 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
   const reading =
     plan === null || !some ? null : stripReading(clear, steps, plan, byHand ? 'none' : (pairs ?? 'unknown'));
   const development = form.developed === 'run' && ran !== null ? ran : planned;
-  const finding =
-    reading === null || plan === null ? null : findingOfStrip(reading, plan.timeMin, form.exposures === 'own');
+  const finding = reading === null || plan === null ? null : findingOfStrip(reading, plan.timeMin, form.ownFrames);
   const [kept, setKept] = useState(false);
 
   const keep = (withEvidence: boolean): void => {

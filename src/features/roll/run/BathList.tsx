@@ -2,7 +2,15 @@
 
 import { useState } from 'react';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { bathFormOf, freeKey, movedBath, renumbered, repeatedBath, type BathForm } from '@/core/schedule/bathForm';
+import {
+  bathFormOf,
+  freeKey,
+  movedAmong,
+  movedBath,
+  renumbered,
+  repeatedBath,
+  type BathForm,
+} from '@/core/schedule/bathForm';
 import { DEVELOP, liquidIds, liquids, readyBathIds, readyBaths, type Bath } from '@/core/schedule/baths';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
 import { placeFor } from '@/core/plan/wetProcess';
@@ -62,6 +70,15 @@ export function BathList({ baths, onChange: onBaths, errors, units, steps, oneBa
   const change = (key: string, part: Partial<BathForm>): void =>
     onBaths(baths.map((bath) => (bath.key === key ? { ...bath, ...part } : bath)));
   const move = (key: string, before: number): void => onChange(movedBath(baths, key, before));
+  const moveBy = (key: string, by: -1 | 1): void =>
+    onChange(
+      movedAmong(
+        baths,
+        shown.map((bath) => bath.key),
+        key,
+        by,
+      ),
+    );
   const add = (id: string): void => {
     const ready = readyBathIds.find((one) => one === id);
     if (ready === undefined) return;
@@ -119,8 +136,8 @@ export function BathList({ baths, onChange: onBaths, errors, units, steps, oneBa
                     type="button"
                     className="grid size-9 place-items-center disabled:opacity-30"
                     aria-label={`Move ${bath.name} up`}
-                    disabled={place === 0}
-                    onClick={() => move(bath.key, place - 1)}
+                    disabled={bath === shown[0]}
+                    onClick={() => moveBy(bath.key, -1)}
                   >
                     <ArrowUp aria-hidden size={17} />
                   </button>
@@ -128,8 +145,8 @@ export function BathList({ baths, onChange: onBaths, errors, units, steps, oneBa
                     type="button"
                     className="grid size-9 place-items-center disabled:opacity-30"
                     aria-label={`Move ${bath.name} down`}
-                    disabled={place === baths.length - 1}
-                    onClick={() => move(bath.key, place + 2)}
+                    disabled={bath === shown.at(-1)}
+                    onClick={() => moveBy(bath.key, 1)}
                   >
                     <ArrowDown aria-hidden size={17} />
                   </button>
