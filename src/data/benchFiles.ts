@@ -1,5 +1,6 @@
 import Dexie from 'dexie';
-import type { RowSink } from '@/core/formats/benchFile';
+import type { FileReport, RowSink } from '@/core/formats/benchFile';
+import { redate } from '@/core/formats/checkRecords';
 import { links } from '@/core/formats/links';
 import { recordSchemas, type Records, type TableName } from '@/core/records/records';
 import { failure, success, type Problem, type Result } from '@/core/schema/result';
@@ -66,6 +67,8 @@ export interface MergeReport {
   updated: Record<TableName, number>;
   /** Records that were the same here, or newer. */
   kept: number;
+  /** Records whose time lay in the future and counts as now. */
+  redated: number;
 }
 
 /**
@@ -75,18 +78,18 @@ export interface MergeReport {
  * @param withoutCopy frees space although there is no room for a copy: then it cannot be undone
  * @returns what was done; a failure when the file was refused, and then nothing has changed
  */
-export async function mergeBench<T>(
+export async function mergeBench<T extends Pick<FileReport, 'redated'>>(
   read: (sink: RowSink) => Promise<Result<T>>,
   withoutCopy = false,
 ): Promise<Result<MergeReport>> {
-  const report: MergeReport = { added: noCounts(), updated: noCounts(), kept: 0 };
+  const report: MergeReport = { added: noCounts(), updated: noCounts(), kept: 0, redated: 0 };
   const answer = await takeFile((hand) => read(hand as RowSink), withoutCopy, 'merging the file', {
     ahead: AHEAD,
     begin: () => Dexie.Promise.resolve(),
     take: (db, { table, rows }) => mergeRows(db, table as TableName, rows as Dated[], report),
     end: rebuildLines,
   });
-  return answer.ok ? { ok: true, value: report } : answer;
+  return answer.ok ? success({ ...report, redated: answer.value.redated }) : answer;
 }
 
 /**
@@ -102,9 +105,24 @@ export async function mergeTable<T extends TableName>(
   withoutCopy = false,
 ): Promise<Result<MergeReport>> {
   const strays: Problem[] = [];
+  const nowMs = Date.now();
+  const seen = new Set<string>();
+  let redated = 0;
   for (const [index, row] of rows.entries()) {
+    if (seen.has(row.id))
+      strays.push({
+        path: `line ${index + 2}, id`,
+        message: `The id “${row.id}” stands there twice. Leave one of them.`,
+      });
+    seen.add(row.id);
+    const here = (await database().table(table).get(row.id)) as Record<string, unknown> | undefined;
     for (const { field, target, nullable } of links[table] ?? []) {
       const id = (row as unknown as Record<string, unknown>)[field];
+      if (!nullable && here !== undefined && here[field] !== id) {
+        const message = `Here it belongs to “${String(here[field])}”. A table cannot move it to “${String(id)}”.`;
+        strays.push({ path: `line ${index + 2}, ${field}`, message });
+        continue;
+      }
       if (nullable || (await database().table(target).get(String(id))) !== undefined) continue;
       const message = `It belongs to “${String(id)}”, which is not among the ${target} on this bench.`;
       strays.push({ path: `line ${index + 2}, ${field}`, message });
@@ -114,10 +132,11 @@ export async function mergeTable<T extends TableName>(
   const known = (await database()
     .table(table)
     .bulkGet(rows.map(({ id }) => id))) as (Dated | undefined)[];
-  const nowMs = Date.now();
   const plain = (row: unknown): string => JSON.stringify(recordSchemas[table].safeParse(row).data);
   // A line that was changed in a spreadsheet carries its old time: it is the newer one all the same.
-  const changed = (rows as unknown as Dated[]).map((row, index) => {
+  const changed = (rows as unknown as Dated[]).map((read, index) => {
+    const row = { ...read };
+    if (redate(row as unknown as Record<string, unknown>, nowMs)) redated += 1;
     const here = known[index];
     return here !== undefined && here.updatedMs === row.updatedMs && plain(here) !== plain(row)
       ? { ...row, updatedMs: Math.max(nowMs, (row.updatedMs ?? 0) + 1) }
@@ -125,7 +144,7 @@ export async function mergeTable<T extends TableName>(
   });
   return mergeBench(async (sink) => {
     await sink(table, changed as unknown as Records[T]);
-    return success(null);
+    return success({ redated });
   }, withoutCopy);
 }
 

@@ -367,7 +367,7 @@ describe('large acts', () => {
     const answer = await importBench(
       asStored(async (sink) => {
         for (let batch = 0; batch < BATCHES; batch++) await sink('drafts', rows(batch));
-        return success({ counts, setAside: 0, cleared: 0 });
+        return success({ counts, setAside: 0, cleared: 0, redated: 0 });
       }),
     );
     expect(answer.ok).toBe(true);
@@ -422,7 +422,7 @@ describe('large acts', () => {
           table,
           (table === 'rolls' ? [...file.rolls.filter((one) => one !== roll), newer] : file[table]) as never,
         );
-      return success(null);
+      return success({ redated: 0 });
     });
     if (!merged.ok) throw new Error('refused');
     const { added, updated, kept } = merged.value;

@@ -42,6 +42,10 @@ describe('records as tables', () => {
       'a, b; c\t"d"',
       'two\nlines',
       '=two\nlines',
+      '\n=1+1',
+      ' =1+1',
+      '＝1+1',
+      '＠home',
       ' led by a space ',
       'ü “é” 水',
     ])
@@ -49,6 +53,8 @@ describe('records as tables', () => {
   });
 
   test('no cell begins as a formula does', () => {
+    for (const name of ['\n=1+1', ' @x', '＝1', '\u00a0+1'])
+      expect(recordTable('runs', [{ ...run, developerName: name }])).toContain(`'${name}`);
     const csv = recordTable('runs', [{ ...run, developerName: '=HYPERLINK("x")', movementName: '@cmd' }]);
     expect(csv).toContain("'=HYPERLINK");
     expect(csv).toContain("'@cmd");
@@ -66,25 +72,46 @@ describe('records as tables', () => {
   });
 
   test('what is no table of records is refused with what it should be', () => {
-    for (const text of [
-      '',
-      'a,b\r\n1,2',
-      'table\r\nsettings',
-      'table,id\r\nruns,a\r\nevidence,b',
-      '\u0000\u0001',
-      '{"format":"x"}',
-    ]) {
+    for (const text of ['', 'a,b\r\n1,2', 'table\r\nsettings', 'table,id\r\nruns,a\r\nevidence,b', '{"format":"x"}']) {
       const read = readRecordTable(text);
       expect(read.ok ? '' : read.problems[0]?.message).toContain('This is not a table of records');
     }
   });
 
-  test('a column that would reach beyond the record is left out', () => {
+  test.each([
+    ['__proto__', '__proto__'],
+    ['a.__proto__.polluted', 'a.__proto__.polluted'],
+    ['constructor', 'constructor'],
+    ['id', 'id'],
+  ])('a column %s that no record has, or has already, is told at once', (column, path) => {
+    const [head = '', line = ''] = recordTable('runs', [run]).split('\r\n');
+    const read = readRecordTable(`${head},${column}\r\n${`${line},1\r\n`.repeat(2000)}`);
+    expect(read.ok ? '' : read.problems[0]?.path).toBe(path);
+    expect(({} as { polluted?: unknown }).polluted).toBeUndefined();
+  });
+
+  test('instants are dates and times, and come back to the millisecond', () => {
     const csv = recordTable('runs', [run]);
     const [head = '', line = ''] = csv.split('\r\n');
-    const read = readRecordTable(`${head},__proto__.polluted,constructor\r\n${line},1,2`);
-    expect(read).toEqual({ ok: true, value: { table: 'runs', rows: [run] } });
-    expect(({} as { polluted?: unknown }).polluted).toBeUndefined();
+    expect(head.split(',')).toContain('createdTime');
+    expect(head).not.toMatch(/Ms\b/);
+    expect(line).toContain(new Date(run.createdMs).toISOString());
+  });
+
+  test('tables from before that hold milliseconds still read, and times that a spreadsheet rounded are told', () => {
+    const old = (text: string): string =>
+      recordTable('runs', [run])
+        .replace('createdTime', 'createdMs')
+        .replace(new Date(run.createdMs).toISOString(), text);
+    expect(readRecordTable(old(String(run.createdMs)))).toMatchObject({ ok: true, value: { rows: [run] } });
+    const rounded = readRecordTable(old('1.79588E+12'));
+    expect(rounded.ok ? '' : rounded.problems[0]?.path).toBe('line 2, createdMs');
+    expect(rounded.ok ? '' : rounded.problems[0]?.message).toContain('rounded');
+  });
+
+  test('a NUL in the file is told', () => {
+    const read = readRecordTable(recordTable('runs', [run]).replace('runs,', 'ru\0ns,'));
+    expect(read.ok ? '' : read.problems[0]?.message).toContain('NUL');
   });
 });
 
@@ -112,6 +139,22 @@ describe('a table merged into the bench', () => {
       value: { added: { runs: 1 }, kept: 0 },
     });
     expect(await linesWith(database(), 'runs', ['from-a-friend'])).toHaveLength(1);
+  });
+
+  test('moves no run to another roll, and takes no id twice', async () => {
+    const other = records.rolls.find(({ id }) => id !== run.rollId);
+    const moved = await mergeTable('runs', [{ ...run, rollId: other?.id ?? '', updatedMs: run.updatedMs + 1 }]);
+    expect(moved.ok ? '' : moved.problems[0]?.path).toBe('line 2, rollId');
+    const twice = await mergeTable('runs', [run, { ...run, movementName: 'Twirled' }]);
+    expect(twice.ok ? '' : twice.problems[0]?.path).toBe('line 3, id');
+    expect(await database().runs.get(run.id)).toEqual(run);
+  });
+
+  test('a time in the future counts as now: no record wins every merge for ever', async () => {
+    const far = Date.UTC(2199, 0, 1);
+    const merged = await mergeTable('runs', [{ ...run, movementName: 'Twirled', updatedMs: far }]);
+    expect(merged).toMatchObject({ ok: true, value: { redated: 1, updated: { runs: 1 } } });
+    expect((await database().runs.get(run.id))?.updatedMs).toBeLessThan(Date.now() + 60_000);
   });
 
   test('refuses what belongs to nothing here, by its line, and changes nothing', async () => {

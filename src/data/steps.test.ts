@@ -58,7 +58,7 @@ describe('steps within a transaction', () => {
           await new Promise((resolve) => setTimeout(resolve, 1));
           await sink(name, all[name]);
         }
-        return success(null);
+        return success({ redated: 0 });
       });
       expect(merged.ok && merged.value.kept).toBe(total);
     }

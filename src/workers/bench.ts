@@ -1,7 +1,7 @@
 import { workerClient, type WorkerClient } from './workerClient';
 import type { BenchApi } from './benchApi';
 
-const bench: WorkerClient<BenchApi> = workerClient<BenchApi>(
+const { calls: bench, stop } = workerClient<BenchApi>(
   ['importFile', 'mergeFile'],
   () => new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' }),
   async () => (await import('./benchApi')).benchApi,
@@ -10,4 +10,12 @@ const bench: WorkerClient<BenchApi> = workerClient<BenchApi>(
 /** Acts on the whole bench, behind a worker; within the page where the worker does not load. Browser only. */
 export function benchWorker(): WorkerClient<BenchApi> {
   return bench;
+}
+
+/**
+ * Stops whatever is done to the whole bench, at once: a file is taken whole or not at all, so nothing has changed then.
+ * @param why what the act fails with
+ */
+export function stopBenchWorker(why: Error): void {
+  stop(why);
 }

@@ -12,7 +12,7 @@ export function onCoreWithoutWorker(listener: () => void): () => void {
   return () => listeners.delete(listener);
 }
 
-const core: Core = workerClient<CoreApi>(
+const { calls: core } = workerClient<CoreApi>(
   [
     'begin',
     'values',

@@ -11,6 +11,7 @@ export type WorkerClient<Api> = {
 type Functions = Record<string, (...args: never[]) => unknown>;
 
 interface Running {
+  worker: Worker;
   remote: Remote<Functions>;
   life: WorkerLife;
 }
@@ -24,7 +25,7 @@ function run(start: () => Worker, onGone: () => void): Running {
   };
   worker.addEventListener('error', give);
   worker.addEventListener('messageerror', give);
-  return { remote: wrap<Functions>(worker), life };
+  return { worker, remote: wrap<Functions>(worker), life };
 }
 
 /**
@@ -33,13 +34,14 @@ function run(start: () => Worker, onGone: () => void): Running {
  * @param start starts the worker
  * @param here loads the same functions into the page
  * @param onGone told when the worker does not load or dies, with all that it knew
+ * @returns the functions, and how to stop the worker at once: what it was asked fails with that, and the next question starts another
  */
 export function workerClient<Api extends object>(
   names: readonly (keyof Api & string)[],
   start: () => Worker,
   here: () => Promise<Api>,
   onGone: () => void = () => undefined,
-): WorkerClient<Api> {
+): { calls: WorkerClient<Api>; stop: (why: Error) => void } {
   let running: Running | null = null;
   let withoutWorker = false;
   const begin = (): Running =>
@@ -49,19 +51,28 @@ export function workerClient<Api extends object>(
     });
   const call = async (name: keyof Api & string, args: readonly unknown[]): Promise<unknown> => {
     if (!withoutWorker) {
+      let begun = false;
       try {
         running ??= begin();
+        begun = true;
         const method = running.remote[name] as unknown as (...args: unknown[]) => Promise<unknown>;
         return await running.life.race(method(...args.map((arg) => (typeof arg === 'function' ? proxy(arg) : arg))));
       } catch (error) {
-        const refused = !(error instanceof WorkerGone) && running === null;
+        // A browser that refuses to start a worker throws before there is one.
+        const refused = !begun && running === null;
         if (!(error instanceof WorkerGone) && !refused) throw error;
         withoutWorker = true;
       }
     }
     return (((await here()) as unknown as Functions)[name] as unknown as (...args: unknown[]) => unknown)(...args);
   };
-  return Object.fromEntries(
+  const calls = Object.fromEntries(
     names.map((name) => [name, (...args: unknown[]) => call(name, args)]),
   ) as unknown as WorkerClient<Api>;
+  const stop = (why: Error): void => {
+    running?.worker.terminate();
+    running?.life.end(why);
+    running = null;
+  };
+  return { calls, stop };
 }

@@ -8,18 +8,21 @@ export class WorkerGone extends Error {
  * promise that outlives its answers would hold every one of them.
  */
 export class WorkerLife {
-  private readonly owed = new Set<() => void>();
-  private over = false;
+  private readonly owed = new Set<(why: Error) => void>();
+  private over: Error | null = null;
 
   /** Answers that are still waited for. */
   get waiting(): number {
     return this.owed.size;
   }
 
-  /** The worker is gone: whatever it owes fails now, and later questions too. */
-  end(): void {
-    this.over = true;
-    for (const give of [...this.owed]) give();
+  /**
+   * The worker is gone: whatever it owes fails now, and later questions too.
+   * @param why what they fail with
+   */
+  end(why: Error = new WorkerGone('The worker is gone.')): void {
+    this.over ??= why;
+    for (const give of [...this.owed]) give(this.over);
     this.owed.clear();
   }
 
@@ -30,10 +33,10 @@ export class WorkerLife {
    */
   race<T>(answer: Promise<T>): Promise<T> {
     return new Promise<T>((resolve, reject) => {
-      const gone = (): void => reject(new WorkerGone('The worker is gone.'));
-      if (this.over) {
+      const gone = (why: Error): void => reject(why);
+      if (this.over !== null) {
         answer.catch(() => undefined);
-        gone();
+        gone(this.over);
         return;
       }
       this.owed.add(gone);

@@ -26,6 +26,8 @@ export interface FileReport {
   setAside: number;
   /** Links that led nowhere and were cleared. */
   cleared: number;
+  /** Records whose time lay in the future and counts as now. */
+  redated: number;
 }
 
 /** Thrown when the user stopped a file half way. Nothing has changed then. */
@@ -42,6 +44,12 @@ const BATCH = 200;
 /** The largest file that is opened, and the largest list of records in it, bytes: above that a tab runs out of memory. */
 export const LARGEST_FILE_BYTES = 1_500_000_000;
 const LARGEST_RECORDS_BYTES = 1_000_000_000;
+
+/** The largest file of an older layout, which has to be read at once, letters: a browser holds no longer text. */
+const LARGEST_WHOLE = 400_000_000;
+
+/** All that may come out of one file, bytes. Source: our choice, more than a browser gives a page to keep as a rule. */
+const LARGEST_UNPACKED_BYTES = 4_000_000_000;
 
 /** The largest photograph that is taken out of a file, bytes: more than any that Aetas kept. */
 const LARGEST_PHOTO_BYTES = 10_000_000;
@@ -102,7 +110,10 @@ export async function writeBenchFile(
     }
   });
   zip.end();
-  return { file: out.blob('application/zip'), report: { counts, setAside: counts.aside, cleared: check.cleared } };
+  return {
+    file: out.blob('application/zip'),
+    report: { counts, setAside: counts.aside, cleared: check.cleared, redated: check.redated },
+  };
 }
 
 /**
@@ -143,7 +154,7 @@ export async function readBenchFile(
         ? await readLines(text, reading, photoOf)
         : await readWhole(text, reading, steps, photoOf);
     // A zip knows what it holds: where that was changed on the way, it is the reason for all else that is wrong.
-    if (faults.length > 0 && entries !== undefined) await text.skip();
+    if (faults.length > 0 && entries !== undefined) await text.skip((share) => reading.goOn(share));
   } catch (error) {
     if (!(error instanceof Damaged)) throw error;
     return refuse(`The file is damaged or was cut off${detail(error)}. Export it again where it came from.`);
@@ -165,11 +176,16 @@ class Reading {
     this.check = new RecordCheck(atMs);
   }
 
+  /** Whether to go on, asked wherever a file may be long. */
+  async goOn(share: number, table: TableName = 'settings'): Promise<void> {
+    if (!(await this.onProgress(share, table))) throw new Stopped();
+  }
+
   async take(table: TableName, rows: readonly unknown[], share: number): Promise<void> {
     const kept = this.check.take(table, rows);
     this.counts[table] += kept.length;
     if (kept.length > 0 && this.check.problems.length === 0) await this.sink(table, kept);
-    if (!(await this.onProgress(share, table))) throw new Stopped();
+    await this.goOn(share, table);
   }
 
   async finish(): Promise<void> {
@@ -179,7 +195,8 @@ class Reading {
   }
 
   report(): FileReport {
-    return { counts: this.counts, setAside: this.check.aside.length, cleared: this.check.cleared };
+    const { aside, cleared, redated } = this.check;
+    return { counts: this.counts, setAside: aside.length, cleared, redated };
   }
 }
 
@@ -196,7 +213,7 @@ async function readLines(text: TextPieces, reading: Reading, photoOf: PhotoOf | 
   };
   const hand = async (share: number): Promise<void> => {
     for (const { table, rows } of waiting.splice(0))
-      await reading.take(table, await withPhotos(table, rows, photoOf), share);
+      await reading.take(table, await withPhotos(table, rows, photoOf, () => reading.goOn(share, table)), share);
   };
   for (;;) {
     const { share } = text;
@@ -216,6 +233,7 @@ async function readLines(text: TextPieces, reading: Reading, photoOf: PhotoOf | 
         },
       ];
     }
+    await reading.goOn(share, at);
     await hand(share);
   }
   flush();
@@ -237,9 +255,19 @@ async function readWhole(
   steps: readonly Migration[],
   photoOf: PhotoOf | null,
 ): Promise<Problem[]> {
+  if (!text.mayBeObject)
+    return [{ path: '', message: 'The file is not JSON of Aetas: it does not begin as one. Choose another file.' }];
+  const whole = await text.rest(LARGEST_WHOLE, (share) => reading.goOn(share));
+  if (whole === null)
+    return [
+      {
+        path: '',
+        message: `The file is of an older or another layout and longer than ${LARGEST_WHOLE / 1e6} MB: it cannot be read at once. Save it again in a newer Aetas.`,
+      },
+    ];
   let json: unknown;
   try {
-    json = JSON.parse(await text.rest());
+    json = JSON.parse(whole);
   } catch (error) {
     return [
       {
@@ -275,18 +303,25 @@ async function readWhole(
   for (const [index, table] of tableNames.entries()) {
     const rows = newest[table] ?? [];
     for (let from = 0; from < rows.length; from += BATCH) {
-      const batch = await withPhotos(table, rows.slice(from, from + BATCH), photoOf);
-      await reading.take(table, batch, (index + from / rows.length) / tableNames.length);
+      const share = (index + from / rows.length) / tableNames.length;
+      const some = rows.slice(from, from + BATCH);
+      await reading.take(table, await withPhotos(table, some, photoOf, () => reading.goOn(share, table)), share);
     }
   }
   return [];
 }
 
 /** Photographs' rows with their pictures out of the zip; other rows as they are. */
-async function withPhotos(table: TableName, rows: unknown[], photoOf: PhotoOf | null): Promise<unknown[]> {
+async function withPhotos(
+  table: TableName,
+  rows: unknown[],
+  photoOf: PhotoOf | null,
+  goOn: () => Promise<void>,
+): Promise<unknown[]> {
   if (table !== 'photos' || photoOf === null) return rows;
   const found: unknown[] = [];
   for (const row of rows) {
+    await goOn();
     const jpeg = typeof row === 'object' && row !== null ? (row as { jpeg?: unknown }).jpeg : undefined;
     found.push(typeof jpeg === 'string' ? { ...(row as object), jpeg: (await photoOf(jpeg)) ?? jpeg } : row);
   }
@@ -295,9 +330,12 @@ async function withPhotos(table: TableName, rows: unknown[], photoOf: PhotoOf | 
 
 /** Takes single photographs out of a zip, so that never all of them are in memory; null for one that is not as it was saved. */
 function photosIn(zip: Blob, entries: ReadonlyMap<string, ZipEntry>): PhotoOf {
+  let bytes = 0;
   return async (name) => {
     const entry = name.startsWith('photos/') ? entries.get(name) : undefined;
     if (entry === undefined) return null;
+    bytes += Math.max(entry.bytes, entry.packedBytes);
+    if (bytes > LARGEST_UNPACKED_BYTES) throw new Damaged(`it unpacks to more than ${LARGEST_UNPACKED_BYTES / 1e9} GB`);
     try {
       return await fileInZip(zip, entry, 'image/jpeg', LARGEST_PHOTO_BYTES);
     } catch (error) {

@@ -24,6 +24,8 @@ export class RecordCheck {
   readonly aside: Aside[] = [];
   /** Links that were cleared. */
   cleared = 0;
+  /** Records whose time lay in the future: it counts as now, or no merge would ever bring a newer one. */
+  redated = 0;
   private readonly ids = new Map<TableName, Set<string>>(tableNames.map((name) => [name, new Set()]));
   private readonly counts = new Map<TableName, number>();
 
@@ -68,6 +70,7 @@ export class RecordCheck {
         continue;
       }
       known.add(record.id);
+      if (redate(record, this.atMs)) this.redated += 1;
       kept.push(record);
     }
     return kept as unknown as Records[T];
@@ -98,6 +101,23 @@ export class RecordCheck {
   private refuse(...problems: Problem[]): void {
     if (this.problems.length < MOST_PROBLEMS) this.problems.push(...problems);
   }
+}
+
+/** A clock that is ahead by less than this is only that, ms. Source: our choice. */
+const AHEAD_MS = 86_400_000;
+
+/**
+ * Counts times of a record that lie in the future as now.
+ * @param record the record; changed in place
+ * @param nowMs this instant, ms since the epoch
+ * @returns whether there were any
+ */
+export function redate(record: Row, nowMs: number): boolean {
+  const ahead = Object.entries(record).filter(
+    ([field, value]) => field.endsWith('Ms') && typeof value === 'number' && value > nowMs + AHEAD_MS,
+  );
+  for (const [field] of ahead) record[field] = nowMs;
+  return ahead.length > 0;
 }
 
 const quickChecks = new Map<TableName, QuickCheck>();

@@ -1,7 +1,13 @@
 import Papa from 'papaparse';
 
-/** What a spreadsheet would run, also where the text has several lines: the package’s own pattern stops at the first. */
-const FORMULA = /^[=+\-@\t\r][\s\S]*$/;
+/**
+ * What a spreadsheet would run: signs that begin a formula, also full-width ones, and behind what it passes over, such as a NUL, a
+ * space or a line break. The package’s own pattern stops at the first line.
+ */
+const FORMULA = /^(?:[\t\r]|[\0\s]*[=+\-@＝＋－＠])[\s\S]*$/;
+
+/** What `safeCsv` puts before a text that a spreadsheet would run. */
+export const MADE_SAFE = /^'(?=[\t\r]|[\0\s]*[=+\-@＝＋－＠])/;
 
 /**
  * Rows as a table for a spreadsheet.

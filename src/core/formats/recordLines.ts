@@ -41,6 +41,9 @@ export function isOwnHead(line: string): boolean {
   }
 }
 
+/** The longest line, and so the largest record, that is read, letters: more than any that Aetas wrote. Source: our choice. */
+export const LONGEST_LINE = 16_000_000;
+
 /**
  * Reads lines of this layout, in pieces of any length.
  * @example const lines = new RecordLines(); lines.push(text, (table, json) => …); lines.complete
@@ -60,6 +63,8 @@ export class RecordLines {
   push(piece: string, onRow: (table: TableName, json: string) => void): void {
     const lines = (this.rest + piece).split('\n');
     this.rest = lines.pop() ?? '';
+    if (this.rest.length > LONGEST_LINE)
+      throw new SyntaxError(`one of its lines is longer than ${LONGEST_LINE / 1e6} MB`);
     for (const line of lines) this.line(line, onRow);
   }
 

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { recordSchemas, type Records } from '../records/records';
 import { failure, success, type Problem, type Result } from '../schema/result';
 import { problemsFromZod } from '../schema/problemsFromZod';
-import { safeCsv } from './csv';
+import { MADE_SAFE, safeCsv } from './csv';
 
 /** Tables that go out as CSV, and come back in. */
 export const csvTables = ['runs', 'readings', 'evidence'] as const;
@@ -14,9 +14,6 @@ const TABLE = 'table';
 /** What would be read as something else than a text: such texts stand in quotation marks of their own. */
 const LOOKS_OTHERWISE = /^(-?[\d.]|true$|false$|null$|[[{"'])/;
 
-/** What `safeCsv` puts before a text that a spreadsheet would run. */
-const MADE_SAFE = /^'(?=[=+\-@\t\r])/;
-
 /** The most lines and the most faults that are told. */
 const MOST_LINES = 100_000;
 const MOST_PROBLEMS = 200;
@@ -25,7 +22,7 @@ type Row = Record<string, unknown>;
 
 /**
  * Records as a table: one line each, one column for each value, named by its way through the record (`pinned.timeMin`). Lists
- * stand as JSON in one column.
+ * stand as JSON in one column; instants as dates and times (ISO 8601) in columns that end in `Time`.
  * @param table which records
  * @param rows the records
  * @returns CSV, safe for spreadsheets; `readRecordTable` reads it back to the same records
@@ -42,6 +39,8 @@ export function recordTable<T extends CsvTable>(table: T, rows: Records[T]): str
  * @returns the records of its table, or every fault with its line; nothing is taken from a file with a fault
  */
 export function readRecordTable(text: string): Result<{ table: CsvTable; rows: Records[CsvTable] }> {
+  const spoiled = unreadable(text);
+  if (spoiled !== null) return failure(spoiled);
   const { data, meta } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true });
   const names = new Set(data.map((line) => line[TABLE]));
   const table = csvTables.find((one) => names.has(one));
@@ -53,6 +52,15 @@ export function readRecordTable(text: string): Result<{ table: CsvTable; rows: R
   if (data.length > MOST_LINES) return failure({ path: '', message: `There are more than ${MOST_LINES} lines.` });
   const problems: Problem[] = [];
   const rows = data.flatMap((line, index) => {
+    const rounded = Object.entries(line).find(([name, cell]) => /Ms$/.test(name) && /^[\d.,]+E\+?\d+$/i.test(cell));
+    if (rounded !== undefined) {
+      if (problems.length < MOST_PROBLEMS)
+        problems.push({
+          path: `line ${index + 2}, ${rounded[0]}`,
+          message: `A spreadsheet rounded this time to ${rounded[1]}. Save the table again: it writes dates now.`,
+        });
+      return [];
+    }
     const read = recordSchemas[table].safeParse(nested(line));
     if (read.success) return [read.data];
     if (problems.length < MOST_PROBLEMS)
@@ -62,6 +70,30 @@ export function readRecordTable(text: string): Result<{ table: CsvTable; rows: R
     return [];
   });
   return problems.length > 0 ? failure(...problems) : success({ table, rows: rows as Records[CsvTable] });
+}
+
+/** Longest head line, letters. */
+const LONGEST_HEAD = 100_000;
+
+/** What no table of records has, and what would keep its reader busy for long. */
+function unreadable(text: string): Problem | null {
+  const nul = text.indexOf('\0');
+  if (nul >= 0)
+    return {
+      path: `letter ${nul + 1}`,
+      message: 'There is a NUL in this file: it is damaged, or no text. Save the table again where it came from.',
+    };
+  const [head = []] = Papa.parse<string[]>(text.slice(0, LONGEST_HEAD), { preview: 1 }).data;
+  const foreign = head.find((name) => name.split('.').some((key) => key in Object.prototype));
+  if (foreign !== undefined)
+    return {
+      path: foreign.slice(0, 80),
+      message: 'No record has such a column. Take it out, or save the table again.',
+    };
+  const twice = head.find((name, index) => head.indexOf(name) !== index);
+  if (twice !== undefined)
+    return { path: twice.slice(0, 80), message: 'This column stands there twice. Leave one of them.' };
+  return null;
 }
 
 function valueAt(line: Row, column: string): string | number {
@@ -75,10 +107,25 @@ function flat(row: Row, before = ''): Record<string, string | number> {
     const name = `${before}${key}`;
     if (value === undefined) continue;
     if (isBranch(value)) Object.assign(columns, flat(value, `${name}.`));
+    else if (isInstant(key, value)) columns[instantColumn(name)] = new Date(value).toISOString();
     else columns[name] = cellOf(value);
   }
   return columns;
 }
+
+/** A whole number of milliseconds since the epoch: fields of instants end so. */
+function isInstant(key: string, value: unknown): value is number {
+  return key.endsWith('Ms') && Number.isInteger(value) && Math.abs(value as number) <= 8.64e15;
+}
+
+/** Column of an instant, as `created` for `createdMs`: it holds a date and time of ISO 8601. */
+function instantColumn(name: string): string {
+  return `${name.slice(0, -2)}Time`;
+}
+
+/** A column that holds an instant, and the field that it stands for. */
+const INSTANT_COLUMN = /^(.*)Time$/;
+const ISO_INSTANT = /^\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}(?::\d{2}(?:\.\d+)?)?(?:Z|[+-]\d{2}:?\d{2})?$/;
 
 /** Whether an object parts into columns: one with a key that would be taken for two stays whole. */
 function isBranch(value: unknown): value is Row {
@@ -99,15 +146,15 @@ function nested(line: Record<string, string>): Row {
   for (const [name, cell] of Object.entries(line)) {
     if (name === TABLE || cell === '' || typeof cell !== 'string') continue;
     const keys = name.split('.');
-    // Columns such as `__proto__` belong to no record.
-    if (keys.some((key) => key in Object.prototype)) continue;
+    const instant = INSTANT_COLUMN.exec(keys.at(-1) ?? '')?.[1];
+    if (instant !== undefined && ISO_INSTANT.test(cell)) keys.splice(-1, 1, `${instant}Ms`);
     let at = row;
     for (const key of keys.slice(0, -1)) {
       const inner = at[key];
       at[key] = typeof inner === 'object' && inner !== null ? inner : {};
       at = at[key] as Row;
     }
-    at[keys.at(-1) ?? ''] = valueOf(cell);
+    at[keys.at(-1) ?? ''] = instant !== undefined && ISO_INSTANT.test(cell) ? Date.parse(cell) : valueOf(cell);
   }
   return row;
 }

@@ -51,16 +51,35 @@ export class TextPieces {
     return this.ended ? text + this.decoder.decode() : text;
   }
 
-  /** All that is left, at once. */
-  async rest(): Promise<string> {
+  /**
+   * All that is left, at once.
+   * @param most letters at which it stops
+   * @param onPiece told after each piece, with how much of the file was read, 0 to 1
+   * @returns null where there is more than that
+   */
+  async rest(most: number, onPiece: (share: number) => Promise<void>): Promise<string | null> {
     const parts: string[] = [];
-    for (let piece = await this.next(); piece !== null; piece = await this.next()) parts.push(piece);
+    let letters = 0;
+    for (let piece = await this.next(); piece !== null; piece = await this.next()) {
+      letters += piece.length;
+      if (letters > most) return null;
+      parts.push(piece);
+      await onPiece(this.share);
+    }
     return parts.join('');
   }
 
-  /** Goes to the end without it. */
-  async skip(): Promise<void> {
-    while ((await this.next()) !== null);
+  /** Whether its first letters may begin an object of JSON. */
+  get mayBeObject(): boolean {
+    return this.first.trimStart().startsWith('{');
+  }
+
+  /**
+   * Goes to the end without it.
+   * @param onPiece told after each piece, with how much of the file was read, 0 to 1
+   */
+  async skip(onPiece: (share: number) => Promise<void>): Promise<void> {
+    while ((await this.next()) !== null) await onPiece(this.share);
   }
 }
 

@@ -5,7 +5,7 @@ import { guardedFile, mergeTable, openBenchSource, type MergeReport } from '@/da
 import { readRecordTable, recordTable, type CsvTable } from '@/core/formats/recordTable';
 import { database } from '@/data/database';
 import { dropAllAhead } from '@/data/typedAhead';
-import { benchWorker } from '@/workers/bench';
+import { benchWorker, stopBenchWorker } from '@/workers/bench';
 import { coreWorker } from '@/workers/core';
 import { download } from '@/ui/download';
 
@@ -100,4 +100,21 @@ export async function mergeFile(
       onProgress({ words: 'Reading, checking and merging', share: 0.9 * share }),
     ),
   );
+}
+
+/** How long reading may go on after it was asked to stop, ms. */
+const STOP_WITHIN_MS = 250;
+
+/**
+ * Ends the opening or merging of a file at once, also where it is busy with a single long line: what is under way when it does not
+ * stop by itself is cut off, and the bench stays as it was.
+ * @returns how to let it go on after all
+ */
+export function stopFile(): () => void {
+  const timer = setTimeout(() => {
+    const stopped = new Error('Stopped by the user.');
+    stopped.name = 'Stopped';
+    stopBenchWorker(stopped);
+  }, STOP_WITHIN_MS);
+  return () => clearTimeout(timer);
 }

@@ -11,7 +11,7 @@ import { askToPersist, storageRoom, type StorageRoom } from '@/data/storageRoom'
 import { isStop } from '@/data/benchFiles';
 import { isFull } from '@/data/trouble';
 import { clearAside, undoAct } from '@/data/undo';
-import { mergeFile, openBench, saveBench, saveTable, type FileProgress } from '@/features/files/benchFiles';
+import { mergeFile, openBench, saveBench, saveTable, stopFile, type FileProgress } from '@/features/files/benchFiles';
 import { download } from '@/ui/download';
 import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
@@ -39,6 +39,7 @@ export function RecordsView() {
   const counts = useRecordCounts();
   const [work, setWork] = useState<Work>({ kind: 'idle' });
   const stopRef = useRef(false);
+  const letGoRef = useRef<() => void>(() => undefined);
   const busy = work.kind === 'busy';
 
   const begin = (words: string, act: (onProgress: (progress: FileProgress) => boolean) => Promise<Work>): void => {
@@ -56,7 +57,14 @@ export function RecordsView() {
           words: `It did not work: ${error instanceof Error ? error.message : 'unknown fault'}. Nothing has changed.`,
         };
       })
-      .then(setWork);
+      .then((ended) => {
+        letGoRef.current();
+        setWork(ended);
+      });
+  };
+  const stop = (): void => {
+    stopRef.current = true;
+    letGoRef.current = stopFile();
   };
   const save = (): void =>
     begin('Writing the file', async (onProgress) => {
@@ -112,7 +120,7 @@ export function RecordsView() {
         <p className="mt-1 text-ink2">{counts === undefined ? '' : recordCountWords(counts)}</p>
         <Room />
       </div>
-      <WorkNote work={work} onStop={() => (stopRef.current = true)} />
+      <WorkNote work={work} onStop={stop} />
       <Part
         title="Save a file"
         words="Everything on this bench as one zip: records.json, which people and programs can read, and the photographs. Records live in this browser only, so save one now and then."

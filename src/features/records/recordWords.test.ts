@@ -12,10 +12,10 @@ test('one is told as one, several as several, and none goes unsaid', () => {
 });
 
 test('a merge says what was added, what was newer, and what stayed', () => {
-  expect(mergeWords({ added: none, updated: none, kept: 1 })).toBe(
+  expect(mergeWords({ added: none, updated: none, kept: 1, redated: 0 })).toBe(
     'Nothing was new. One record was the same here, or newer, and stayed.',
   );
-  expect(mergeWords({ added: { ...none, rolls: 2 }, updated: { ...none, plans: 1 }, kept: 1200 })).toBe(
-    'Added: 2 rolls. Newer in the file, and taken from it: 1 plan. 1,200 records were the same here, or newer, and stayed.',
+  expect(mergeWords({ added: { ...none, rolls: 2 }, updated: { ...none, plans: 1 }, kept: 1200, redated: 2 })).toBe(
+    'Added: 2 rolls. Newer in the file, and taken from it: 1 plan. 1,200 records were the same here, or newer, and stayed. 2 records carried times in the future: they count as now.',
   );
 });

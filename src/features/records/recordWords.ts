@@ -38,7 +38,7 @@ export function recordCountWords(counts: Readonly<Record<Counted, number>>): str
 }
 
 /** What became of a file, in a sentence or two. */
-export function fileReportWords({ counts, setAside, cleared }: FileReport): string {
+export function fileReportWords({ counts, setAside, cleared, redated }: FileReport): string {
   const parts = listed({ ...counts, aside: 0 });
   const sentences = [parts.length === 0 ? 'It holds no records.' : `It holds ${parts.join(', ')}.`];
   if (setAside > 0)
@@ -49,19 +49,26 @@ export function fileReportWords({ counts, setAside, cleared }: FileReport): stri
     sentences.push(
       `${cleared === 1 ? 'One link' : `${cleared} links`} that led nowhere ${cleared === 1 ? 'was' : 'were'} cleared.`,
     );
+  if (redated > 0) sentences.push(redatedWords(redated));
   return sentences.join(' ');
 }
 
+/** What became of times in the future. */
+function redatedWords(redated: number): string {
+  return `${redated === 1 ? 'One record carried a time' : `${redated} records carried times`} in the future: ${redated === 1 ? 'it counts' : 'they count'} as now.`;
+}
+
 /** What merging did to the records that are counted. */
-type Merged = Readonly<Record<'added' | 'updated', Record<Counted, number>>> & Pick<MergeReport, 'kept'>;
+type Merged = Readonly<Record<'added' | 'updated', Record<Counted, number>>> & Pick<MergeReport, 'kept' | 'redated'>;
 
 /** What merging a file did, in a sentence or two. */
-export function mergeWords({ added, updated, kept }: Merged): string {
+export function mergeWords({ added, updated, kept, redated }: Merged): string {
   const [fresh, newer] = [listed(added), listed(updated)];
   return [
     fresh.length === 0 ? 'Nothing was new.' : `Added: ${fresh.join(', ')}.`,
     ...(newer.length === 0 ? [] : [`Newer in the file, and taken from it: ${newer.join(', ')}.`]),
     `${kept === 1 ? 'One record' : `${kept.toLocaleString('en')} records`} ${kept === 1 ? 'was' : 'were'} the same here, or newer, and stayed.`,
+    ...(redated > 0 ? [redatedWords(redated)] : []),
   ].join(' ');
 }
 
