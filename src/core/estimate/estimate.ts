@@ -25,7 +25,7 @@ import { drawTime, predict, type DrawnTime, type Prediction } from './predict';
 import { dot } from '../inference/vectors';
 import { controlledQuantile } from '../inference/controlledQuantile';
 import { mixtureQuantile } from '../inference/mixtureQuantile';
-import { estimateRequestSchema, type EstimateRequest, type EstimateRequestInput } from './request';
+import { estimateRequestSchema, requestFields, type EstimateRequest, type EstimateRequestInput } from './request';
 import type { Estimate, LedgerRow, Range } from './result';
 import { pairKey } from './situation';
 
@@ -36,7 +36,9 @@ import { pairKey } from './situation';
  */
 export function estimateFrom(input: unknown): Result<Estimate> {
   const parsed = estimateRequestSchema.safeParse(input);
-  return parsed.success ? success(estimate(parsed.data)) : failure(...problemsFromZod(parsed.error.issues));
+  return parsed.success
+    ? success(estimate(parsed.data))
+    : failure(...problemsFromZod(parsed.error.issues, requestFields()));
 }
 
 /**

@@ -68,3 +68,20 @@ export type EstimateRequest = z.infer<typeof estimateRequestSchema>;
 
 /** What a caller may leave out: defaults fill in the rest. */
 export type EstimateRequestInput = z.input<typeof estimateRequestSchema>;
+
+let fields: string[] | null = null;
+
+/** Every field that a request may have, at any depth: for proposals where one is misspelt. */
+export function requestFields(): readonly string[] {
+  fields ??= [...new Set(namesIn(z.toJSONSchema(estimateRequestSchema, { io: 'input' })))];
+  return fields;
+}
+
+/** Names of properties in a JSON schema, at any depth. */
+function namesIn(schema: unknown): string[] {
+  if (typeof schema !== 'object' || schema === null) return [];
+  return Object.entries(schema).flatMap(([key, value]) => [
+    ...(key === 'properties' && typeof value === 'object' && value !== null ? Object.keys(value) : []),
+    ...namesIn(value),
+  ]);
+}

@@ -1,5 +1,7 @@
-import { estimateFrom } from '@/core/estimate/estimate';
+import type { Estimate } from '@/core/estimate/result';
 import { evidenceCost, MOST_EVIDENCE_COST } from '@/core/estimate/evidenceCost';
+import type { Result } from '@/core/schema/result';
+import { estimator, type NotEstimated } from './estimator';
 
 /** Largest request body that is read, bytes. */
 const LARGEST_BODY_BYTES = 256 * 1024;
@@ -24,13 +26,21 @@ export async function POST(request: Request): Promise<Response> {
       'evidence',
       `This evidence takes ${Math.round(cost)} units of work, and a request may take ${MOST_EVIDENCE_COST}. Send the pieces nearest to the roll: its own, and its stock’s.`,
     );
-  const result = estimateFrom(json);
+  const result = (await estimator().ask(json)) as Result<Estimate> | NotEstimated;
+  if (result === 'busy')
+    return refuse(503, '', 'Many estimates are under way here. Ask again in a second.', { 'Retry-After': '1' });
+  if (result === 'failed')
+    return refuse(
+      503,
+      '',
+      'This estimate took too long or too much memory, and was given up. Send fewer pieces of evidence.',
+    );
   if (!result.ok) return Response.json({ problems: result.problems }, { status: 422 });
   return Response.json(result.value);
 }
 
-function refuse(status: number, path: string, message: string): Response {
-  return Response.json({ problems: [{ path, message }] }, { status });
+function refuse(status: number, path: string, message: string, headers: Record<string, string> = {}): Response {
+  return Response.json({ problems: [{ path, message }] }, { status, headers });
 }
 
 /** Reads a body up to the limit without trusting the length that the request claims; null beyond it. */
