@@ -1,3 +1,4 @@
+import { acidSlows } from '../chemistry/acidAgainstSoda';
 import {
   ascorbicPowder,
   tabletContents,
@@ -70,6 +71,8 @@ export interface Sheet {
   rate: number | null;
   mixingLnSd: number | null;
   developer: Developer | null;
+  /** Washing soda to go along with 10 g more ascorbic acid, g, where more of the acid alone would slow the brew; else null. */
+  acidSlows: number | null;
   stopped: Stopped | null;
   water: WorkedWater;
   thermometer: ThermometerTrouble | null;
@@ -221,6 +224,7 @@ function sheetOf(
   const parts = rows.map(({ part }) => part);
   const composition = compositionOf(parts, volumeMl);
   const solution = phOf(composition);
+  const developer = form.use === 'film-developer' ? estimableDeveloper(composition) : null;
   const rate = brewRate(composition, solution?.ph ?? null);
   const water = workWater(parts, volumeMl, waters);
   const lacking = undissolved(parts, volumeMl);
@@ -244,7 +248,8 @@ function sheetOf(
     shares: solution === null ? [] : ionisedShares(composition, solution),
     rate,
     mixingLnSd: mixingLnSd(parts, volumeMl),
-    developer: form.use === 'film-developer' ? estimableDeveloper(composition) : null,
+    developer,
+    acidSlows: developer?.kind === 'improvised' ? acidSlows(developer) : null,
     stopped: stoppedOf(form, composition, solution?.ph ?? null),
     water,
     thermometer: thermometerTrouble(targetC, {

@@ -14,7 +14,7 @@ const rateMarks = [0.1, 0.2, 0.5, 1, 2];
 /** pH and strength as they stand, what share of each agent is ready to develop, and why a brew is stopped. */
 export function Meters({ inHand: { form, change, shown, mending } }: Pick<BenchPart, 'inHand'>) {
   if (shown === null) return null;
-  const { solution, rate, shares, stopped, mixingLnSd, composition } = shown;
+  const { solution, rate, shares, stopped, mixingLnSd, composition, acidSlows } = shown;
   const develops = form.use === 'film-developer' || form.use === 'paper-developer';
   const bought = composition.concentrate !== null || composition.oneBath;
   const mend = (): void => {
@@ -56,6 +56,12 @@ export function Meters({ inHand: { form, change, shown, mending } }: Pick<BenchP
       {solution === null && composition.unknown.length > 0 && develops && (
         <p className="text-[14px] text-ink2">
           The pH is not known: Aetas does not know {composition.unknown.join(', ').toLowerCase()}.
+        </p>
+      )}
+      {acidSlows !== null && stopped === null && (
+        <p className="my-2 border-l-4 border-heat pl-3 text-[14px]" data-testid="acid-slows">
+          More ascorbic acid alone makes this brew slower: it uses up washing soda. For every 10 g more of it, add{' '}
+          {formatNumber(acidSlows, 0)} g of soda.
         </p>
       )}
       {stopped !== null && (
