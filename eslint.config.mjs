@@ -30,8 +30,8 @@ const coreOrder = [
     'exposure',
     'densitometry',
   ],
-  ...['outcome', 'kit', 'devices', 'safety', 'estimate', 'diagnosis', 'brewing', 'loading'],
-  ...['evidence', 'records', 'learning', 'plan', 'practice', 'evening', 'formats'],
+  ...['outcome', 'kit', 'safety', 'estimate', 'diagnosis', 'brewing'],
+  ...['evidence', 'records', 'run', 'learning', 'plan', 'practice', 'evening', 'formats'],
 ];
 
 /** What `core/inference` may not know: it is a least-squares kit, and film is no business of its. */

@@ -1,8 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { decode, encode } from 'fast-png';
 import { expect, test, type Page } from '@playwright/test';
-import { practiceStrip } from '../src/core/devices/practiceStrip';
-import { plainStrip, syntheticStrip, type SyntheticStrip } from '../src/core/devices/syntheticStrip';
+import { practiceStrip } from '../src/core/kit/practiceStrip';
+import { plainStrip, syntheticStrip, type SyntheticStrip } from '../src/core/kit/syntheticStrip';
 import { seedOf } from '../src/features/strip/seedOf';
 import { openDemo, recordsOf } from './bench';
 

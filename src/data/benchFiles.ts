@@ -184,7 +184,7 @@ function mergeRows(
 }
 
 /** What becomes of the records of a file. */
-interface Taking {
+interface ImportMode {
   /** Batches that may wait. */
   ahead: number;
   /** Before the first records come. */
@@ -252,7 +252,7 @@ async function takeFile<T>(
   read: (sink: StoredSink) => Promise<Result<T>>,
   withoutCopy: boolean,
   what: string,
-  { ahead, begin, take, end }: Taking,
+  { ahead, begin, take, end }: ImportMode,
 ): Promise<Result<T>> {
   const db = database();
   /** Stands in the database while the file is half taken: no one can see it, unless the transaction was committed too soon. */

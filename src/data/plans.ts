@@ -1,7 +1,7 @@
 import type { Plan, Pinned } from '@/core/records/records';
 import type { PlanChoices } from '@/core/plan/planForm';
 import type { PlanChange } from '@/core/diagnosis/causes';
-import { planFormInHand } from '@/core/plan/planInHand';
+import { currentPlanForm } from '@/core/plan/planInHand';
 import { takeAdvice } from '@/core/plan/takeAdvice';
 import { planOfRoll } from './planOfRoll';
 import { act, newStamps } from './act';
@@ -62,7 +62,7 @@ export async function takeAdviceInto(rollId: string, change: PlanChange): Promis
   const stock = roll === undefined ? undefined : await db.stocks.get(roll.stockId);
   if (roll === undefined || stock === undefined) return false;
   const [plan, draft] = await Promise.all([planOfRoll(db, rollId), readDraft(planDraftKey(rollId))]);
-  const form = planFormInHand(roll, stock, plan, draft, Date.now());
+  const form = currentPlanForm(roll, stock, plan, draft, Date.now());
   const part = takeAdvice(form, change, await db.brews.toArray());
   await keepDraft(planDraftKey(rollId), { ...form, ...part }, part);
   return true;

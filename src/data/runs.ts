@@ -1,10 +1,11 @@
-import { tankFilms, type SharedTankRoll } from '@/core/run/sharedTank';
+import { tankFilms } from '@/core/films/filmsInTank';
+import type { SharedTankRoll } from '@/core/plan/sharedTank';
 import type { JugFate, Plan, Roll, Run } from '@/core/records/records';
 import { brewWear } from '@/core/plan/estimateRequestFor';
 import { developerName } from '@/core/plan/developerName';
-import type { RunEvent } from '@/core/run/runEvents';
+import type { RunEvent } from '@/core/records/runEvents';
 import { runProgress } from '@/core/run/runProgress';
-import { movementOf, runSteps } from '@/core/run/runSteps';
+import { movementOf, runSteps } from '@/core/plan/runSteps';
 import { jugsFor, slowerFixing, wantsJug } from '@/core/run/tankChecks';
 import { planOfRoll } from './planOfRoll';
 import { act, newStamps, type Writer } from './act';

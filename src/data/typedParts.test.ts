@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, test } from 'vitest';
-import type { RunEvent } from '@/core/run/runEvents';
+import type { RunEvent } from '@/core/records/runEvents';
 import { database } from './database';
 import { demoRecords } from './demo/demoRecords';
 import { isPartKey } from './drafts';

@@ -14,7 +14,7 @@ import {
   type TypedHint,
   type TypedStay,
 } from '@/core/plan/dossierForm';
-import { runEventSchema, type RunEvent } from '@/core/run/runEvents';
+import { runEventSchema, type RunEvent } from '@/core/records/runEvents';
 import { problemsFromZod } from '@/core/schema/problemsFromZod';
 import { failure, success, type Result } from '@/core/schema/result';
 import { typed } from '@/core/schema/typed';

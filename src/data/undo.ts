@@ -82,7 +82,7 @@ export async function undoAct(id?: number): Promise<void> {
               if (lump?.rows !== undefined) addRows(lump.table, lump.rows);
             }
             yield* step(rebuildLines(db));
-          } else yield* step(bringBack(db, done));
+          } else yield* step(restoreRows(db, done));
           yield* step(forget(db, done.id));
           yield* step(forgetOlder(db));
           return done.kind === 'whole';
@@ -110,7 +110,7 @@ async function checkKept(db: AetasDatabase, done: Act): Promise<void> {
 }
 
 /** Puts back what an act took where nothing stands in its place by now, and the links that it emptied. */
-async function bringBack(db: AetasDatabase, done: Act): Promise<void> {
+async function restoreRows(db: AetasDatabase, done: Act): Promise<void> {
   const rolls = new Set<string>();
   const runs = new Set<string>();
   for (const { table, rows, field } of await db.kept.where({ actId: done.id }).toArray()) {

@@ -18,7 +18,7 @@ const { calls: core } = workerClient<CoreApi>(
     'values',
     'learn',
     'study',
-    'glance',
+    'estimatePreview',
     'learned',
     'benchTimes',
     'alongside',

@@ -1,15 +1,15 @@
 import { readBenchFile, writeBenchFile, type OnProgress, type RowSink, type RowSource } from '@/core/formats/benchFile';
 import type { EstimateRequest } from '@/core/estimate/request';
 import type { StrategyRequests } from '@/core/estimate/strategies';
-import type { Piece } from '@/core/estimate/observations';
-import { glance, study, type Glance, type Study } from '@/core/estimate/study';
+import type { EvidenceItem } from '@/core/estimate/observations';
+import { estimatePreview, study, type EstimatePreview, type EstimateAnalysis } from '@/core/estimate/study';
 import { fitEvidence } from '@/core/estimate/fit';
 import { learnedFactors, type LearnedFactor } from '@/core/learning/learnedFactors';
 import { nearestPieces } from '@/core/learning/benchEvidence';
 import { GrowingEvidence, learnPieces, learnStarting, type LearningChange } from '@/core/learning/learning';
-import { benchTimes, type RollInHand } from '@/core/plan/benchTimes';
+import { benchTimes, type CurrentRoll } from '@/core/plan/benchTimes';
 import { verdictEffect } from '@/core/plan/verdictEffect';
-import { sharedTankRolls } from '@/core/run/sharedTank';
+import { sharedTankRolls } from '@/core/plan/sharedTank';
 import type { PlanChoices } from '@/core/plan/planForm';
 import type { Brew, Roll, Stock } from '@/core/records/records';
 
@@ -22,7 +22,7 @@ let evidence = new GrowingEvidence(0);
 let learning = learnPieces([]);
 
 /** A study with the evidence that bears on it most directly. */
-export type RollStudy = Study & { listed: Piece[] };
+export type RollAnalysis = EstimateAnalysis & { listed: EvidenceItem[] };
 
 /** What the worker does for the page: calls of core, and the bench's evidence kept between them. */
 export const coreApi = {
@@ -47,19 +47,28 @@ export const coreApi = {
     muted: readonly string[],
     ownTimeMin: number | null = null,
     requests: StrategyRequests = {},
-  ): RollStudy => {
+  ): RollAnalysis => {
     const listed = nearestPieces(learning.pieces, request, LISTED);
     return { ...study(request, learning.fitFor(request, muted), listed, ownTimeMin, requests), listed };
   },
   /** The estimate and its curve alone, while a slider moves. */
-  glance: (request: EstimateRequest, muted: readonly string[], ownTimeMin: number | null = null): Glance =>
-    glance(request, learning.fitFor(request, muted), nearestPieces(learning.pieces, request, LISTED), ownTimeMin),
+  estimatePreview: (
+    request: EstimateRequest,
+    muted: readonly string[],
+    ownTimeMin: number | null = null,
+  ): EstimatePreview =>
+    estimatePreview(
+      request,
+      learning.fitFor(request, muted),
+      nearestPieces(learning.pieces, request, LISTED),
+      ownTimeMin,
+    ),
   /** What the bench has learned, thing by thing. */
   learned: (): LearnedFactor[] =>
     learning.pieces.length === 0
       ? []
       : learnedFactors(fitEvidence(learning.pieces, null, learning.latest()), learning.pieces),
-  benchTimes: (rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number) =>
+  benchTimes: (rolls: readonly CurrentRoll[], jugs: readonly Brew[], nowMs: number) =>
     benchTimes(rolls, jugs, nowMs, learning),
   /** What other rolls get that share a tank. */
   alongside: (
@@ -70,7 +79,7 @@ export const coreApi = {
     nowMs: number,
   ) => sharedTankRolls(rolls, choices, timeMin, brew, nowMs, learning),
   /** What one verdict changed for the rolls that wait. */
-  verdictEffect: (verdictId: string, rolls: readonly RollInHand[], jugs: readonly Brew[], nowMs: number) =>
+  verdictEffect: (verdictId: string, rolls: readonly CurrentRoll[], jugs: readonly Brew[], nowMs: number) =>
     verdictEffect(verdictId, rolls, jugs, nowMs, learning),
   writeBenchFile: (source: RowSource, exportedAt: string, atMs: number, total: number, onProgress: OnProgress) =>
     writeBenchFile(source, exportedAt, atMs, total, onProgress),

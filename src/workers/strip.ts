@@ -4,7 +4,7 @@ import type { Patch } from '@/core/densitometry/patch';
 import type { ChannelId } from '@/core/densitometry/pixelGrid';
 import type { PatchSample } from '@/core/densitometry/samplePatch';
 import type { Transfer } from '@/core/densitometry/transfer';
-import type { SyntheticStrip } from '@/core/devices/syntheticStrip';
+import type { SyntheticStrip } from '@/core/kit/syntheticStrip';
 import { failure, type Result } from '@/core/schema/result';
 import type { StripApi } from './strip.worker';
 import type { OpenedPicture } from './stripPicture';

@@ -8,7 +8,7 @@ import { positiveLevels, positiveTable } from '@/core/densitometry/positive';
 import type { ChannelId, PixelGrid } from '@/core/densitometry/pixelGrid';
 import { samplePatch, type PatchSample } from '@/core/densitometry/samplePatch';
 import { linearOf, type Transfer } from '@/core/densitometry/transfer';
-import { syntheticStrip, type SyntheticStrip } from '@/core/devices/syntheticStrip';
+import { syntheticStrip, type SyntheticStrip } from '@/core/kit/syntheticStrip';
 import { imageKind, reducedSize } from '@/core/formats/imageKind';
 import { imageSize } from '@/core/formats/imageSize';
 import { isTiff, tiffLayout } from '@/core/formats/tiffLayout';

@@ -7,7 +7,7 @@ import {
   type Tablet,
 } from '../chemistry/ascorbicForms';
 import { LEAST_DEVELOPING_PH, REFERENCE_BREW_PH } from '../chemistry/ph/brewPh';
-import { crossing } from '../inference/crossing';
+import { bisect } from '../inference/bisection';
 import { bakingSodaForOven, sameCarbonate, sodaForms } from '../chemistry/sodas';
 import { molesIn, substanceOf, substances, type SubstanceId } from '../chemistry/substances';
 import { limits } from '../schema/limits';
@@ -424,5 +424,5 @@ export function sodaForPh(composition: Composition, wantedPh: number): number | 
   const others = composition.others.filter(({ substanceId }) => substanceId !== 'baking-soda');
   const phAt = (sodaGPerL: number): number => phOf({ ...composition, others, sodaGPerL })?.ph ?? 7;
   if (phAt(MOST_SODA_G_PER_L) < wantedPh) return null;
-  return crossing(phAt, wantedPh, 0, MOST_SODA_G_PER_L, HALVINGS);
+  return bisect(phAt, wantedPh, 0, MOST_SODA_G_PER_L, HALVINGS);
 }

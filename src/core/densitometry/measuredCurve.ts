@@ -1,4 +1,4 @@
-import { crossing } from '../inference/crossing';
+import { bisect } from '../inference/bisection';
 import { isotonic } from '../inference/isotonic';
 import { monotoneCurve } from '../inference/monotoneCurve';
 import { CONTRAST_SPAN, SPEED_POINT_D } from '../kinetics/characteristicCurve';
@@ -95,7 +95,7 @@ export function measuredCurve(
 
 /** Where a rising curve first reaches a density; null where it begins above it or never comes there. */
 function logHAt(at: (x: number) => number, from: number, to: number, densityD: number): number | null {
-  return at(from) > densityD || at(to) < densityD ? null : crossing(at, densityD, from, to);
+  return at(from) > densityD || at(to) < densityD ? null : bisect(at, densityD, from, to);
 }
 
 /** Patches of the same exposure are one, by the inverse of their variance. */

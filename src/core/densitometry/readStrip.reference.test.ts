@@ -6,7 +6,7 @@ import { patchesOf, type Patch } from './patch';
 import type { ChannelId } from './pixelGrid';
 import { readStrip, type PictureSamples } from './readStrip';
 import { samplePatch } from './samplePatch';
-import { plainStrip, syntheticStrip, type SyntheticStrip } from '../devices/syntheticStrip';
+import { plainStrip, syntheticStrip, type SyntheticStrip } from '../kit/syntheticStrip';
 import { encodedOf, linearOf } from './transfer';
 
 describe('transfer of sRGB, beside the colour package culori', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { seededNormal } from '../devices/seededNoise';
+import { seededNormal } from '../kit/seededNoise';
 import { bareLightFrom } from './bareLight';
 import { mergeExposures } from './mergeExposures';
 import { keptPatch, patchDensity, patchOfKept, type PatchDensity } from './patchDensity';

@@ -1,4 +1,4 @@
-import { crossing } from '../inference/crossing';
+import { bisect } from '../inference/bisection';
 import { medianOf } from '../inference/median';
 import type { Patch } from './patch';
 import { channelShares, type ChannelId, type PixelGrid } from './pixelGrid';
@@ -147,7 +147,7 @@ function lightOf(
 
 /** Light of one code step at a tone. */
 function stepAt(linear: number, maximum: number, transfer: Transfer): number {
-  const code = Math.round(crossing((share) => linearOf(share, transfer), linear, 0, 1) * maximum);
+  const code = Math.round(bisect((share) => linearOf(share, transfer), linear, 0, 1) * maximum);
   return (
     linearOf(Math.min(1, (code + 0.5) / maximum), transfer) - linearOf(Math.max(0, (code - 0.5) / maximum), transfer)
   );

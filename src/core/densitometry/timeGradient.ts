@@ -1,4 +1,4 @@
-import { crossing } from '../inference/crossing';
+import { bisect } from '../inference/bisection';
 import { averageGradient } from '../kinetics/averageGradient';
 import { developmentTime, REACHABLE_SHARE } from '../kinetics/developmentTime';
 import { failure, success, type Result } from '../schema/result';
@@ -53,7 +53,7 @@ export function timeGradient(
       message:
         'Contrast still grows in proportion to time between the two: where it levels off cannot be told. Take a longer strip.',
     });
-  const ratePerMin = crossing((k) => -Math.expm1(-k * b) / Math.expm1(-k * a), -ratio, 1e-6, 50 / a);
+  const ratePerMin = bisect((k) => -Math.expm1(-k * b) / Math.expm1(-k * a), -ratio, 1e-6, 50 / a);
   const largest = short.gradient / -Math.expm1(-ratePerMin * a);
   return success({
     largest,

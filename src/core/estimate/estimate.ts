@@ -58,7 +58,7 @@ const DRAWS = 64;
 const DRAWS_WITHOUT_CAP = 512;
 
 /** An estimate with what it was made from, for those who ask further. */
-export interface Worked {
+export interface EstimateContext {
   request: EstimateRequest;
   wanted: Wanted;
   fit: Fit;
@@ -92,7 +92,7 @@ export function fitOf(request: EstimateRequest): Fit {
 }
 
 /** The estimate together with what it was made from; see `estimate`. */
-export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Worked {
+export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): EstimateContext {
   const wanted = resolveWanted(request, fit.released.has(pairKey(request)));
   const covariances = covariancesOf(fit);
   const posterior = posteriorFor(settingOf(request), fit, covariances);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { anyEvidence, anyRequest } from '../testing/anyRequest';
 import { roomYears, sampleRequest } from '../testing/sampleRequest';
-import { estimate, estimateFrom, fitOf, workOut, type Worked } from './estimate';
+import { estimate, estimateFrom, fitOf, workOut, type EstimateContext } from './estimate';
 import type { Fit } from './fit';
 import { evidenceEffects } from './evidenceEffects';
 import type { EvidenceInput } from './evidenceSchema';
@@ -169,7 +169,7 @@ describe('what each piece does', () => {
 });
 
 /** Variance of ln(time) by the slopes of one estimate and the covariance of a fit. */
-function variance({ posterior, slopes }: Worked, fit: Fit): number {
+function variance({ posterior, slopes }: EstimateContext, fit: Fit): number {
   const keys = posterior.situation.unknowns.map(({ key }) => key);
   return keys.reduce(
     (sum, a, i) =>
@@ -179,7 +179,7 @@ function variance({ posterior, slopes }: Worked, fit: Fit): number {
 }
 
 /** The ratio that a drop test would find if the model were right. */
-function expectedRatio({ request, prediction, fit }: Worked): number {
+function expectedRatio({ request, prediction, fit }: EstimateContext): number {
   const known = workOut({ ...request, developer: USUAL_KNOWN_DEVELOPER, evidence: [] }, fit);
   return prediction.film.ratePerMin / known.prediction.film.ratePerMin;
 }

@@ -1,5 +1,5 @@
 import { dot, times } from '../inference/vectors';
-import type { Worked } from './estimate';
+import type { EstimateContext } from './estimate';
 import type { Observed } from './fit';
 import { deviationsOf } from './posterior';
 import { drawTime } from './predict';
@@ -18,7 +18,7 @@ export interface EvidenceEffect {
  * @returns one entry for each piece that the fit knows. To first order: the piece is taken back out of the normal posterior.
  * Source: downdating of a linear least-squares problem (textbook).
  */
-export function evidenceEffects(worked: Worked, pieceIds: readonly string[]): EvidenceEffect[] {
+export function evidenceEffects(worked: EstimateContext, pieceIds: readonly string[]): EvidenceEffect[] {
   return pieceIds.flatMap((pieceId): EvidenceEffect[] => {
     const rows = worked.fit.observed.filter((row) => row.pieceId === pieceId);
     return rows.length === 0 ? [] : [{ pieceId, timeWithoutMin: timeWithout(worked, rows) }];
@@ -26,7 +26,7 @@ export function evidenceEffects(worked: Worked, pieceIds: readonly string[]): Ev
 }
 
 /** Rows of one piece go one after the other; each leaves covariances that the next one uses. */
-function timeWithout({ covariances, posterior, wanted }: Worked, rows: readonly Observed[]): number {
+function timeWithout({ covariances, posterior, wanted }: EstimateContext, rows: readonly Observed[]): number {
   const { situation, mean } = posterior;
   const keys = [...new Set([...situation.unknowns.map(({ key }) => key), ...rows.flatMap((row) => row.keys)])];
   const indexOf = new Map(keys.map((key, index) => [key, index]));

@@ -2,16 +2,16 @@ import {
   addTo,
   elementAt,
   zeroVector,
-  type Arrow,
-  type ArrowVector,
+  type ArrowheadMatrix,
+  type ArrowheadVector,
   type Place,
   type SparseRow,
-} from '../inference/arrow';
+} from '../inference/arrowhead';
 import { Development, lnRateOf } from './development';
 import { gaussNewton, USUAL_NEARNESS, type Fitted, type LeastSquares, type Nearness } from '../inference/gaussNewton';
-import { observationsOf, type Measure, type Observation, type Piece, type Reading } from './observations';
+import { observationsOf, type Measure, type Observation, type EvidenceItem, type Reading } from './observations';
 import { privatePlace } from '../inference/privateBlock';
-import { noDeviations, paceSign, rateOnly, type Deviations, type ParameterId } from './parameters';
+import { noDeviations, rateSign, rateOnly, type Deviations, type ParameterId } from './parameters';
 import type { Situation } from './situation';
 
 /** Distance in standard deviations from what everything else says, beyond which a piece counts as conflicting. Source: our choice. */
@@ -31,7 +31,7 @@ export interface Conflict {
 
 /** What all evidence together says about the unknowns. */
 export interface Fit {
-  pieces: readonly Piece[];
+  pieces: readonly EvidenceItem[];
   released: ReadonlySet<string>;
   conflicts: Conflict[];
   /** Most likely value of an unknown, in standard deviations from its prior mean; 0 for one that no evidence touches. */
@@ -90,7 +90,11 @@ const SETTLED_WEIGHT = 0.02;
  * @returns the fit. Same pieces, same fit.
  * Source: docs/method.md. Weighing after Huber 1964, on distances with the piece itself left out.
  */
-export function fitEvidence(pieces: readonly Piece[], about: string | null = null, near: Start | null = null): Fit {
+export function fitEvidence(
+  pieces: readonly EvidenceItem[],
+  about: string | null = null,
+  near: Start | null = null,
+): Fit {
   const { observations, released } = observationsOf(pieces, about);
   const places = placesOf(observations);
   const problem = leastSquares(observations, places);
@@ -142,7 +146,7 @@ export function fitEvidence(pieces: readonly Piece[], about: string | null = nul
 /** A log longer than this is fitted from where an earlier fit of it ended. Source: our choice. */
 export const LONG_LOG = 700;
 
-function startOf(near: Start | null, places: Places, pieces: number): ArrowVector {
+function startOf(near: Start | null, places: Places, pieces: number): ArrowheadVector {
   const start = zeroVector(places.shape);
   if (near === null || pieces <= LONG_LOG) return start;
   for (const [key, place] of places.of) addTo(start, place, near.meanOf(key));
@@ -163,7 +167,7 @@ export const noEvidence: Fit = fitEvidence([]);
 
 interface Places {
   of: ReadonlyMap<string, Place>;
-  shape: Arrow;
+  shape: ArrowheadMatrix;
 }
 
 function placeName({ group, at }: Place): string {
@@ -240,7 +244,7 @@ function locate(observation: Observation, of: Places['of']): Located {
 function leastSquares(observations: readonly Observation[], { of, shape }: Places): LeastSquares {
   const located = observations.map((observation) => locate(observation, of));
   const count = observations.reduce((sum, { readings }) => sum + readings.length, 0);
-  const evaluate = (z: ArrowVector, withRows: boolean): { residuals: Float64Array; rows: SparseRow[] } => {
+  const evaluate = (z: ArrowheadVector, withRows: boolean): { residuals: Float64Array; rows: SparseRow[] } => {
     const residuals = new Float64Array(count);
     const rows: SparseRow[] = [];
     let at = 0;
@@ -264,7 +268,7 @@ function leastSquares(observations: readonly Observation[], { of, shape }: Place
  */
 function residualsOf(
   { observation, unknowns, deviations }: Located,
-  z: ArrowVector,
+  z: ArrowheadVector,
   withSlopes: boolean,
 ): { residuals: Float64Array; slopes: Float64Array[] } {
   const { situations, readings } = observation;
@@ -317,7 +321,7 @@ function residualsOf(
       // What does not belong to a rate leaves the factors as they are; a bath that drifts is worked out whole.
       moved[situation] = develop(
         situation,
-        rateOnly[id] === undefined && paceSign[id] === undefined ? films[situation]?.rates : undefined,
+        rateOnly[id] === undefined && rateSign[id] === undefined ? films[situation]?.rates : undefined,
       );
       own[id] = before;
     }
@@ -334,7 +338,7 @@ function lnRateSlope(
   deviations: Deviations,
   { id, sd }: { id: ParameterId; sd: number },
 ): number | null {
-  const sign = paceSign[id];
+  const sign = rateSign[id];
   if (sign !== undefined) return sign * sd;
   const here = lnRateOf(id, conditions, deviations);
   if (here === null) return null;

@@ -1,5 +1,5 @@
 import { Development } from './development';
-import type { Worked } from './estimate';
+import type { EstimateContext } from './estimate';
 import { sampleQuantile } from '../inference/quasiRandom';
 
 /** Net gradient against time, with its 80 % band. */
@@ -22,7 +22,7 @@ const DRAWN = 64;
  * @returns samples from 0 to `lastMin`
  */
 export function gradientCurve(
-  { posterior, prediction, draws, estimate }: Worked,
+  { posterior, prediction, draws, estimate }: EstimateContext,
   lastMin: number,
   points = 41,
 ): GradientCurve {

@@ -1,6 +1,6 @@
 import { estimate } from './estimate';
 import { fitEvidence, noEvidence, type Fit, type Start } from './fit';
-import type { Piece } from './observations';
+import type { EvidenceItem } from './observations';
 import { piecesOf } from './pieces';
 import type { EstimateRequest } from './request';
 import type { Estimate } from './result';
@@ -15,7 +15,7 @@ import { pairKey } from './situation';
  */
 export function fitWith(
   request: EstimateRequest,
-  learned: readonly Piece[],
+  learned: readonly EvidenceItem[],
   muted: readonly string[] = [],
   near: Start | null = null,
 ): Fit {
@@ -27,7 +27,7 @@ export function fitWith(
 /** Estimates a request with what was learned elsewhere; see `fitWith`. */
 export function estimateWith(
   request: EstimateRequest,
-  learned: readonly Piece[],
+  learned: readonly EvidenceItem[],
   muted: readonly string[] = [],
 ): Estimate {
   return estimate(request, fitWith(request, learned, muted));

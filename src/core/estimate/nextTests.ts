@@ -1,8 +1,8 @@
 import { dot, times } from '../inference/vectors';
 import { logBand } from './band';
 import { Development } from './development';
-import type { Worked } from './estimate';
-import { observationsOf, type Observation, type Piece, type Reading } from './observations';
+import type { EstimateContext } from './estimate';
+import { observationsOf, type Observation, type EvidenceItem, type Reading } from './observations';
 import { settingOf } from './pieces';
 import { deviationsOf, timesCovariance } from './posterior';
 import type { SituationInput } from './situationSchema';
@@ -44,7 +44,7 @@ export const USUAL_KNOWN_DEVELOPER: SituationInput['developer'] = {
  * @param worked an estimate with its posterior
  * @returns tests, the best first. Source: linear updating of a normal posterior (textbook); noises see observations.
  */
-export function nextTests(worked: Worked): NextTests {
+export function nextTests(worked: EstimateContext): NextTests {
   const { request, estimate } = worked;
   const { timeMin } = estimate;
   const setting = settingOf(request);
@@ -53,7 +53,7 @@ export function nextTests(worked: Worked): NextTests {
     method: 'densities' | 'eye',
     atMin: number,
     of: SituationInput = setting,
-  ): { id: NextTest['id']; atMin: number; piece: Piece } => ({
+  ): { id: NextTest['id']; atMin: number; piece: EvidenceItem } => ({
     id,
     atMin,
     piece: {
@@ -70,7 +70,7 @@ export function nextTests(worked: Worked): NextTests {
       setting: of,
     },
   });
-  const candidates: { id: NextTest['id']; atMin: number | null; piece: Piece }[] = [
+  const candidates: { id: NextTest['id']; atMin: number | null; piece: EvidenceItem }[] = [
     ...(request.developer.kind === 'one-bath'
       ? []
       : [
@@ -118,7 +118,7 @@ export function anotherRoll(setting: SituationInput): SituationInput {
   return { ...setting, rollId: ANOTHER_ROLL, brewId: ownBrew ? `brew of ${ANOTHER_ROLL}` : setting.brewId };
 }
 
-function lnVariance({ posterior, slopes }: Worked): number {
+function lnVariance({ posterior, slopes }: EstimateContext): number {
   return dot(timesCovariance(posterior, slopes), slopes);
 }
 
@@ -128,7 +128,10 @@ const STEP = 1e-2;
 /**
  * Variance of ln(time) after observations: each takes away what it shares with ln(time), one after the other.
  */
-function varianceAfter({ posterior, slopes, fit, covariances }: Worked, observations: readonly Observation[]): number {
+function varianceAfter(
+  { posterior, slopes, fit, covariances }: EstimateContext,
+  observations: readonly Observation[],
+): number {
   const timeKeys = posterior.situation.unknowns.map(({ key }) => key);
   const rows = observations.flatMap((observation) =>
     observation.readings.map((reading) => ({ sd: reading.sd, slopes: linearRow(observation, reading, fit.meanOf) })),

@@ -10,7 +10,7 @@ import { pairKey, situationOf, type Situation } from './situation';
 import type { SituationInput } from './situationSchema';
 
 /** A piece of evidence with its whole setting. */
-export interface Piece {
+export interface EvidenceItem {
   evidence: Evidence;
   setting: SituationInput;
 }
@@ -55,7 +55,7 @@ const LEAST_GRADIENT = 0.02;
  * @returns one observation for each piece, and the pairs that a chart time decides
  */
 export function observationsOf(
-  pieces: readonly Piece[],
+  pieces: readonly EvidenceItem[],
   about: string | null = null,
   decidedBefore: ReadonlySet<string> = new Set(),
 ): { observations: Observation[]; released: Set<string> } {
@@ -131,9 +131,9 @@ function speedReadings(
 export const FRESH: SituationInput['age'] = { storage: [], yearsSd: 0, sinceExposure: [], xrayPasses: 0 };
 
 /** Observations by piece and by the pairs of its own that charts decide: a log is looked up once, and fitted many times. */
-const known = new WeakMap<Piece, Map<string, Observation>>();
+const known = new WeakMap<EvidenceItem, Map<string, Observation>>();
 
-function observedOnce(piece: Piece, released: ReadonlySet<string>): Observation {
+function observedOnce(piece: EvidenceItem, released: ReadonlySet<string>): Observation {
   const { evidence, setting } = piece;
   const pairs = [setting.developer, ...(evidence.kind === 'drop' ? [evidence.known] : [])];
   const key = pairs.map((developer) => released.has(pairKey({ ...setting, developer }))).join();
@@ -144,7 +144,7 @@ function observedOnce(piece: Piece, released: ReadonlySet<string>): Observation 
   return made;
 }
 
-function observe({ evidence, setting }: Piece, released: ReadonlySet<string>): Observation {
+function observe({ evidence, setting }: EvidenceItem, released: ReadonlySet<string>): Observation {
   const whole = situationOf(setting, evidence.id, released);
   const situation = evidence.kind === 'clip' && evidence.speed !== null ? whole : seen(whole);
   const chartAlone = (readings: Reading[]): Observation => ({

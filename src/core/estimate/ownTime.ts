@@ -1,6 +1,6 @@
 import { characteristicDensity, shadowSeparation } from '../kinetics/characteristicCurve';
 import { developedFilm } from './developedFilm';
-import type { Worked } from './estimate';
+import type { EstimateContext } from './estimate';
 import { LOG_H, type StrategyOutlook } from './strategies';
 
 /** What a time of one's own would give, beside the estimate. */
@@ -18,7 +18,10 @@ export interface OwnTimeOutlook extends Pick<StrategyOutlook, 'netGradient' | 'b
  * @param timeMin the user's own time, min; above 0
  * @returns gradient, fog and shadows at that time, and how it stands to the estimate
  */
-export function ownTimeOutlook({ request, estimate, posterior, prediction }: Worked, timeMin: number): OwnTimeOutlook {
+export function ownTimeOutlook(
+  { request, estimate, posterior, prediction }: EstimateContext,
+  timeMin: number,
+): OwnTimeOutlook {
   const { lowMin, highMin } = estimate.band;
   const film = developedFilm(posterior.situation.conditions, prediction.film, timeMin, request.strategy.id);
   return {

@@ -150,7 +150,7 @@ export const parameters = {
 } as const satisfies Record<string, Parameter>;
 
 /** Parameters that only quicken (+) or slow (−) development, each by its whole deviation in ln(rate). */
-export const paceSign: Partial<Record<keyof typeof parameters, 1 | -1>> = {
+export const rateSign: Partial<Record<keyof typeof parameters, 1 | -1>> = {
   lnStock: -1,
   lnDeveloper: -1,
   lnPair: -1,

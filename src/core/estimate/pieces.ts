@@ -1,4 +1,4 @@
-import type { Piece } from './observations';
+import type { EvidenceItem } from './observations';
 import { KNOWN_TIME_ID, type EstimateRequest } from './request';
 import type { SituationInput } from './situationSchema';
 
@@ -43,9 +43,9 @@ export function settingOf(request: EstimateRequest): SituationInput {
  * chart time of this film in this developer.
  * @param request a valid request
  */
-export function piecesOf(request: EstimateRequest): Piece[] {
+export function piecesOf(request: EstimateRequest): EvidenceItem[] {
   const setting = settingOf(request);
-  const pieces = request.evidence.map((evidence): Piece => ({
+  const pieces = request.evidence.map((evidence): EvidenceItem => ({
     evidence,
     setting: { ...setting, ...otherBrew(evidence.setting), ...evidence.setting },
   }));
@@ -93,7 +93,7 @@ function chartMovement({
 }
 
 /** Evidence of another brew does not take over how this one was measured. */
-function otherBrew({ developer, brewId }: Piece['evidence']['setting']): Pick<SituationInput, 'mixingLnSd'> {
+function otherBrew({ developer, brewId }: EvidenceItem['evidence']['setting']): Pick<SituationInput, 'mixingLnSd'> {
   return developer === undefined && brewId === undefined ? {} : { mixingLnSd: undefined };
 }
 

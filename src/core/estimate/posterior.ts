@@ -2,7 +2,7 @@ import { Matrix } from 'ml-matrix';
 import { covariancesOf, type Covariances } from './covariances';
 import type { Fit } from './fit';
 import { lnRateOf } from './development';
-import { noDeviations, paceSign, type Deviations, type ParameterId } from './parameters';
+import { noDeviations, rateSign, type Deviations, type ParameterId } from './parameters';
 import { normalPoints, strata } from '../inference/quasiRandom';
 import { situationOf, type Situation } from './situation';
 import type { SituationInput } from './situationSchema';
@@ -89,7 +89,7 @@ export function slopesOf(
     return up.map((value, figure) => (value - (down[figure] ?? 0)) / apart);
   };
   const lnRate = unknowns.map(({ id, sd }, index): number | null => {
-    const sign = paceSign[id];
+    const sign = rateSign[id];
     if (sign !== undefined) return sign * sd;
     const at = (): number | null => lnRateOf(id, conditions, deviations);
     const [up, down] = [moved(index, 1, at), moved(index, -1, at)];
@@ -117,7 +117,7 @@ export function slopesOf(
 function widestPace({ unknowns }: Situation, covariance: Matrix): { index: number; sign: 1 | -1; sd: number } | null {
   let widest: { index: number; sign: 1 | -1; sd: number; width: number } | null = null;
   for (const [index, { id, sd }] of unknowns.entries()) {
-    const sign = paceSign[id];
+    const sign = rateSign[id];
     // A pair that was set free for a chart is far wider than anything that moves a time.
     const width = sd * Math.sqrt(covariance.get(index, index));
     if (sign !== undefined && width < 1 && (widest === null || width > widest.width))

@@ -1,8 +1,8 @@
 import { targetGradient } from '../kinetics/targets';
 import { Development } from './development';
-import type { Worked } from './estimate';
+import type { EstimateContext } from './estimate';
 import { LN_GRADIENT_PER_GRADE } from '../outcome/grades';
-import type { Piece } from './observations';
+import type { EvidenceItem } from './observations';
 import { deviationsOf } from './posterior';
 import { situationOf } from './situation';
 
@@ -21,7 +21,10 @@ export interface ReadingMark {
  * @param worked an estimate with its posterior
  * @param pieces evidence; only clips and verdicts of the same roll are marked
  */
-export function readingMarks({ request, fit, prediction }: Worked, pieces: readonly Piece[]): ReadingMark[] {
+export function readingMarks(
+  { request, fit, prediction }: EstimateContext,
+  pieces: readonly EvidenceItem[],
+): ReadingMark[] {
   return pieces.flatMap(({ evidence, setting }): ReadingMark[] => {
     if (setting.rollId !== request.rollId || (evidence.kind !== 'clip' && evidence.kind !== 'verdict')) return [];
     const situation = situationOf(setting, evidence.id, fit.released);

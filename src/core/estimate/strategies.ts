@@ -2,7 +2,7 @@ import { characteristicDensity, shadowSeparation } from '../kinetics/characteris
 import { LOG_EXPOSURE_PER_STOP } from '../units/stops';
 import { resolveWanted } from './conditions';
 import { developedFilm } from './developedFilm';
-import { workOut, type Worked } from './estimate';
+import { workOut, type EstimateContext } from './estimate';
 import type { Fit } from './fit';
 import { FRESH } from './observations';
 import { settingOf } from './pieces';
@@ -68,7 +68,7 @@ export type StrategyRequests = Partial<Record<StrategyId, EstimateRequest>>;
  */
 export function compareStrategies(
   request: EstimateRequest,
-  worked: Worked,
+  worked: EstimateContext,
   fit: Fit,
   requests: StrategyRequests = {},
 ): Strategies {
@@ -135,7 +135,7 @@ export function recommendedStrategy(request: EstimateRequest): StrategyId {
 function recommend(
   request: EstimateRequest,
   baseFogD: number,
-  worked: Worked,
+  worked: EstimateContext,
 ): { recommended: StrategyId; reason: StrategyReason } {
   const { conditions } = worked.posterior.situation;
   if (request.developer.kind === 'one-bath') return { recommended: 'hold', reason: 'one-bath' };

@@ -1,12 +1,12 @@
 import { characteristicDensity } from '../kinetics/characteristicCurve';
 import { developedFilm } from './developedFilm';
-import { fitOf, workOut, type Worked } from './estimate';
+import { fitOf, workOut, type EstimateContext } from './estimate';
 import { evidenceEffects, type EvidenceEffect } from './evidenceEffects';
 import type { Fit } from './fit';
 import { gradientCurve, type GradientCurve } from './gradientCurve';
 import { narrowingFacts, type NarrowingFact } from './narrowingFacts';
 import { CLIP_SHARE, nextTests, type NextTests } from './nextTests';
-import type { Piece } from './observations';
+import type { EvidenceItem } from './observations';
 import { ownTimeOutlook, type OwnTimeOutlook } from './ownTime';
 import { piecesOf } from './pieces';
 import { deviationsOf } from './posterior';
@@ -16,7 +16,7 @@ import type { Estimate } from './result';
 import { LOG_H, compareStrategies, type Strategies, type StrategyRequests } from './strategies';
 
 /** An estimate with the curve it lies on: what follows a slider. */
-export interface Glance {
+export interface EstimatePreview {
   request: EstimateRequest;
   estimate: Estimate;
   curve: GradientCurve;
@@ -29,7 +29,7 @@ export interface Glance {
 }
 
 /** An estimate with everything that is shown around it. */
-export interface Study extends Glance {
+export interface EstimateAnalysis extends EstimatePreview {
   strategies: Strategies;
   next: NextTests;
   /** What each piece of evidence about this roll, stock or developer does. */
@@ -63,10 +63,10 @@ const CURVE_MARGIN = 1.25;
 export function study(
   request: EstimateRequest,
   fit: Fit = fitOf(request),
-  nearest: readonly Piece[] = piecesOf(request),
+  nearest: readonly EvidenceItem[] = piecesOf(request),
   ownTimeMin: number | null = null,
   requests: StrategyRequests = {},
-): Study {
+): EstimateAnalysis {
   const worked = workOut(request, fit);
   return {
     ...glanceAt(worked, nearest, ownTimeMin),
@@ -83,16 +83,20 @@ export function study(
 }
 
 /** Estimates a time and its curve, and nothing else; see `study`. */
-export function glance(
+export function estimatePreview(
   request: EstimateRequest,
   fit: Fit,
-  nearest: readonly Piece[],
+  nearest: readonly EvidenceItem[],
   ownTimeMin: number | null = null,
-): Glance {
+): EstimatePreview {
   return glanceAt(workOut(request, fit), nearest, ownTimeMin);
 }
 
-function glanceAt(worked: Worked, nearest: readonly Piece[], ownTimeMin: number | null): Glance {
+function glanceAt(
+  worked: EstimateContext,
+  nearest: readonly EvidenceItem[],
+  ownTimeMin: number | null,
+): EstimatePreview {
   const { request, estimate, posterior } = worked;
   const { situation, mean } = posterior;
   return {
@@ -106,7 +110,7 @@ function glanceAt(worked: Worked, nearest: readonly Piece[], ownTimeMin: number 
 }
 
 /** A film that needs the time of the upper end gets as much from the time itself as another from less, and the other way round. */
-function bandEnds({ request, estimate, posterior, prediction }: Worked): Study['ends'] {
+function bandEnds({ request, estimate, posterior, prediction }: EstimateContext): EstimateAnalysis['ends'] {
   const { timeMin, band } = estimate;
   const at = (minutes: number): BandEnd => {
     const film = developedFilm(posterior.situation.conditions, prediction.film, minutes, request.strategy.id);

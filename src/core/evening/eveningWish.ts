@@ -1,6 +1,6 @@
 import { filmEquivalents } from '../films/filmFormats';
 import { developerName } from '../plan/developerName';
-import { runSteps } from '../run/runSteps';
+import { runSteps } from '../plan/runSteps';
 import type { Brew, Plan, Roll, Run } from '../records/records';
 import { runProgress } from '../run/runProgress';
 import { wearingMl } from '../brewing/keeping';

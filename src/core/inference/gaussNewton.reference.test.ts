@@ -1,7 +1,14 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import { Matrix, inverse } from 'ml-matrix';
 import { describe, expect, test } from 'vitest';
-import { elementAt, factorArrow, zeroVector, type Arrow, type ArrowVector, type SparseRow } from './arrow';
+import {
+  elementAt,
+  factorArrowhead,
+  zeroVector,
+  type ArrowheadMatrix,
+  type ArrowheadVector,
+  type SparseRow,
+} from './arrowhead';
 import { privatePlace } from './privateBlock';
 import { gaussNewton, type LeastSquares } from './gaussNewton';
 
@@ -14,10 +21,10 @@ function curveProblem(
   scale: readonly number[],
   curve: (b: readonly number[], x: number) => number,
 ): LeastSquares {
-  const shape: Arrow = { privateSizes: [], groupSizes: [start.length], borderSize: 0 };
-  const at = (z: ArrowVector): number[] =>
+  const shape: ArrowheadMatrix = { privateSizes: [], groupSizes: [start.length], borderSize: 0 };
+  const at = (z: ArrowheadVector): number[] =>
     start.map((value, i) => value + (scale[i] ?? 1) * elementAt(z, { group: 0, at: i }));
-  const residuals = (z: ArrowVector): Float64Array =>
+  const residuals = (z: ArrowheadVector): Float64Array =>
     Float64Array.from(x, (value, i) => (curve(at(z), value) - (y[i] ?? 0)) / sigma);
   return {
     shape,
@@ -26,7 +33,7 @@ function curveProblem(
       const centre = residuals(z);
       const step = 1e-9;
       const columns = start.map((_, i) => {
-        const moved: ArrowVector = {
+        const moved: ArrowheadVector = {
           privates: [],
           border: z.border,
           groups: [Float64Array.from(z.groups[0] ?? [], (value, j) => value + (i === j ? step : 0))],
@@ -96,8 +103,8 @@ describe.each(certified)('certified problem $name', ({ x, y, start, value, sd, r
   });
   test('a step that makes the sum of squares larger is not taken, not even the last', () => {
     // Its slope is told with the wrong sign.
-    const shape: Arrow = { privateSizes: [], groupSizes: [1], borderSize: 0 };
-    const residuals = (z: ArrowVector): Float64Array => Float64Array.of(0.01 + elementAt(z, { group: 0, at: 0 }));
+    const shape: ArrowheadMatrix = { privateSizes: [], groupSizes: [1], borderSize: 0 };
+    const residuals = (z: ArrowheadVector): Float64Array => Float64Array.of(0.01 + elementAt(z, { group: 0, at: 0 }));
     const rows: SparseRow[] = [{ places: [{ group: 0, at: 0 }], values: Float64Array.of(-1) }];
     const fitted = gaussNewton(
       { shape, residuals, linearise: (z) => ({ residuals: residuals(z), rows }) },
@@ -121,7 +128,7 @@ describe.each(certified)('certified problem $name', ({ x, y, start, value, sd, r
 });
 
 describe('the arrow', () => {
-  const shape: Arrow = { privateSizes: [2, 0, 1], groupSizes: [2, 3], borderSize: 2 };
+  const shape: ArrowheadMatrix = { privateSizes: [2, 0, 1], groupSizes: [2, 3], borderSize: 2 };
   const places = [
     { group: 0, at: 0 },
     { group: 0, at: 1 },
@@ -148,7 +155,7 @@ describe('the arrow', () => {
     ...piece([5, 6], [1, -2]),
   ];
   const weights = [1, 0.7, 0.5, 1, 0.25, 1];
-  const factored = factorArrow(shape, rows, weights);
+  const factored = factorArrowhead(shape, rows, weights);
   const dense = Matrix.eye(size, size);
   const fullRows: Float64Array[] = [];
   rows.forEach((one, r) => {

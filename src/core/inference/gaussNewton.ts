@@ -1,28 +1,28 @@
 import {
   addTo,
-  factorArrow,
+  factorArrowhead,
   mapVector,
-  type Arrow,
-  type ArrowVector,
-  type FactoredArrow,
+  type ArrowheadMatrix,
+  type ArrowheadVector,
+  type FactoredArrowhead,
   type SparseRow,
-} from './arrow';
+} from './arrowhead';
 
 /** A least-squares problem whose unknowns have independent standard normal priors. */
 export interface LeastSquares {
-  shape: Arrow;
+  shape: ArrowheadMatrix;
   /** Residuals (model − observed), each divided by its noise. */
-  residuals: (z: ArrowVector) => Float64Array;
+  residuals: (z: ArrowheadVector) => Float64Array;
   /** Residuals with the rows of their Jacobian. */
-  linearise: (z: ArrowVector) => { residuals: Float64Array; rows: SparseRow[] };
+  linearise: (z: ArrowheadVector) => { residuals: Float64Array; rows: SparseRow[] };
 }
 
 /** Where the sum of squares is least. */
 export interface Fitted {
-  z: ArrowVector;
+  z: ArrowheadVector;
   residuals: Float64Array;
   rows: SparseRow[];
-  factored: FactoredArrow;
+  factored: FactoredArrowhead;
   steps: number;
   /** Whether the minimum was reached; else the steps ran out, or none of them led downhill. */
   converged: boolean;
@@ -55,12 +55,12 @@ export const USUAL_NEARNESS: Nearness = { last: 1e-3, keep: 2e-2 };
 export function gaussNewton(
   problem: LeastSquares,
   weights: readonly number[],
-  start: ArrowVector,
+  start: ArrowheadVector,
   nearness: Nearness = USUAL_NEARNESS,
 ): Fitted {
   let z = start;
   let { residuals, rows } = problem.linearise(z);
-  let factored = factorArrow(problem.shape, rows, weights);
+  let factored = factorArrowhead(problem.shape, rows, weights);
   let slopesAreHere = true;
   for (let step = 1; ; step++) {
     const right = downhill(z, residuals, rows, weights);
@@ -86,7 +86,7 @@ export function gaussNewton(
       z = next.z;
     }
     ({ residuals, rows } = problem.linearise(z));
-    factored = factorArrow(problem.shape, rows, weights);
+    factored = factorArrowhead(problem.shape, rows, weights);
     slopesAreHere = true;
   }
 }
@@ -94,10 +94,10 @@ export function gaussNewton(
 function shorten(
   problem: LeastSquares,
   weights: readonly number[],
-  z: ArrowVector,
-  direction: ArrowVector,
+  z: ArrowheadVector,
+  direction: ArrowheadVector,
   value: number,
-): { z: ArrowVector; value: number } | null {
+): { z: ArrowheadVector; value: number } | null {
   for (let halving = 0, length = 1; halving < MOST_HALVINGS; halving++, length /= 2) {
     const trial = moved(z, direction, length);
     const trialValue = halfSquares(trial, problem.residuals(trial), weights);
@@ -107,11 +107,11 @@ function shorten(
 }
 
 function downhill(
-  z: ArrowVector,
+  z: ArrowheadVector,
   residuals: Float64Array,
   rows: readonly SparseRow[],
   weights: readonly number[],
-): ArrowVector {
+): ArrowheadVector {
   const right = mapVector(z, (part) => part.map((value) => -value));
   rows.forEach(({ places, values }, index) => {
     const scaled = (weights[index] ?? 1) * (residuals[index] ?? 0);
@@ -120,14 +120,14 @@ function downhill(
   return right;
 }
 
-function moved(z: ArrowVector, direction: ArrowVector, length: number): ArrowVector {
+function moved(z: ArrowheadVector, direction: ArrowheadVector, length: number): ArrowheadVector {
   return mapVector(z, (part, name, index) => {
     const by = name === 'border' ? direction.border : direction[name][index];
     return part.map((value, at) => value + length * (by?.[at] ?? 0));
   });
 }
 
-function halfSquares(z: ArrowVector, residuals: Float64Array, weights: readonly number[]): number {
+function halfSquares(z: ArrowheadVector, residuals: Float64Array, weights: readonly number[]): number {
   let sum = 0;
   for (const part of [z.border, ...z.groups, ...z.privates]) for (const value of part) sum += value * value;
   residuals.forEach((residual, index) => {
@@ -136,7 +136,7 @@ function halfSquares(z: ArrowVector, residuals: Float64Array, weights: readonly 
   return sum / 2;
 }
 
-function product(a: ArrowVector, b: ArrowVector): number {
+function product(a: ArrowheadVector, b: ArrowheadVector): number {
   let sum = 0;
   mapVector(a, (part, name, index) => {
     const other = name === 'border' ? b.border : b[name][index];

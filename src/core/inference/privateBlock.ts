@@ -1,4 +1,4 @@
-import type { Place, SparseRow } from './arrow';
+import type { Place, SparseRow } from './arrowhead';
 
 /**
  * The rows of one piece of evidence, with the unknowns that only this piece touches taken out of the least-squares problem.

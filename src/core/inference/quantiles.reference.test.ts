@@ -4,7 +4,7 @@ import { errorFunction, quantileSorted } from 'simple-statistics';
 import { describe, expect, test } from 'vitest';
 import { sampleRequest, roomYears } from '../testing/sampleRequest';
 import { chance } from '../testing/calibration/chance';
-import { workOut, type Worked } from '../estimate/estimate';
+import { workOut, type EstimateContext } from '../estimate/estimate';
 import { speedAfterLoss } from '../units/stops';
 import { controlledQuantile } from './controlledQuantile';
 import { mixtureQuantile } from './mixtureQuantile';
@@ -90,7 +90,10 @@ describe('quantile of a mixture of normals', () => {
 });
 
 /** What random draws of every unknown by itself make of a time, and of the figures beside it; each in rising order. */
-function byForce({ posterior, wanted, estimate }: Worked, seed: number): Record<'times' | RangeName, number[]> {
+function byForce(
+  { posterior, wanted, estimate }: EstimateContext,
+  seed: number,
+): Record<'times' | RangeName, number[]> {
   const { situation, mean, covariance } = posterior;
   const { film: stock, iso } = situation.conditions;
   const luck = chance(seed);

@@ -1,6 +1,6 @@
 import { developerKey } from '../estimate/situation';
 import type { Evidence } from '../estimate/evidenceSchema';
-import type { Piece } from '../estimate/observations';
+import type { EvidenceItem } from '../estimate/observations';
 import type { SituationInput } from '../estimate/situationSchema';
 import { rollAge, type RollHistory } from '../films/rollAge';
 import type { EvidenceRecord, Records, Roll, Stock } from '../records/records';
@@ -22,13 +22,13 @@ export interface LearningFilm {
 }
 
 /** A piece of evidence and when it came about. */
-export interface DatedPiece {
+export interface DatedEvidence {
   atMs: number;
-  piece: Piece;
+  piece: EvidenceItem;
 }
 
 /** The piece of a test or a chart time. */
-export function pieceOfTest(record: EvidenceRecord, film: LearningFilm, nowYear: number): DatedPiece {
+export function pieceOfTest(record: EvidenceRecord, film: LearningFilm, nowYear: number): DatedEvidence {
   return {
     atMs: record.createdMs,
     piece: {
@@ -49,7 +49,7 @@ function clearBaseD({ stock }: LearningFilm): number {
 }
 
 /** The piece of a judged run. */
-export function pieceOfRun(run: JudgedRun, film: LearningFilm, nowYear: number): DatedPiece {
+export function pieceOfRun(run: JudgedRun, film: LearningFilm, nowYear: number): DatedEvidence {
   const { target, ...setting } = run.setup;
   const { atMs, verdictId: id, timeMin, contrast, fog } = run;
   // Black film shows its fog, and nothing of its contrast.
@@ -74,7 +74,7 @@ export function eyeOf(judged: Iterable<JudgedRun>): EyeScatter {
 }
 
 /** Pieces as an eye of this scatter judged them; the same pieces for one of which nothing is known. */
-export function seenBy({ sdGrades, repeats }: EyeScatter, pieces: Piece[]): Piece[] {
+export function seenBy({ sdGrades, repeats }: EyeScatter, pieces: EvidenceItem[]): EvidenceItem[] {
   if (repeats === 0) return pieces;
   return pieces.map((piece) =>
     piece.evidence.kind === 'verdict' ? { ...piece, evidence: { ...piece.evidence, sdGrades } } : piece,
@@ -82,7 +82,7 @@ export function seenBy({ sdGrades, repeats }: EyeScatter, pieces: Piece[]): Piec
 }
 
 /** Pieces in the order in which they came about. */
-export function inOrder(dated: readonly DatedPiece[]): Piece[] {
+export function inOrder(dated: readonly DatedEvidence[]): EvidenceItem[] {
   return [...dated].sort((a, b) => a.atMs - b.atMs).map(({ piece }) => piece);
 }
 
@@ -134,12 +134,12 @@ function evidenceOf({ id, finding }: EvidenceRecord): Evidence {
  * @param most how many at the most
  */
 export function nearestPieces(
-  pieces: readonly Piece[],
+  pieces: readonly EvidenceItem[],
   setting: Pick<SituationInput, 'rollId' | 'stockId' | 'developer'>,
   most: number,
-): Piece[] {
+): EvidenceItem[] {
   const developer = developerKey(setting.developer);
-  const nearness = (piece: Piece): number => {
+  const nearness = (piece: EvidenceItem): number => {
     if (piece.setting.rollId === setting.rollId) return 0;
     if (piece.setting.stockId === setting.stockId) return developerKey(piece.setting.developer) === developer ? 1 : 2;
     return developerKey(piece.setting.developer) === developer ? 3 : 4;

@@ -3,15 +3,15 @@ import { estimate, completeRequest } from '../estimate/estimate';
 import { fitEvidence } from '../estimate/fit';
 import { fitWith } from '../estimate/learned';
 import { settingOf } from '../estimate/pieces';
-import type { Piece } from '../estimate/observations';
+import type { EvidenceItem } from '../estimate/observations';
 import { coffeeRequest, sampleRequest } from '../testing/sampleRequest';
 import { USUAL_EYE_SD_GRADES, type EyeScatter } from '../outcome/eyeScatter';
 import { seenBy } from './benchEvidence';
 import { learnedFactors } from './learnedFactors';
 
 /** Verdicts of one stock that is truly slower by a factor: each developed for the time asked for, and judged by what came out. */
-function judgedRuns(count: number, slower: number): Piece[] {
-  const pieces: Piece[] = [];
+function judgedRuns(count: number, slower: number): EvidenceItem[] {
+  const pieces: EvidenceItem[] = [];
   for (let n = 0; n < count; n++) {
     const request = sampleRequest({ stockId: 'slow', rollId: `roll ${n}`, brewId: `brew ${n}` });
     const { timeMin } = estimate(request, fitWith(request, pieces));

@@ -1,6 +1,6 @@
 import type { Fit } from '../estimate/fit';
-import type { Piece } from '../estimate/observations';
-import { paceSign } from '../estimate/parameters';
+import type { EvidenceItem } from '../estimate/observations';
+import { rateSign } from '../estimate/parameters';
 import { situationOf } from '../estimate/situation';
 import { Z80 } from '../estimate/band';
 
@@ -40,7 +40,7 @@ const LEARNED_SHARE = 0.05;
  * @param pieces that evidence
  * @returns factors whose doubt has shrunk, those with the most evidence first
  */
-export function learnedFactors(fit: Fit, pieces: readonly Piece[]): LearnedFactor[] {
+export function learnedFactors(fit: Fit, pieces: readonly EvidenceItem[]): LearnedFactor[] {
   const found = new Map<string, { id: keyof typeof kinds; sd: number; owner: string; pieces: number }>();
   for (const { setting } of pieces) {
     for (const { id, sd, key } of situationOf(setting, '', fit.released).unknowns) {
@@ -70,7 +70,7 @@ export function learnedFactors(fit: Fit, pieces: readonly Piece[]): LearnedFacto
           },
         ];
       // What quickens shortens the time.
-      const sign = -(paceSign[id] ?? 1);
+      const sign = -(rateSign[id] ?? 1);
       return [
         {
           kind: kinds[id],

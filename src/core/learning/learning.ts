@@ -1,6 +1,6 @@
 import { LONG_LOG, startWith, valuesOf, type Fit, type Start } from '../estimate/fit';
 import { fitWith } from '../estimate/learned';
-import type { Piece } from '../estimate/observations';
+import type { EvidenceItem } from '../estimate/observations';
 import type { EstimateRequest } from '../estimate/request';
 import { pairKey } from '../estimate/situation';
 import type { EvidenceRecord } from '../records/records';
@@ -11,7 +11,7 @@ import {
   pieceOfRun,
   pieceOfTest,
   seenBy,
-  type DatedPiece,
+  type DatedEvidence,
   type LearningFilm,
   type LearningRecords,
 } from './benchEvidence';
@@ -22,7 +22,7 @@ const KEPT_FITS = { long: 12, short: 120 } as const;
 
 /** What a bench has learned: its evidence, and the fits that were asked for. */
 export interface Learning {
-  pieces: readonly Piece[];
+  pieces: readonly EvidenceItem[];
   /** The fit for a request, without the pieces that are switched off. Fits are kept, since they do not follow sliders. */
   fitFor: (request: EstimateRequest, muted: readonly string[]) => Fit;
   /** Where the next fit may begin: the latest one, or values of one from before. */
@@ -46,7 +46,7 @@ function heldLately(judged: readonly JudgedRun[]): BandsHeld {
  * @param held how the bands of the last runs held
  */
 export function learnPieces(
-  pieces: readonly Piece[],
+  pieces: readonly EvidenceItem[],
   before: Learning | null = null,
   held: BandsHeld = bandsHeld([]),
 ): Learning {
@@ -117,7 +117,7 @@ export class GrowingEvidence {
   private readonly films = new Map<string, LearningFilm>();
   private readonly runs = new Map<string, JudgedRun>();
   private readonly tests = new Map<string, EvidenceRecord>();
-  private readonly made = new Map<string, { of: unknown; film: LearningFilm; dated: DatedPiece }>();
+  private readonly made = new Map<string, { of: unknown; film: LearningFilm; dated: DatedEvidence }>();
 
   constructor(readonly nowYear: number) {}
 
@@ -159,14 +159,18 @@ export class GrowingEvidence {
   }
 
   /** All pieces by now, in the order in which they came about. */
-  pieces(): Piece[] {
-    const dated: DatedPiece[] = [];
-    const add = <T extends { rollId: string }>(id: string, of: T, make: (film: LearningFilm) => DatedPiece): void => {
+  pieces(): EvidenceItem[] {
+    const dated: DatedEvidence[] = [];
+    const add = <T extends { rollId: string }>(
+      id: string,
+      of: T,
+      make: (film: LearningFilm) => DatedEvidence,
+    ): void => {
       const film = this.films.get(of.rollId);
       if (film === undefined) return;
       const known = this.made.get(id);
       if (known?.of !== of || known.film !== film) this.made.set(id, { of, film, dated: make(film) });
-      dated.push((this.made.get(id) as { dated: DatedPiece }).dated);
+      dated.push((this.made.get(id) as { dated: DatedEvidence }).dated);
     };
     for (const [id, test] of this.tests) add(id, test, (film) => pieceOfTest(test, film, this.nowYear));
     for (const [id, run] of this.runs) add(`run ${id}`, run, (film) => pieceOfRun(run, film, this.nowYear));

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { seededNormal } from '../devices/seededNoise';
+import { seededNormal } from '../kit/seededNoise';
 import { USUAL_EYE_SD_GRADES, eyeScatter, filmToRepeat } from './eyeScatter';
 
 describe('scatter of an eye', () => {

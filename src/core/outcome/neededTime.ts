@@ -1,7 +1,7 @@
-import { crossing } from '../inference/crossing';
+import { bisect } from '../inference/bisection';
 import { normalQuantile } from '../inference/normalQuantile';
 import { LN_GRADIENT_PER_GRADE } from './grades';
-import { outlookGradient, type TankOutlook } from '../run/tankOutlook';
+import { outlookGradient, type TankOutlook } from './tankOutlook';
 
 /** The time that a film would have needed, by its verdict. */
 export interface NeededTime {
@@ -45,7 +45,7 @@ function timeOf(curve: TankOutlook['curve'], gradient: number): number | null {
   const next = curve.findIndex(({ net }) => net >= gradient);
   if (next < 0) return null;
   const [low, high] = [curve[next - 1]?.timeMin ?? 0, curve[next]?.timeMin ?? 0];
-  return crossing((timeMin) => outlookGradient(curve, timeMin), gradient, low, high);
+  return bisect((timeMin) => outlookGradient(curve, timeMin), gradient, low, high);
 }
 
 /** A run whose needed time is known, and the band that was promised for it. */

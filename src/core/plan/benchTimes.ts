@@ -6,7 +6,7 @@ import type { Learning } from '../learning/learning';
 import type { Brew, Plan, Roll, Stock } from '../records/records';
 import { estimateRequestFor } from './estimateRequestFor';
 import { readPlanForm } from './planForm';
-import { planFormInHand } from './planInHand';
+import { currentPlanForm } from './planInHand';
 
 /** A time with its band, and whether it is decided. */
 export interface BenchTime {
@@ -22,7 +22,7 @@ export interface BenchTime {
 }
 
 /** A roll with what decides its time. */
-export interface RollInHand {
+export interface CurrentRoll {
   roll: Roll;
   stock: Stock;
   plan: Plan | undefined;
@@ -38,7 +38,7 @@ export interface RollInHand {
  * @returns one entry for each roll that has a time; a roll whose form is not valid has none
  */
 export function benchTimes(
-  rolls: readonly RollInHand[],
+  rolls: readonly CurrentRoll[],
   jugs: readonly Brew[],
   nowMs: number,
   learning: Learning,
@@ -74,12 +74,12 @@ function estimateKept(request: EstimateRequest, muted: readonly string[], learni
 }
 
 function estimatedTime(
-  { roll, stock, plan, planDraft }: RollInHand,
+  { roll, stock, plan, planDraft }: CurrentRoll,
   jugs: readonly Brew[],
   nowMs: number,
   learning: Learning,
 ): BenchTime[] {
-  const choices = readPlanForm(planFormInHand(roll, stock, plan, planDraft, nowMs), roll, jugs);
+  const choices = readPlanForm(currentPlanForm(roll, stock, plan, planDraft, nowMs), roll, jugs);
   if (!choices.ok) return [];
   const brew = jugs.find((jug) => jug.id === choices.value.brewId) ?? null;
   const request = estimateRequestFor(roll, stock, choices.value, brew, nowMs);

@@ -4,7 +4,7 @@ import type { EstimateRequest } from '../estimate/request';
 import type { Plan, Roll, Stock } from '../records/records';
 import { estimateRequestFor } from './estimateRequestFor';
 import { initialPlanForm, readPlanForm } from './planForm';
-import { planFormInHand } from './planInHand';
+import { currentPlanForm } from './planInHand';
 
 /** A roll for which a brew is tried. */
 export interface RollForBrew {
@@ -43,7 +43,7 @@ export function brewTrial(
   const { developer, composition, mixingLnSd, batch } = sheet;
   if (developer === null || !temperature.safeParse(batch.targetC).success) return null;
   const initial = initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition });
-  const typed = planFormInHand(roll, stock, plan, planDraft);
+  const typed = currentPlanForm(roll, stock, plan, planDraft);
   // The plan's own developer may be half typed or a jug that is gone; the brew takes its place either way.
   const neutral = { developerKind: 'one-bath' as const };
   const asTyped = readPlanForm({ ...typed, ...neutral }, roll, []);

@@ -1,4 +1,4 @@
-import type { Glance } from '../estimate/study';
+import type { EstimatePreview } from '../estimate/study';
 import type { Pinned } from '../records/records';
 
 /** One sample of the curve in so many goes to the tank, to so many digits: ten thousand runs keep theirs. */
@@ -13,7 +13,7 @@ const DIGITS = 5;
  * @param atMs this instant, ms since the epoch
  */
 export function pinOf(
-  { estimate, curve, q10 }: Pick<Glance, 'estimate' | 'curve' | 'q10'>,
+  { estimate, curve, q10 }: Pick<EstimatePreview, 'estimate' | 'curve' | 'q10'>,
   ownTimeMin: number | null,
   evidenceIds: string[],
   atMs: number,

@@ -13,7 +13,7 @@ import { developerName } from './developerName';
 import { nextAction } from './nextAction';
 import { initialPlanForm, planFormOf, readPlanForm, type PlanForm } from './planForm';
 import { withStrategy } from './withStrategy';
-import { planFormInHand } from './planInHand';
+import { currentPlanForm } from './planInHand';
 import { planFacts } from './planFacts';
 import { BOUGHT_FRESH, hintsOf } from './rollForm';
 import { rollStanding } from './rollStages';
@@ -92,8 +92,8 @@ describe('the plan’s form', () => {
   });
   test('a broken draft is passed over, a good one is taken', () => {
     const withStock = { ...stamps, name: 'Larkholm Pan 200', ...stock };
-    expect(planFormInHand(roll, withStock, undefined, { temperatureC: { evil: true } }).temperatureC).toBe(20);
-    expect(planFormInHand(roll, withStock, undefined, { temperatureC: '21,' }).temperatureC).toBe('21,');
+    expect(currentPlanForm(roll, withStock, undefined, { temperatureC: { evil: true } }).temperatureC).toBe(20);
+    expect(currentPlanForm(roll, withStock, undefined, { temperatureC: '21,' }).temperatureC).toBe('21,');
   });
 });
 
@@ -139,14 +139,14 @@ describe('from roll and plan to a request', () => {
   test('a form that nobody touched opens as recommended, and stays as it was typed after', () => {
     const old: Roll = { ...roll, exposure: { state: 'known', year: null, index: null } };
     const withStock = { ...stock, ...stamps, name: 'Tin' };
-    expect(planFormInHand(old, withStock, undefined, undefined, NOW).strategyId).toBe('extend');
-    expect(planFormInHand(roll, withStock, undefined, undefined, NOW)).toMatchObject({
+    expect(currentPlanForm(old, withStock, undefined, undefined, NOW).strategyId).toBe('extend');
+    expect(currentPlanForm(roll, withStock, undefined, undefined, NOW)).toMatchObject({
       strategyId: 'stand',
       agitationId: 'stand',
     });
-    expect(planFormInHand(roll, withStock, undefined, { strategyId: 'hold' }, NOW).strategyId).toBe('hold');
+    expect(currentPlanForm(roll, withStock, undefined, { strategyId: 'hold' }, NOW).strategyId).toBe('hold');
     const lately: Roll = { ...old, hints: [{ kind: 'bought', year: 2026 }] };
-    expect(planFormInHand(lately, withStock, undefined, undefined, NOW).strategyId).toBe('hold');
+    expect(currentPlanForm(lately, withStock, undefined, undefined, NOW).strategyId).toBe('hold');
   });
   test('film bought fresh lately needs no date and has no age', () => {
     expect(hintsOf({ expiredYear: null, dateSlackYears: BOUGHT_FRESH }, 2026)).toEqual([

@@ -13,7 +13,7 @@ import { withStrategy } from './withStrategy';
  * @param nowMs this instant, ms since the epoch; where it is given, a form that nobody has touched opens with the strategy that
  * is recommended, else with Hold
  */
-export function planFormInHand(
+export function currentPlanForm(
   roll: Roll,
   stock: Stock,
   plan: Plan | undefined,

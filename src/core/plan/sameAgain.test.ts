@@ -8,7 +8,7 @@ import { readyBaths, DEVELOP } from '../schedule/baths';
 import { bathFormsOf } from '../schedule/bathForm';
 import { developSeconds } from './developSeconds';
 import { initialPlanForm, planFormOf, readPlanForm, type PlanForm } from './planForm';
-import { runSteps, stepsByKey } from '../run/runSteps';
+import { runSteps, stepsByKey } from './runSteps';
 import { formLike, usualBaths } from './sameAgain';
 
 const { roll, stock } = demoInputs;

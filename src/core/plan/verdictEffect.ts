@@ -1,6 +1,6 @@
 import type { Learning } from '../learning/learning';
 import type { Brew } from '../records/records';
-import { benchTimes, type RollInHand } from './benchTimes';
+import { benchTimes, type CurrentRoll } from './benchTimes';
 
 /** What a verdict did to a roll that still waits. */
 export interface MovedRoll {
@@ -36,7 +36,7 @@ const NARROWED_LN = 0.01;
  */
 export function verdictEffect(
   verdictId: string,
-  rolls: readonly RollInHand[],
+  rolls: readonly CurrentRoll[],
   jugs: readonly Brew[],
   nowMs: number,
   learning: Learning,

@@ -1,5 +1,5 @@
 import { POUR_OUT_S, handsAt, type HandsState } from '../schedule/agitationCues';
-import type { RunEvent } from './runEvents';
+import type { RunEvent } from '../records/runEvents';
 import type { WetStep } from '../schedule/wetSteps';
 
 /** Where a run stands, from its stored events alone. */

@@ -5,7 +5,7 @@ import { fixerStrength } from '../fixing/fixerStrength';
 import type { FilmFormatId } from '../films/filmFormats';
 import type { Brew, Run } from '../records/records';
 import type { RunProgress } from './runProgress';
-import { tankFilms, tankVolumeMl } from './sharedTank';
+import { tankFilms, tankVolumeMl } from '../films/filmsInTank';
 
 /** One thing to be sure of before the first pour. */
 export type TankCheck =

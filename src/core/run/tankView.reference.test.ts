@@ -6,7 +6,7 @@ import { agitationSchools } from '../schedule/agitationSchools';
 import { wetSteps } from '../schedule/wetSteps';
 import { sampleBrew } from '../testing/sampleBrew';
 import { sampleRun } from '../testing/sampleRun';
-import type { RunEvent } from './runEvents';
+import type { RunEvent } from '../records/runEvents';
 import { estimate } from '../estimate/estimate';
 import { pieceOfRun } from '../learning/benchEvidence';
 import { developedMin, judgedRun } from './judgedRun';

@@ -1,6 +1,6 @@
-import { timingError, outlookGradient, type TimingError } from './tankOutlook';
+import { timingError, outlookGradient, type TimingError } from '../outcome/tankOutlook';
 import { pausing, runProgress, stepView, type RunProgress, type StepView } from './runProgress';
-import type { RunEvent } from './runEvents';
+import type { RunEvent } from '../records/runEvents';
 import type { WetStep } from '../schedule/wetSteps';
 import { tankDose, timeOfDose } from './tankTemperature';
 import type { Run } from '../records/records';

@@ -5,7 +5,7 @@ import { fixMinFromClearing, usualFixMin } from '../fixing/fixTime';
 import { washSchoolIds } from '../fixing/washSchools';
 import { handsAt, movementCues } from './agitationCues';
 import { agitationSchoolIds, agitationSchools } from './agitationSchools';
-import type { RunEvent } from '../run/runEvents';
+import type { RunEvent } from '../records/runEvents';
 import { isSamePress, runProgress, stepView } from '../run/runProgress';
 import { bathsOf, usualWetChoice, type WetChoice } from '../plan/wetProcess';
 import { bathSchema, readyBaths, type Bath } from './baths';

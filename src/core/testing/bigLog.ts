@@ -4,7 +4,7 @@ import { piecesOf } from '../estimate/pieces';
 import { completeRequest, workOut } from '../estimate/estimate';
 import type { EvidenceInput } from '../estimate/evidenceSchema';
 import { LN_GRADIENT_PER_GRADE } from '../outcome/grades';
-import type { Piece } from '../estimate/observations';
+import type { EvidenceItem } from '../estimate/observations';
 import type { EstimateRequestInput } from '../estimate/request';
 import { BASE_GRADIENT } from '../kinetics/targets';
 import { stockFamilyIds } from '../films/stockFamilies';
@@ -34,7 +34,7 @@ const formulas: EstimateRequestInput['developer'][] = [
  * @param stocks number of stocks
  * @param formulaCount number of formulas, 43 at the most
  */
-export function bigLog(runs: number, stocks: number, formulaCount: number): Piece[] {
+export function bigLog(runs: number, stocks: number, formulaCount: number): EvidenceItem[] {
   const luck = chance(77);
   return Array.from({ length: runs }, (_, index) => {
     const stock = index % stocks;
@@ -61,6 +61,6 @@ export function bigLog(runs: number, stocks: number, formulaCount: number): Piec
       contrast: Math.max(-2, Math.min(2, Math.round(grade))),
       fogD: Math.max(0, prediction.film.fogAt(timeMin) + 0.08 * luck.normal()),
     };
-    return piecesOf(completeRequest({ ...request, evidence: [verdict] }))[0] as Piece;
+    return piecesOf(completeRequest({ ...request, evidence: [verdict] }))[0] as EvidenceItem;
   });
 }

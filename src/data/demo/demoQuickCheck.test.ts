@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import * as z from 'zod';
-import { seededEven } from '@/core/devices/seededNoise';
+import { seededEven } from '@/core/kit/seededNoise';
 import { recordSchemas, type TableName } from '@/core/records/records';
 import { quickCheck } from '@/core/schema/quickCheck';
 import { demoRecords } from './demoRecords';

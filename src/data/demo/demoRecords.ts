@@ -1,5 +1,5 @@
 import { fitWith } from '@/core/estimate/learned';
-import { glance } from '@/core/estimate/study';
+import { estimatePreview } from '@/core/estimate/study';
 import { pinOf } from '@/core/plan/pinOf';
 import { GrowingEvidence } from '@/core/learning/learning';
 import { soundCondition } from '@/core/films/conditionFacts';
@@ -14,15 +14,15 @@ import { mixSteps } from '@/core/brewing/mixSteps';
 import { workbench } from '@/core/brewing/workbench';
 import { initialWorkbench, recipeOfDeveloper } from '@/core/brewing/workbenchForm';
 import { keptPatch } from '@/core/densitometry/patchDensity';
-import { seededNormal } from '@/core/devices/seededNoise';
+import { seededNormal } from '@/core/kit/seededNoise';
 import { characteristicDensity } from '@/core/kinetics/characteristicCurve';
 import { LOG_EXPOSURE_PER_STOP } from '@/core/units/stops';
 import { toStep } from '@/core/kit/readable';
 import { developerName } from '@/core/plan/developerName';
 import { initialPlanForm, readPlanForm, type PlanForm } from '@/core/plan/planForm';
-import type { RunEvent } from '@/core/run/runEvents';
+import type { RunEvent } from '@/core/records/runEvents';
 import { USUAL_POUR_IN } from '@/core/schedule/baths';
-import { movementOf, runSteps } from '@/core/run/runSteps';
+import { movementOf, runSteps } from '@/core/plan/runSteps';
 import type { WetStep } from '@/core/schedule/wetSteps';
 import { hutHabits, hutKit, hutPast, hutRecipes, hutRolls, hutStocks, hutStrips, type HutRoll } from './hut';
 
@@ -178,7 +178,7 @@ function planOf(
     ...stamps,
     rollId: roll.id,
     ...choices.value,
-    pinned: pinOf(glance(request, fitWith(request, pieces), []), null, evidenceIds, atMs),
+    pinned: pinOf(estimatePreview(request, fitWith(request, pieces), []), null, evidenceIds, atMs),
   };
 }
 

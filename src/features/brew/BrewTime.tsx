@@ -107,7 +107,7 @@ function useTrialEstimate(trial: BrewTrial | null): { estimate: Estimate | null;
     let stale = false;
     const [{ request, muted }] = JSON.parse(key) as [BrewTrial, number];
     void coreWorker()
-      .glance(request, muted)
+      .estimatePreview(request, muted)
       .then(({ estimate }) => {
         if (!stale) setAnswer({ key, estimate });
       })

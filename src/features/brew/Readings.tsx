@@ -3,9 +3,9 @@
 import { useEffect, useState } from 'react';
 import type { Batch } from '@/core/brewing/batch';
 import type { MixStep } from '@/core/brewing/mixSteps';
-import type { Reading } from '@/core/devices/instrument';
-import { SimulatedProbe } from '@/core/devices/simulatedProbe';
-import { SimulatedScale, handPours } from '@/core/devices/simulatedScale';
+import type { Reading } from '@/core/kit/instrument';
+import { SimulatedProbe } from '@/core/kit/simulatedProbe';
+import { SimulatedScale, handPours } from '@/core/kit/simulatedScale';
 import { decimalsOf } from '@/core/kit/readable';
 import type { Kit } from '@/core/kit/kit';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';

@@ -16,7 +16,7 @@ import type { RecipeRecord } from '@/core/records/records';
 import type { Kit } from '@/core/kit/kit';
 import type { Problem } from '@/core/schema/result';
 import { readPlanForm } from '@/core/plan/planForm';
-import { planFormInHand } from '@/core/plan/planInHand';
+import { currentPlanForm } from '@/core/plan/planInHand';
 import { developerName } from '@/core/plan/developerName';
 import type { Bench, RollDossier } from '@/data/queries';
 import { useDraft, type DraftForm } from '@/features/keeping/useDraft';
@@ -87,7 +87,7 @@ function plannedDeveloper(
   { roll, stock, plan, planDraft }: RollDossier,
   bench: Bench,
 ): { recipe: Recipe; sheet: Partial<SheetFor> } {
-  const choices = readPlanForm(planFormInHand(roll, stock, plan, planDraft), roll, bench.brews);
+  const choices = readPlanForm(currentPlanForm(roll, stock, plan, planDraft), roll, bench.brews);
   if (!choices.ok) return { recipe: formulary['coffee-standard'], sheet: {} };
   const { developer, bromideGPerL, volumeMl, temperatureC } = choices.value;
   return {

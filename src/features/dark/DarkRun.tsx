@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import type { LightsOutCard } from '@/core/loading/lightsOut';
+import type { LightsOutCard } from '@/core/films/lightsOut';
 import { useLight } from '@/ui/light';
 import { say } from '@/ui/speech';
 import { useHold } from '@/ui/useHold';

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { fitsUsualReel } from '@/core/films/filmFormats';
 import { filmFormats } from '@/core/films/filmFormats';
-import { lightsOutCard, oddWays, tankKinds, type OddWay, type TankKind } from '@/core/loading/lightsOut';
+import { lightsOutCard, oddWays, tankKinds, type OddWay, type TankKind } from '@/core/films/lightsOut';
 import { useDossier } from '@/data/queries';
 import { Segments } from '@/ui/Segments';
 import { BenchDrawing } from './BenchDrawing';

@@ -1,4 +1,4 @@
-import type { TankKind } from '@/core/loading/lightsOut';
+import type { TankKind } from '@/core/films/lightsOut';
 
 /** The reel from the side of the fingers: where the film goes in, and which way. */
 export function ReelDrawing({ tank }: { tank: TankKind }) {

@@ -4,7 +4,7 @@ import type { Records, Stock } from '@/core/records/records';
 import { noRecords } from '@/core/records/tables';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
 import { readPlanForm } from '@/core/plan/planForm';
-import { planFormInHand } from '@/core/plan/planInHand';
+import { currentPlanForm } from '@/core/plan/planInHand';
 import { demoRecords } from '@/data/demo/demoRecords';
 import { coreApi } from '@/workers/coreApi';
 
@@ -39,7 +39,7 @@ function asked(rollId: string) {
   const roll = records.rolls.find(({ id }) => id === rollId);
   const stock = records.stocks.find(({ id }) => id === roll?.stockId);
   if (roll === undefined || stock === undefined) throw new Error(`There is no ${rollId}.`);
-  const choices = readPlanForm(planFormInHand(roll, stock, undefined, undefined), roll, records.brews);
+  const choices = readPlanForm(currentPlanForm(roll, stock, undefined, undefined), roll, records.brews);
   if (!choices.ok) throw new Error(choices.problems.map(({ message }) => message).join(' '));
   return { roll, stock, choices: choices.value, request: estimateRequestFor(roll, stock, choices.value, null, NOW) };
 }
@@ -71,14 +71,15 @@ describe('what pages ask of the worker, on the demo bench', () => {
     expect(off.timeMin).toBeCloseTo(blank.timeMin, 6);
     expect(off.lnSd).toBeCloseTo(blank.lnSd, 6);
   });
-  test('a glance is the study’s estimate and curve, without the rest', () => {
+  test('a preview is the analysis’s estimate and curve, without the rest', () => {
     const { estimate, curve, marks } = coreApi.study(request, []);
-    expect(coreApi.glance(request, [])).toMatchObject({ estimate, curve, marks });
+    expect(coreApi.estimatePreview(request, [])).toMatchObject({ estimate, curve, marks });
   });
   test('the same question has the same answer, whatever was asked in between', () => {
     const first = coreApi.study(request, []);
-    for (let temperatureC = 16; temperatureC < 30; temperatureC++) coreApi.glance({ ...request, temperatureC }, []);
-    for (const { id } of records.verdicts) coreApi.glance(request, [id]);
+    for (let temperatureC = 16; temperatureC < 30; temperatureC++)
+      coreApi.estimatePreview({ ...request, temperatureC }, []);
+    for (const { id } of records.verdicts) coreApi.estimatePreview(request, [id]);
     expect(coreApi.study(request, [])).toEqual(first);
   });
   test('the bench shows what is pinned, and else the time that the roll’s own page shows', () => {
@@ -87,7 +88,7 @@ describe('what pages ask of the worker, on the demo bench', () => {
       const stock = records.stocks.find(({ id }) => id === roll.stockId);
       const plan = records.plans.find(({ rollId }) => rollId === roll.id);
       if (stock === undefined) throw new Error('A roll without a film.');
-      const choices = readPlanForm(planFormInHand(roll, stock, plan, undefined, NOW), roll, records.brews);
+      const choices = readPlanForm(currentPlanForm(roll, stock, plan, undefined, NOW), roll, records.brews);
       const [bench] = coreApi.benchTimes([{ roll, stock, plan, planDraft: undefined }], records.brews, NOW);
       if (bench === undefined || !choices.ok) {
         expect([bench, choices.ok], roll.id).toEqual([undefined, false]);
@@ -95,7 +96,7 @@ describe('what pages ask of the worker, on the demo bench', () => {
       }
       kinds.add(bench.pinned);
       const brew = records.brews.find(({ id }) => id === choices.value.brewId) ?? null;
-      const page = coreApi.glance(
+      const page = coreApi.estimatePreview(
         estimateRequestFor(roll, stock, choices.value, brew, NOW),
         choices.value.muted,
       ).estimate;

@@ -1,13 +1,13 @@
 import { describe, expect, test } from 'vitest';
 import { demoRecords } from '@/data/demo/demoRecords';
 import { learnFrom } from '@/core/learning/learning';
-import type { RollInHand } from '@/core/plan/benchTimes';
+import type { CurrentRoll } from '@/core/plan/benchTimes';
 import { verdictEffect } from '@/core/plan/verdictEffect';
 
 const NOW = Date.UTC(2026, 10, 24, 12);
 const records = demoRecords(NOW);
 const learning = learnFrom(records, 2026);
-const inHand = (id: string): RollInHand => {
+const inHand = (id: string): CurrentRoll => {
   const roll = records.rolls.find((one) => one.id === id);
   const stock = records.stocks.find((one) => one.id === roll?.stockId);
   if (roll === undefined || stock === undefined) throw new Error(id);

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
-import { outlookGradient } from '@/core/run/tankOutlook';
+import { outlookGradient } from '@/core/outcome/tankOutlook';
 import type { Run } from '@/core/records/records';
 import { runProgress } from '@/core/run/runProgress';
 import { GRAPH_FONT, roundUp, type Inks } from '@/ui/graphPaper';

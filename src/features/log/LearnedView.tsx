@@ -9,7 +9,7 @@ import { formatMinutes } from '@/core/units/duration';
 import type { RunLine } from '@/data/lines';
 import { followLog, useStockNames } from '@/data/queries';
 import { useLearned } from '@/features/learning/useLearned';
-import { useLines } from '@/features/lists/useLines';
+import { useLines } from '@/data/useLines';
 import { coreWorker } from '@/workers/core';
 import { Empty, TinPicture } from '@/ui/Empty';
 import { ratioPercent } from '@/ui/rulerScale';

@@ -15,7 +15,7 @@ import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { followLog, useSettings } from '@/data/queries';
 import { changeSettings } from '@/data/settings';
 import { download } from '@/ui/download';
-import { matching, useLines } from '@/features/lists/useLines';
+import { matching, useLines } from '@/data/useLines';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { classes } from '@/ui/classes';
 import { Tick } from '@/ui/Tick';

@@ -30,7 +30,7 @@ export function RunRecord({ runId }: { runId: string }) {
 function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
   const units = useSettings();
   const photos = usePhotos(roll.id);
-  const shared = useTankMates(run);
+  const shared = useSharedTank(run);
   useTitle(`Run: ${roll.label}`);
   const { setup, pinned, steps } = run;
   const progress = runProgress(steps, run.events);
@@ -164,7 +164,7 @@ function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
 }
 
 /** Other rolls of the same tank, by name; empty where it was alone. */
-function useTankMates(run: Run): string {
+function useSharedTank(run: Run): string {
   const led = useRun(run.tankRunId ?? run.id)?.run ?? run;
   const ids = [led.rollId, ...(led.alongside ?? []).map(({ rollId }) => rollId)].filter((id) => id !== run.rollId);
   return useRollNames(ids)

@@ -1,9 +1,9 @@
 'use client';
 
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { practiceScore, type PracticeScore } from '@/core/run/practiceScore';
-import { openMishap, practiceReading, practiceTank, type Mishap } from '@/core/run/practiceTank';
-import type { RunEvent } from '@/core/run/runEvents';
+import { practiceScore, type PracticeScore } from '@/core/practice/practiceScore';
+import { openMishap, practiceReading, practiceTank, type Mishap } from '@/core/practice/practiceTank';
+import type { RunEvent } from '@/core/records/runEvents';
 import { isSamePress, runProgress } from '@/core/run/runProgress';
 import { useSettings } from '@/data/queries';
 import { Tank } from '@/features/run/Tank';

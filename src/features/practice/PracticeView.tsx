@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { PracticeScore } from '@/core/run/practiceScore';
+import type { PracticeScore } from '@/core/practice/practiceScore';
 import { Segments } from '@/ui/Segments';
 import { PracticeRun } from './PracticeRun';
 import { ScoreTable } from './ScoreTable';

@@ -1,4 +1,4 @@
-import type { PracticeScore } from '@/core/run/practiceScore';
+import type { PracticeScore } from '@/core/practice/practiceScore';
 import { formatNumber } from '@/core/units/quantity';
 import { percentBetween } from '@/ui/rulerScale';
 import { adviceWords, handWords, missWords } from './practiceWords';

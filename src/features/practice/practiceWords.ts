@@ -1,4 +1,4 @@
-import type { Advice, PracticeScore } from '@/core/run/practiceScore';
+import type { Advice, PracticeScore } from '@/core/practice/practiceScore';
 import { formatNumber } from '@/core/units/quantity';
 
 /** The one sentence on what to do better. */

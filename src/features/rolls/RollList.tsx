@@ -5,7 +5,7 @@ import { useSearchParams } from 'next/navigation';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { RollLine } from '@/data/lines';
 import { followFinishedRolls, useOpenRollLines } from '@/data/queries';
-import { matching, useLines } from '@/features/lists/useLines';
+import { matching, useLines } from '@/data/useLines';
 import { rollLine } from '@/features/words/rollWords';
 import { Empty, TinPicture } from '@/ui/Empty';
 import { SmallRibbon } from '@/ui/Ribbon';

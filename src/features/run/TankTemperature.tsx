@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { TankView } from '@/core/run/tankView';
 import type { Run, Settings } from '@/core/records/records';
-import type { RunEvent } from '@/core/run/runEvents';
+import type { RunEvent } from '@/core/records/runEvents';
 import { formatDuration } from '@/core/units/duration';
 import { formatQuantity } from '@/core/units/quantity';
 import { Segments } from '@/ui/Segments';

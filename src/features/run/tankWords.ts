@@ -4,7 +4,7 @@ import type { AgitationCue } from '@/core/schedule/agitationCues';
 import type { StepView } from '@/core/run/runProgress';
 import type { TankSignalKind } from '@/core/run/tankSignals';
 import type { WetStep } from '@/core/schedule/wetSteps';
-import type { TimingError } from '@/core/run/tankOutlook';
+import type { TimingError } from '@/core/outcome/tankOutlook';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { formatNumber } from '@/core/units/quantity';
 

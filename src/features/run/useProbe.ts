@@ -1,10 +1,10 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
-import { SimulatedProbe } from '@/core/devices/simulatedProbe';
+import { SimulatedProbe } from '@/core/kit/simulatedProbe';
 import type { TankView } from '@/core/run/tankView';
 import type { Run } from '@/core/records/records';
-import type { RunEvent } from '@/core/run/runEvents';
+import type { RunEvent } from '@/core/records/runEvents';
 import { useSettings } from '@/data/queries';
 import type { TankClock } from './useTankClock';
 

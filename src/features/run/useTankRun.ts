@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Run } from '@/core/records/records';
-import type { RunEvent } from '@/core/run/runEvents';
+import type { RunEvent } from '@/core/records/runEvents';
 import { isSamePress } from '@/core/run/runProgress';
 import { dropDraft, keepDraft } from '@/data/drafts';
 import { recordEvents } from '@/data/runs';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { practiceStrip } from '@/core/devices/practiceStrip';
-import { SimulatedDensitometer } from '@/core/devices/simulatedDensitometer';
+import { practiceStrip } from '@/core/kit/practiceStrip';
+import { SimulatedDensitometer } from '@/core/kit/simulatedDensitometer';
 import { readCgats } from '@/core/formats/cgats';
 import type { StripForm } from '@/core/evidence/stripForm';
 import { MOST_PATCHES } from '@/core/evidence/stripForm';

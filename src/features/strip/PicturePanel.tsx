@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, type DragEvent } from 'react';
-import { practiceStrip } from '@/core/devices/practiceStrip';
+import { practiceStrip } from '@/core/kit/practiceStrip';
 import type { FoundRow } from '@/core/densitometry/findRow';
 import type { Transfer } from '@/core/densitometry/transfer';
 import { clearBeside, extendedRow } from '@/core/densitometry/patch';

@@ -3,7 +3,7 @@ import { initialStripForm, readStripForm, type StripForm, type StripPlan } from 
 import { stripReading } from '@/core/evidence/stripReading';
 import type { PatchDensity } from '@/core/densitometry/patchDensity';
 import { characteristicDensity, type DevelopedFilm } from '@/core/kinetics/characteristicCurve';
-import { practiceStrip } from '@/core/devices/practiceStrip';
+import { practiceStrip } from '@/core/kit/practiceStrip';
 import { seedOf } from './seedOf';
 import { stripSentences } from './stripWords';
 

@@ -1,12 +1,12 @@
 import type { Conflict } from '@/core/estimate/fit';
-import type { Piece } from '@/core/estimate/observations';
+import type { EvidenceItem } from '@/core/estimate/observations';
 import type { Roll } from '@/core/records/records';
 import { contrastGrades } from '@/core/outcome/grades';
 import { developerName } from '@/core/plan/developerName';
 import type { ShiftReason } from '@/core/plan/pinShift';
 import { formatMinutes } from '@/core/units/duration';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
-import type { RollStudy } from '@/workers/coreApi';
+import type { RollAnalysis } from '@/workers/coreApi';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { rowWords } from './ledgerWords';
 
@@ -14,7 +14,7 @@ const chartWords = { leaflet: 'A leaflet says', somebody: 'Somebody’s time:', 
 const methodWords = { densities: 'by densities', eye: 'by eye' } as const;
 
 /** A piece of evidence in a few words: what was found. */
-export function pieceWords({ evidence, setting }: Piece): string {
+export function pieceWords({ evidence, setting }: EvidenceItem): string {
   const developer = lowerFirst(developerName(setting.developer));
   switch (evidence.kind) {
     case 'chart':
@@ -32,7 +32,7 @@ export function pieceWords({ evidence, setting }: Piece): string {
 
 /** Where a piece comes from: this roll, or which other one. */
 export function pieceOrigin(
-  { setting }: Piece,
+  { setting }: EvidenceItem,
   rollId: string,
   rolls: readonly Pick<Roll, 'id' | 'label'>[],
   units: UnitChoice,
@@ -69,7 +69,7 @@ export function conflictWords({ measure, distanceSd, above, weight }: Conflict):
 /** One reason why a pinned time moved. */
 export function shiftReasonWords(
   reason: ShiftReason,
-  study: RollStudy,
+  study: RollAnalysis,
   units: UnitChoice,
   rolls: readonly Pick<Roll, 'id' | 'label'>[],
 ): string {

@@ -21,7 +21,7 @@ import { Outlook } from '@/features/roll/plan/Outlook';
 import { ownOutlookWords, ownTimeCaution } from '@/features/roll/plan/ownTimeWords';
 import { PinNote } from '@/features/roll/plan/PinNote';
 import { useTriedFound } from '@/features/roll/plan/trial';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 import { DeveloperChoice } from './DeveloperChoice';
 import { PlanLedger } from './PlanLedger';
 import { PredictedStrips } from './PredictedStrips';
@@ -38,7 +38,7 @@ const SHORT_TIME = 'short-time';
 
 interface ChooseProps {
   dossier: RollDossier;
-  plan: PlanInHand;
+  plan: CurrentPlan;
   jugs: readonly Brew[];
   /** Names of the rolls that the evidence comes from. */
   rolls: readonly Pick<Roll, 'id' | 'label'>[];
@@ -129,14 +129,14 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
 }
 
 /** Pins what was chosen, with the time as it stands: the user's own, else the estimate. */
-function pin(dossier: RollDossier, { study, shown }: PlanInHand): void {
+function pin(dossier: RollDossier, { study, shown }: CurrentPlan): void {
   if (study === null || shown === null) return;
   const evidenceIds = study.effects.map(({ pieceId }) => pieceId);
   void pinPlan(dossier.roll.id, shown, pinOf(study, shown.ownTimeMin, evidenceIds, Date.now()));
 }
 
 /** Whose plan this one began with, and the way to begin afresh. */
-function SameAs({ plan: { form, change }, dossier: { roll, stock } }: { plan: PlanInHand; dossier: RollDossier }) {
+function SameAs({ plan: { form, change }, dossier: { roll, stock } }: { plan: CurrentPlan; dossier: RollDossier }) {
   if (form.sameAs === null) return null;
   const { label, atMs } = form.sameAs;
   return (
@@ -154,8 +154,8 @@ function SameAs({ plan: { form, change }, dossier: { roll, stock } }: { plan: Pl
 }
 
 /** The ledger, as it stands or as it is tried out. */
-function LiveLedger({ plan, familyId, units }: { plan: PlanInHand; familyId: StockFamilyId; units: UnitChoice }) {
-  const study = useTriedFound(plan.trials)?.glance ?? plan.study;
+function LiveLedger({ plan, familyId, units }: { plan: CurrentPlan; familyId: StockFamilyId; units: UnitChoice }) {
+  const study = useTriedFound(plan.trials)?.estimatePreview ?? plan.study;
   return (
     <div className="contain-layout">
       <PlanLedger study={study} plan={plan} familyId={familyId} units={units} />
@@ -164,13 +164,13 @@ function LiveLedger({ plan, familyId, units }: { plan: PlanInHand; familyId: Sto
 }
 
 /** The curve, as it stands or as it is tried out. */
-function LiveChart({ plan }: { plan: PlanInHand }) {
-  const study = useTriedFound(plan.trials)?.glance ?? plan.study;
+function LiveChart({ plan }: { plan: CurrentPlan }) {
+  const study = useTriedFound(plan.trials)?.estimatePreview ?? plan.study;
   return study === null ? <EmptyChart chart="gradient" /> : <GradientChart study={study} />;
 }
 
 /** What a time of one’s own would give, and a word where it lies outside of the band. */
-function OwnOutlook({ plan }: { plan: PlanInHand }) {
+function OwnOutlook({ plan }: { plan: CurrentPlan }) {
   const { study, state } = plan;
   if (study?.own == null) return null;
   const caution = ownTimeCaution(study.own);
@@ -185,7 +185,7 @@ function OwnOutlook({ plan }: { plan: PlanInHand }) {
 }
 
 /** The test that would narrow the band most, in one line. */
-function BestTest({ plan: { study, state } }: { plan: PlanInHand }) {
+function BestTest({ plan: { study, state } }: { plan: CurrentPlan }) {
   const best =
     study?.next.enough === true ? undefined : study?.next.tests.find(({ id }) => id === 'clip' || id === 'drop');
   if (best === undefined) return null;

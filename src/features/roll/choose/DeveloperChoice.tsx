@@ -9,7 +9,7 @@ import { developerFields, type PlanForm } from '@/core/plan/planForm';
 import { useRecipes, useSettings } from '@/data/queries';
 import type { Brew } from '@/core/records/records';
 import type { UnitChoice } from '@/core/units/quantity';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
 import { FieldError } from '@/ui/Field';
@@ -29,7 +29,15 @@ const concentrateOptions = developerFamilyIds.map((value) => {
 });
 
 /** What the film is developed in: the first thing that anybody decides. */
-export function DeveloperChoice({ plan, jugs, units }: { plan: PlanInHand; jugs: readonly Brew[]; units: UnitChoice }) {
+export function DeveloperChoice({
+  plan,
+  jugs,
+  units,
+}: {
+  plan: CurrentPlan;
+  jugs: readonly Brew[];
+  units: UnitChoice;
+}) {
   const { form, change, errors } = plan;
   const kinds = [
     { value: 'improvised', name: 'Kitchen brew' },
@@ -136,7 +144,7 @@ function jugHint(jug: Brew): string {
 const RECIPE = 'recipe:';
 
 /** What a kitchen brew is made with: an agent, or one of the user’s own recipes, which fills all the fields. */
-function BrewChoice({ plan: { form, change, errors } }: { plan: PlanInHand }) {
+function BrewChoice({ plan: { form, change, errors } }: { plan: CurrentPlan }) {
   const { kit } = useSettings();
   const recipes = useRecipes();
   const known = useMemo(

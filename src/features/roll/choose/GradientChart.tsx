@@ -2,7 +2,7 @@
 
 import { memo, useCallback, useMemo, useState } from 'react';
 import type { OwnTimeOutlook } from '@/core/estimate/ownTime';
-import type { Glance } from '@/core/estimate/study';
+import type { EstimatePreview } from '@/core/estimate/study';
 import { formatMinutes } from '@/core/units/duration';
 import { GRAPH_FONT, roundUp, type Inks } from '@/ui/graphPaper';
 import { PaperChart, type Paper, type PaperLine } from '@/ui/PaperChart';
@@ -13,7 +13,7 @@ import { useSteadyEnd } from '@/ui/useSteadyEnd';
 const ARM_PX = 5;
 
 /** Net gradient against time, with its band, the target, the time, and what was read. */
-export default function GradientChart({ study }: { study: Glance }) {
+export default function GradientChart({ study }: { study: EstimatePreview }) {
   const { curve, estimate, marks: readings, own } = study;
   const { timeMin, gradient } = estimate;
   const lines = useCallback(
@@ -65,7 +65,7 @@ export default function GradientChart({ study }: { study: Glance }) {
 }
 
 /** The curve in figures, for those who cannot see it; made when it is opened. */
-const CurveTable = memo(function CurveTable({ curve }: Pick<Glance, 'curve'>) {
+const CurveTable = memo(function CurveTable({ curve }: Pick<EstimatePreview, 'curve'>) {
   const [open, setOpen] = useState(false);
   return (
     <details className="mt-1 text-[13px] text-ink2" onToggle={(event) => setOpen(event.currentTarget.open)}>
@@ -150,7 +150,7 @@ function drawTime({ ctx, bottom, x, y }: Paper, inks: Inks, timeMin: number, net
 function drawReading(
   { ctx, right, x, y }: Paper,
   inks: Inks,
-  { timeMin, developedMin, gradient }: Glance['marks'][number],
+  { timeMin, developedMin, gradient }: EstimatePreview['marks'][number],
 ): void {
   const [at, height] = [x(timeMin), y(gradient)];
   ctx.strokeStyle = inks.ink;

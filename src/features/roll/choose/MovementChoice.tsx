@@ -6,7 +6,7 @@ import { movementFormOf, readMovementForm, type MovementForm } from '@/core/sche
 import type { UnitChoice } from '@/core/units/quantity';
 import { keepMovement, useHabits } from '@/data/habits';
 import { MovementBuilder } from '@/features/movement/MovementBuilder';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 import { Choice } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
 
@@ -16,7 +16,7 @@ const KEPT = 'kept:';
 const DRAWN_S = 600;
 
 /** How the tank is moved: a school, a movement that was kept, or one built here. */
-export function MovementChoice({ plan }: { plan: PlanInHand }) {
+export function MovementChoice({ plan }: { plan: CurrentPlan }) {
   const { form, change } = plan;
   const habits = useHabits() ?? [];
   const kept = habits.flatMap((habit) => (habit.kind === 'movement' ? [habit] : []));
@@ -82,7 +82,7 @@ function isSchool(movement: MovementForm, agitationId: AgitationSchoolId): boole
 }
 
 /** The movement that is built for this roll; nothing while a school or a kept one is used as it is. */
-export function OwnMovement({ plan, units }: { plan: PlanInHand; units: UnitChoice }) {
+export function OwnMovement({ plan, units }: { plan: CurrentPlan; units: UnitChoice }) {
   const { form, change, study } = plan;
   if (form.movement === null || isSchool(form.movement, form.agitationId)) return null;
   const own = readMovementForm(form.movement);

@@ -5,10 +5,10 @@ import type { StockFamilyId } from '@/core/films/stockFamilies';
 import type { LedgerRow } from '@/core/estimate/result';
 import { isGuess } from '@/core/estimate/isGuess';
 import { ledgerRowIds } from '@/core/estimate/parameters';
-import type { Glance } from '@/core/estimate/study';
+import type { EstimatePreview } from '@/core/estimate/study';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { formatNumber, type UnitChoice } from '@/core/units/quantity';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 import { baseLabel, rowNames, rowWords, sourceWords } from '@/features/words/ledgerWords';
 import { Ledger, type LedgerLine } from '@/ui/Ledger';
 import { OwnMovement } from './MovementChoice';
@@ -20,8 +20,8 @@ const SILENT_SHARE = 0.02;
 
 interface PlanLedgerProps {
   /** Null before the first estimate. */
-  study: Glance | null;
-  plan: PlanInHand;
+  study: EstimatePreview | null;
+  plan: CurrentPlan;
   /** Stock family of the roll. */
   familyId: StockFamilyId;
   units: UnitChoice;
@@ -118,9 +118,9 @@ function figuresOf(
 
 interface KnownRow {
   row: LedgerRow;
-  study: Glance;
+  study: EstimatePreview;
   units: UnitChoice;
-  jug: PlanInHand['jug'];
+  jug: CurrentPlan['jug'];
 }
 
 function wordsOf({ row, study, units, jug }: KnownRow): ReturnType<typeof rowWords> {

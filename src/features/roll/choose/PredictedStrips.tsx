@@ -9,7 +9,7 @@ import { lowerFirst } from '@/core/units/lowerFirst';
 import type { StrategyOutlook } from '@/core/estimate/strategies';
 import { partsWords } from '@/features/dilution/dilutionWords';
 import { formatNumber } from '@/core/units/quantity';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 import { ScenePicture } from '@/features/scene/ScenePicture';
 import { classes } from '@/ui/classes';
 import { useLight } from '@/ui/light';
@@ -19,7 +19,7 @@ import { Tick } from '@/ui/Tick';
 import { lookWords, shadowWords, strategyReasons, strategyWords } from './strategyWords';
 
 /** How the film would look after each strategy, after one's own time, and at the ends of the band: as a negative, and as scanned. */
-export function PredictedStrips({ plan }: { plan: PlanInHand }) {
+export function PredictedStrips({ plan }: { plan: CurrentPlan }) {
   const { study, form, state, chooseStrategy, change } = plan;
   const group = useId();
   const light = useLight();

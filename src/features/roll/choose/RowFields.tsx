@@ -10,7 +10,7 @@ import { agitationSchoolIds, agitationSchools } from '@/core/schedule/agitationS
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { DilutionField } from '@/features/dilution/DilutionField';
 import { chartSourceOptions } from '@/features/roll/plan/chartSourceOptions';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 import { AmountInput } from '@/features/amount/AmountInput';
 import { amountBeside } from '@/features/words/brewWords';
 import { partsWords } from '@/features/dilution/dilutionWords';
@@ -43,7 +43,7 @@ const purposeOptions = purposeIds.map((value) => ({
 }));
 
 interface PartProps {
-  plan: PlanInHand;
+  plan: CurrentPlan;
   units: UnitChoice;
 }
 
@@ -63,7 +63,7 @@ export function decidedRows({ developerKind }: PlanForm): LedgerRowId[] {
 }
 
 /** The fields that move a row of the ledger, in the row itself; null for a row that follows from the roll or the jug. */
-export function rowFields(rowId: LedgerRowId, plan: PlanInHand, units: UnitChoice): React.ReactNode {
+export function rowFields(rowId: LedgerRowId, plan: CurrentPlan, units: UnitChoice): React.ReactNode {
   const { form } = plan;
   switch (rowId) {
     case 'base':
@@ -167,7 +167,7 @@ function BrewFields({ plan: { form, change, errors }, units }: PartProps) {
 }
 
 /** What a stand put in the place of the developer as it was, and the way back. */
-function StandProposal({ form, change }: Pick<PlanInHand, 'form' | 'change'>) {
+function StandProposal({ form, change }: Pick<CurrentPlan, 'form' | 'change'>) {
   const before = thinnedFrom(form);
   if (before === null) return null;
   const parts = { concentrate: Number(before.concentrateParts), water: Number(before.waterParts) };
@@ -336,7 +336,7 @@ function KnownTimeFields({ plan, units }: PartProps) {
 }
 
 /** Which brew a known time is for, where it is not the one that is planned. */
-function KnownFor({ plan: { form, choices, change, jugs } }: { plan: PlanInHand }) {
+function KnownFor({ plan: { form, choices, change, jugs } }: { plan: CurrentPlan }) {
   if (choices?.knownTime?.developer === undefined) return null;
   return (
     <p className="w-full text-[14px]" data-testid="known-for">

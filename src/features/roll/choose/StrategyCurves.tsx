@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { EmptyChart } from '@/ui/EmptyChart';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 
 const CurvesChart = dynamic(() => import('./CurvesChart'), {
   ssr: false,
@@ -11,7 +11,7 @@ const CurvesChart = dynamic(() => import('./CurvesChart'), {
 });
 
 /** How each strategy would draw the scene, against the film when it was fresh. */
-export function StrategyCurves({ plan: { study, form } }: { plan: PlanInHand }) {
+export function StrategyCurves({ plan: { study, form } }: { plan: CurrentPlan }) {
   const [open, setOpen] = useState(false);
   if (study === null) return null;
   return (

@@ -6,11 +6,11 @@ import { developerName } from '@/core/plan/developerName';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { isGuess } from '@/core/estimate/isGuess';
 import { developSeconds } from '@/core/plan/developSeconds';
-import type { Glance } from '@/core/estimate/study';
+import type { EstimatePreview } from '@/core/estimate/study';
 import type { PlanChoices } from '@/core/plan/planForm';
 import { ownTimeWords } from '@/features/roll/plan/ownTimeWords';
 import { useTriedFound } from '@/features/roll/plan/trial';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
 import { MENDING } from '@/ui/mending';
@@ -18,7 +18,7 @@ import { Quantity } from '@/ui/Quantity';
 import { stale } from '@/ui/stale';
 
 interface StripProps {
-  plan: PlanInHand;
+  plan: CurrentPlan;
   units: UnitChoice;
   /** Whether a time is pinned already. */
   pinned: boolean;
@@ -31,7 +31,7 @@ interface StripProps {
 export function TimeStrip({ plan, units, pinned, onPin, onUnpin }: StripProps) {
   const { form, change, errors, state } = plan;
   const found = useTriedFound(plan.trials);
-  const study: Glance | null = found?.glance ?? plan.study;
+  const study: EstimatePreview | null = found?.estimatePreview ?? plan.study;
   const choices = found?.choices ?? plan.shown;
   const ready = study !== null && choices !== null;
   /** Nobody knows how fast it develops: there is no time to show, and none to take, but the user's own. */
@@ -109,7 +109,7 @@ export function TimeStrip({ plan, units, pinned, onPin, onUnpin }: StripProps) {
 }
 
 /** The time that goes to the tank, as it reads. */
-function timeWords(study: Glance, choices: PlanChoices): string {
+function timeWords(study: EstimatePreview, choices: PlanChoices): string {
   const own = choices.ownTimeMin;
   const pinnedAt = own === null ? { timeMin: study.estimate.timeMin } : { timeMin: own, own: true };
   return formatDuration(developSeconds(pinnedAt));
@@ -122,10 +122,10 @@ function StripTime({
   plan,
   units,
 }: {
-  study: Glance;
+  study: EstimatePreview;
   choices: PlanChoices;
   time: string;
-  plan: PlanInHand;
+  plan: CurrentPlan;
   units: UnitChoice;
 }) {
   const { timeMin, band } = study.estimate;

@@ -5,7 +5,7 @@ import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quan
 import { Slider } from '@/ui/Slider';
 import { partsWords } from '@/features/dilution/dilutionWords';
 import { useTriedForm } from '@/features/roll/plan/trial';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 
 /** Range of the temperature slider, °C: where people pour. */
 const TEMPERATURE_C = { min: 14, max: 30, step: 0.5 };
@@ -16,7 +16,7 @@ const WATER_PARTS = { min: 0, max: 120, step: 1 };
 const AGENT = { least: 0.25, most: 2, steps: 40 };
 
 /** What if it were warmer, thinner, pushed: the time follows while the hand moves. */
-export function WhatIf({ plan, units }: { plan: PlanInHand; units: UnitChoice }) {
+export function WhatIf({ plan, units }: { plan: CurrentPlan; units: UnitChoice }) {
   const { tryOut } = plan;
   const form = useTriedForm(plan.trials) ?? plan.form;
   const number = (value: number | string, otherwise: number): number => (typeof value === 'number' ? value : otherwise);

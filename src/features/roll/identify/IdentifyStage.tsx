@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { cautionsFor } from '@/core/safety/cautions';
 import { nitrateRisk } from '@/core/safety/nitrate';
 import { runProgress } from '@/core/run/runProgress';
-import type { Study } from '@/core/estimate/study';
+import type { EstimateAnalysis } from '@/core/estimate/study';
 import type { UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
 import { changeRoll, removeRoll, rollDraftKey, rollFormOf } from '@/data/rolls';
@@ -29,7 +29,7 @@ export function IdentifyStage({
   onDone,
 }: {
   dossier: RollDossier;
-  study: Study | null;
+  study: EstimateAnalysis | null;
   units: UnitChoice;
   nowYear: number;
   onDone: () => void;

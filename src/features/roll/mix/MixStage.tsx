@@ -20,10 +20,10 @@ import { useOpenMixes, useSettings, type RollDossier } from '@/data/queries';
 import { differenceWords } from '@/features/words/brewWords';
 import { stepAmountWords } from '@/features/words/stepWords';
 import { CautionList } from '@/ui/CautionList';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 
 /** What goes into the jug, in order, and the ways to weigh it. */
-export function MixStage({ dossier, inHand }: { dossier: RollDossier; inHand: PlanInHand }) {
+export function MixStage({ dossier, inHand }: { dossier: RollDossier; inHand: CurrentPlan }) {
   const { roll, stock, plan, brew } = dossier;
   if (plan === undefined || plan.pinned === null) {
     return (
@@ -66,7 +66,7 @@ function useBatch(plan: Plan, rollId: string, kit: Kit) {
   }, [plan, rollId, kit]);
 }
 
-function ToMix({ dossier: { roll }, plan, inHand }: { dossier: RollDossier; plan: Plan; inHand: PlanInHand }) {
+function ToMix({ dossier: { roll }, plan, inHand }: { dossier: RollDossier; plan: Plan; inHand: CurrentPlan }) {
   const router = useRouter();
   const settings = useSettings();
   const batch = useBatch(plan, roll.id, settings.kit);
@@ -139,7 +139,7 @@ function Order({ batch, settings }: { batch: Batch; settings: UnitChoice }) {
 const NOTICED_C = 0.25;
 
 /** What stands in the jug, against what was wanted. */
-function Mixed({ brew, plan, inHand }: { brew: NonNullable<RollDossier['brew']>; plan: Plan; inHand: PlanInHand }) {
+function Mixed({ brew, plan, inHand }: { brew: NonNullable<RollDossier['brew']>; plan: Plan; inHand: CurrentPlan }) {
   const units = useSettings();
   const differing = differences(brew.parts);
   return (

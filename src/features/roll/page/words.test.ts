@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { besidesWords } from '@/features/roll/choose/besidesWords';
 import { completeRequest, estimate } from '@/core/estimate/estimate';
 import type { EvidenceInput } from '@/core/estimate/evidenceSchema';
-import type { Piece } from '@/core/estimate/observations';
+import type { EvidenceItem } from '@/core/estimate/observations';
 import { ledgerRowIds } from '@/core/estimate/parameters';
 import { piecesOf } from '@/core/estimate/pieces';
 import { study } from '@/core/estimate/study';
@@ -202,8 +202,8 @@ describe('stages in one line', () => {
 
 describe('evidence in words', () => {
   const request = sampleRequest({ rollId: 'x', age: roomYears(20) });
-  const pieceOf = (evidence: EvidenceInput): Piece =>
-    piecesOf(completeRequest({ ...request, evidence: [evidence] }))[0] as Piece;
+  const pieceOf = (evidence: EvidenceInput): EvidenceItem =>
+    piecesOf(completeRequest({ ...request, evidence: [evidence] }))[0] as EvidenceItem;
   const clip = pieceOf({ kind: 'clip', id: 'clip', timeMin: 11, gradient: 0.44, baseFogD: 0.4, method: 'densities' });
   test.each<[EvidenceInput, string]>([
     [{ kind: 'chart', id: 'a', timeMin: 8, source: 'leaflet' }, 'A leaflet says 8:00 in instant coffee, 40 g/l'],

@@ -5,7 +5,7 @@ import type { Pinned, Roll } from '@/core/records/records';
 import { developSeconds } from '@/core/plan/developSeconds';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import type { UnitChoice } from '@/core/units/quantity';
-import type { RollStudy } from '@/workers/coreApi';
+import type { RollAnalysis } from '@/workers/coreApi';
 import { percentWords, shiftReasonWords } from '@/features/words/evidenceWords';
 
 /** The pinned time beside the new one, and why it moved. */
@@ -16,7 +16,7 @@ export function PinNote({
   rolls,
 }: {
   pinned: Pinned;
-  study: RollStudy;
+  study: RollAnalysis;
   units: UnitChoice;
   rolls: readonly Pick<Roll, 'id' | 'label'>[];
 }) {

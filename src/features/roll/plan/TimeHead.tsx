@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import type { Glance } from '@/core/estimate/study';
+import type { EstimatePreview } from '@/core/estimate/study';
 import { isGuess } from '@/core/estimate/isGuess';
 import { developerName } from '@/core/plan/developerName';
 import type { PlanChoices } from '@/core/plan/planForm';
@@ -16,7 +16,7 @@ import { lowerFirst } from '@/core/units/lowerFirst';
 import type { PlanState } from './usePlanForm';
 
 interface TimeHeadProps {
-  study: Glance;
+  study: EstimatePreview;
   choices: PlanChoices;
   state: PlanState;
   units: UnitChoice;

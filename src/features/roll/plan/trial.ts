@@ -1,12 +1,12 @@
 import { useSyncExternalStore } from 'react';
-import type { Glance } from '@/core/estimate/study';
+import type { EstimatePreview } from '@/core/estimate/study';
 import type { PlanChoices, PlanForm } from '@/core/plan/planForm';
 
 /** A plan as it is tried out while a slider moves, with its estimate; with the one before where its own takes long. */
 export interface Trial {
   form: PlanForm;
   /** Null until the first estimate of this trial has come. */
-  found: { choices: PlanChoices; glance: Glance } | null;
+  found: { choices: PlanChoices; estimatePreview: EstimatePreview } | null;
 }
 
 /**

@@ -9,14 +9,14 @@ import { changeForm } from '@/core/plan/changeForm';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
 import { readPlanForm, type PlanChoices, type PlanForm } from '@/core/plan/planForm';
 import { withStrategy } from '@/core/plan/withStrategy';
-import { planFormInHand } from '@/core/plan/planInHand';
+import { currentPlanForm } from '@/core/plan/planInHand';
 import { followDraft, keepDraft } from '@/data/drafts';
 import { planDraftKey } from '@/data/plans';
 import type { RollDossier } from '@/data/queries';
 import { useLearned, type Learned } from '@/features/learning/useLearned';
 import { useLast } from '@/ui/useLast';
 import { coreWorker } from '@/workers/core';
-import type { RollStudy } from '@/workers/coreApi';
+import type { RollAnalysis } from '@/workers/coreApi';
 import { Trials, type Trial } from './trial';
 import { TryingOut } from './tryingOut';
 
@@ -24,7 +24,7 @@ import { TryingOut } from './tryingOut';
 export type PlanState = 'current' | 'following' | 'mending';
 
 /** The plan of a roll while it is being chosen. */
-export interface PlanInHand {
+export interface CurrentPlan {
   form: PlanForm;
   change: (part: Partial<PlanForm>) => void;
   /** Changes a field while it is moved: it is shown together with its time at once, the rest of the page when it rests. */
@@ -43,7 +43,7 @@ export interface PlanInHand {
   /** What is wrong, by field. */
   errors: Partial<Record<string, string>>;
   /** The estimate for the last valid choices; null until the first arrives. */
-  study: RollStudy | null;
+  study: RollAnalysis | null;
   /** Whether the estimate belongs to what is typed, follows in a moment, or waits for something to be mended. */
   state: PlanState;
   /** Why there is no estimate although nothing typed is wrong; null as a rule. */
@@ -51,9 +51,9 @@ export interface PlanInHand {
 }
 
 /** Keeps the plan's form as typed, reads it, and asks the worker for the estimate. */
-export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly Brew[], nowMs: number): PlanInHand {
+export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly Brew[], nowMs: number): CurrentPlan {
   const { roll, stock, plan } = dossier;
-  const [form, setForm] = useState<PlanForm>(() => planFormInHand(roll, stock, plan, draft, nowMs));
+  const [form, setForm] = useState<PlanForm>(() => currentPlanForm(roll, stock, plan, draft, nowMs));
   const latestRef = useRef(form);
   const keptRef = useRef(form);
   const replace = useCallback(
@@ -84,7 +84,7 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
     () =>
       followDraft(planDraftKey(roll.id), (values) => {
         settle();
-        const followed = planFormInHand(roll, stock, plan, { ...latestRef.current, ...values });
+        const followed = currentPlanForm(roll, stock, plan, { ...latestRef.current, ...values });
         latestRef.current = followed;
         keptRef.current = followed;
         setForm(followed);
@@ -160,7 +160,7 @@ interface TryOut extends Around {
   replace: (form: PlanForm) => void;
 }
 
-function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pick<PlanInHand, 'tryOut' | 'trials'> & {
+function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pick<CurrentPlan, 'tryOut' | 'trials'> & {
   /** Takes at once what is being tried out, before anything else is changed. */
   settle: () => void;
 } {
@@ -171,7 +171,10 @@ function useTryOut({ roll, stock, jugs, nowMs, latestRef, replace }: TryOut): Pi
       if (!read.ok) return null;
       const { request } = requestOf({ roll, stock, jugs, nowMs }, read.value);
       if (request === null) return null;
-      return { choices: read.value, glance: await coreWorker().glance(request, form.muted, read.value.ownTimeMin) };
+      return {
+        choices: read.value,
+        estimatePreview: await coreWorker().estimatePreview(request, form.muted, read.value.ownTimeMin),
+      };
     };
     return new TryingOut(trials, { find, settle: replace });
   }, [trials, roll, stock, jugs, nowMs, replace]);
@@ -237,9 +240,9 @@ function useStudy(
   ownTimeMin: number | null,
   learned: Learned | null,
   variants: StrategyRequests,
-): { study: (RollStudy & { key: string }) | null; failed: string | null } {
+): { study: (RollAnalysis & { key: string }) | null; failed: string | null } {
   const [failure, setFailure] = useState<{ key: string; words: string } | null>(null);
-  const [answer, setAnswer] = useState<(RollStudy & { key: string }) | null>(null);
+  const [answer, setAnswer] = useState<(RollAnalysis & { key: string }) | null>(null);
   const key = useMemo(
     () => studyKey(request, muted, ownTimeMin, learned, variants),
     [request, muted, ownTimeMin, learned, variants],

@@ -3,21 +3,21 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { planFacts } from '@/core/plan/planFacts';
-import { stepsByKey } from '@/core/run/runSteps';
+import { stepsByKey } from '@/core/plan/runSteps';
 import { cautionsFor } from '@/core/safety/cautions';
 import { runProgress } from '@/core/run/runProgress';
 import type { UnitChoice } from '@/core/units/quantity';
 import { changeBaths } from '@/data/plans';
 import type { RollDossier } from '@/data/queries';
 import { layOutRun } from '@/data/runs';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 import { CautionList } from '@/ui/CautionList';
 import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
 import { useNow } from '@/ui/useNow';
 import { Term } from '@/ui/Term';
 import { BathList } from './BathList';
-import { TankMates, useTankMates } from './TankMates';
+import { SharedTank, useSharedTank } from './SharedTank';
 import { WaysOfDoing } from './WaysOfDoing';
 
 const clockOptions = [
@@ -29,12 +29,12 @@ const clockOptions = [
 const LOOK_AGAIN_MS = 5 * 60_000;
 
 /** The baths around development, and the way to the tank. */
-export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan: PlanInHand; units: UnitChoice }) {
+export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan: CurrentPlan; units: UnitChoice }) {
   const router = useRouter();
   const { roll, stock, run } = dossier;
   const pinnedPlan = dossier.plan;
   const nowMs = useNow(LOOK_AGAIN_MS);
-  const mates = useTankMates(
+  const mates = useSharedTank(
     roll,
     pinnedPlan?.pinned == null ? null : { ...pinnedPlan, pinned: pinnedPlan.pinned },
     dossier.brew ?? null,
@@ -137,7 +137,7 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
           onChange={(next) => change({ baths: next })}
           onPourIn={({ clock, seconds }) => change({ pourClock: clock, pourS: seconds })}
         />
-        <TankMates mates={mates} roll={roll} plan={{ ...pinnedPlan, pinned }} units={units} />
+        <SharedTank mates={mates} roll={roll} plan={{ ...pinnedPlan, pinned }} units={units} />
         <p className="text-[13px] text-ink2">
           The fixing time is common practice for this class of film. Better: clear a scrap of the leader in your fixer,
           and fix for twice its <Term id="clearing-time">clearing time</Term>.

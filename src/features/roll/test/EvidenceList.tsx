@@ -9,7 +9,7 @@ import type { RollDossier } from '@/data/queries';
 import { classes } from '@/ui/classes';
 import { stale } from '@/ui/stale';
 import { conflictWords, pieceOrigin, pieceWords } from '@/features/words/evidenceWords';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 
 /** Lines shown before the rest is asked for. */
 const SHOWN = 6;
@@ -22,7 +22,7 @@ export function EvidenceList({
   units,
 }: {
   dossier: RollDossier;
-  plan: PlanInHand;
+  plan: CurrentPlan;
   rolls: readonly Pick<Roll, 'id' | 'label'>[];
   units: UnitChoice;
 }) {

@@ -26,11 +26,11 @@ import { EvidenceList } from './EvidenceList';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { PinNote } from '@/features/roll/plan/PinNote';
 import { TimeHead } from '@/features/roll/plan/TimeHead';
-import type { PlanInHand } from '@/features/roll/plan/usePlanForm';
+import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 
 interface TestStageProps {
   dossier: RollDossier;
-  plan: PlanInHand;
+  plan: CurrentPlan;
   jugs: readonly Brew[];
   /** Names of the rolls that the evidence comes from. */
   rolls: readonly Pick<Roll, 'id' | 'label'>[];

@@ -12,7 +12,7 @@ const HALVINGS = 60;
  * Source: bisection (textbook).
  * @example crossing((x) => x * x, 2, 0, 2) // 1.41421356…
  */
-export function crossing(
+export function bisect(
   rising: (x: number) => number,
   wanted: number,
   low: number,

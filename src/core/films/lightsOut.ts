@@ -1,6 +1,6 @@
-import { conditionSigns } from '../films/conditionFacts';
-import type { Condition } from '../films/condition';
-import { filmFormats, fitsUsualReel, type FilmFormatId } from '../films/filmFormats';
+import { conditionSigns } from './conditionFacts';
+import type { Condition } from './condition';
+import { filmFormats, fitsUsualReel, type FilmFormatId } from './filmFormats';
 
 /** One step in the dark: what the hands do, and what the fingers feel when it is right. */
 export interface DarkStep {

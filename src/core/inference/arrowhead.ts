@@ -1,5 +1,14 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { Group, SparsePart, addSquare, elementOf, identity, matrixOf, squaredLength, type Rows } from './arrowGroup';
+import {
+  Group,
+  SparsePart,
+  addSquare,
+  elementOf,
+  identity,
+  matrixOf,
+  squaredLength,
+  type Rows,
+} from './arrowheadGroup';
 import { followRow, ownCovariance, pieceOf, sharedReading, takePrivate, type PrivateBlock } from './privateBlock';
 
 /**
@@ -7,7 +16,7 @@ import { followRow, ownCovariance, pieceOf, sharedReading, takePrivate, type Pri
  * shape of an arrow, and is solved group by group; the whole log stays small that way. Unknowns that a single piece of
  * evidence touches are taken out first.
  */
-export interface Arrow {
+export interface ArrowheadMatrix {
   /** Number of private unknowns of each piece. */
   privateSizes: readonly number[];
   /** Number of unknowns in each group. */
@@ -28,9 +37,9 @@ export interface SparseRow {
 }
 
 /** A factored normal matrix I + Σ w·jᵀj: prior information of one for each unknown, and what the rows add. */
-export interface FactoredArrow {
+export interface FactoredArrowhead {
   /** Solves (I + Σ w·jᵀj)·x = b; b and x as border and groups. */
-  solve: (right: ArrowVector) => ArrowVector;
+  solve: (right: ArrowheadVector) => ArrowheadVector;
   /** Covariance of two unknowns: an element of the inverse. */
   covariance: (a: Place, b: Place) => number;
   /** Variance of the linear combination of a row, by the row's number. */
@@ -38,14 +47,14 @@ export interface FactoredArrow {
 }
 
 /** A vector laid out as the unknowns are. */
-export interface ArrowVector {
+export interface ArrowheadVector {
   privates: Float64Array[];
   groups: Float64Array[];
   border: Float64Array;
 }
 
 /** A vector of zeros. */
-export function zeroVector({ privateSizes, groupSizes, borderSize }: Arrow): ArrowVector {
+export function zeroVector({ privateSizes, groupSizes, borderSize }: ArrowheadMatrix): ArrowheadVector {
   return {
     privates: privateSizes.map((size) => new Float64Array(size)),
     groups: groupSizes.map((size) => new Float64Array(size)),
@@ -53,27 +62,27 @@ export function zeroVector({ privateSizes, groupSizes, borderSize }: Arrow): Arr
   };
 }
 
-function partOf(vector: ArrowVector, place: Place): Float64Array | undefined {
+function partOf(vector: ArrowheadVector, place: Place): Float64Array | undefined {
   if (place.group === -1) return vector.border;
   return place.group >= 0 ? vector.groups[place.group] : vector.privates[pieceOf(place)];
 }
 
 /** An element of a vector. */
-export function elementAt(vector: ArrowVector, place: Place): number {
+export function elementAt(vector: ArrowheadVector, place: Place): number {
   return partOf(vector, place)?.[place.at] ?? 0;
 }
 
 /** Adds to an element of a vector. */
-export function addTo(vector: ArrowVector, place: Place, value: number): void {
+export function addTo(vector: ArrowheadVector, place: Place, value: number): void {
   const part = partOf(vector, place);
   if (part !== undefined) part[place.at] = (part[place.at] ?? 0) + value;
 }
 
 /** A vector changed part by part. */
 export function mapVector(
-  vector: ArrowVector,
+  vector: ArrowheadVector,
   change: (part: Float64Array, name: 'privates' | 'groups' | 'border', index: number) => Float64Array,
-): ArrowVector {
+): ArrowheadVector {
   return {
     privates: vector.privates.map((part, index) => change(part, 'privates', index)),
     groups: vector.groups.map((part, index) => change(part, 'groups', index)),
@@ -90,7 +99,11 @@ export function mapVector(
  * @returns the factored matrix. Positive definite always: the prior adds one to every diagonal element.
  * Source: Schur complement of the groups (textbook); Cholesky factors by the matrix package.
  */
-export function factorArrow(shape: Arrow, rows: readonly SparseRow[], weights: readonly number[]): FactoredArrow {
+export function factorArrowhead(
+  shape: ArrowheadMatrix,
+  rows: readonly SparseRow[],
+  weights: readonly number[],
+): FactoredArrowhead {
   const { groupSizes, borderSize } = shape;
   const blocks = blocksOf(rows, weights);
   const sharedRows = blocks.flatMap(({ block }) =>
@@ -220,7 +233,7 @@ export function factorArrow(shape: Arrow, rows: readonly SparseRow[], weights: r
     return variance + sharedVariance(found.block.places, row);
   };
 
-  const solveShared = (right: ArrowVector): ArrowVector => {
+  const solveShared = (right: ArrowheadVector): ArrowheadVector => {
     const reduced = new Float64Array(size);
     right.border.forEach((value, at) => {
       const index = active.of[at] ?? -1;
@@ -252,7 +265,7 @@ export function factorArrow(shape: Arrow, rows: readonly SparseRow[], weights: r
   };
 
   /** Private unknowns go first: Js·Gᵀ·b leaves the right side, and they follow once the shared ones are known. */
-  const solve = (right: ArrowVector): ArrowVector => {
+  const solve = (right: ArrowheadVector): ArrowheadVector => {
     const shared = mapVector(right, (part) => part.slice());
     const pulls = blocks.map(({ piece, block }) => {
       const b = right.privates[piece];

@@ -1,9 +1,9 @@
 import { LN_GRADIENT_PER_GRADE } from '../outcome/grades';
-import { currentStep } from './currentStep';
-import type { RunEvent } from './runEvents';
-import { runProgress } from './runProgress';
+import { currentStep } from '../run/currentStep';
+import type { RunEvent } from '../records/runEvents';
+import { runProgress } from '../run/runProgress';
 import { tankTimeConstant } from '../thermal/drift';
-import { TankTemperature, tankDose, timeOfDose } from './tankTemperature';
+import { TankTemperature, tankDose, timeOfDose } from '../run/tankTemperature';
 import { practiceGradient, type PracticeTank } from './practiceTank';
 
 /** What could be done better, the one thing that cost most. */

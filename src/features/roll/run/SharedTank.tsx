@@ -2,7 +2,8 @@
 
 import { useEffect, useState } from 'react';
 import * as z from 'zod';
-import { tankVolumeMl, type SharedTankRoll } from '@/core/run/sharedTank';
+import { tankVolumeMl } from '@/core/films/filmsInTank';
+import type { SharedTankRoll } from '@/core/plan/sharedTank';
 import { developSeconds } from '@/core/plan/developSeconds';
 import { MOST_ALONGSIDE, type Brew, type Pinned, type Plan, type Roll, type Stock } from '@/core/records/records';
 import { filmFormats } from '@/core/films/filmFormats';
@@ -17,7 +18,7 @@ import { coreWorker } from '@/workers/core';
 const matesSchema = z.object({ rollIds: z.array(z.string()).max(MOST_ALONGSIDE) });
 
 /** Rolls that share the tank, and what the tank's time means for each. */
-export interface Mates {
+export interface SharedTankChoice {
   /** Rolls that could share it. */
   possible: RollDossier[];
   chosen: RollDossier[];
@@ -34,7 +35,7 @@ export interface Mates {
 export type PinnedPlan = Plan & { pinned: Pinned };
 
 /** Follows which rolls share the tank of a plan, and works out what its time means for them. */
-export function useTankMates(roll: Roll, plan: PinnedPlan | null, brew: Brew | null, nowMs: number): Mates {
+export function useSharedTank(roll: Roll, plan: PinnedPlan | null, brew: Brew | null, nowMs: number): SharedTankChoice {
   const bench = useSettledBench();
   const learned = useLearned();
   const { form, change } = useDraft(`mates:${roll.id}`, matesSchema, (kept) => kept ?? { rollIds: [] });
@@ -95,14 +96,14 @@ function withoutEstimate({ outlook: _outlook, ...pinned }: Pinned): Pinned {
 }
 
 interface TankMatesProps {
-  mates: Mates;
+  mates: SharedTankChoice;
   roll: Roll;
   plan: PinnedPlan;
   units: UnitChoice;
 }
 
 /** Other rolls for the same tank: one clock for all, a line in the log and a verdict for each. */
-export function TankMates({ mates, roll, plan, units }: TankMatesProps) {
+export function SharedTank({ mates, roll, plan, units }: TankMatesProps) {
   const { possible, chosen, toggle, alongside, unknown } = mates;
   if (possible.length === 0) return null;
   const wantedMl = tankVolumeMl([roll.formatId, ...chosen.map((one) => one.roll.formatId)]);

@@ -1,15 +1,15 @@
 import { describe, expect, test } from 'vitest';
-import { crossing } from './crossing';
+import { bisect } from './bisection';
 import { medianOf } from './median';
 
 describe('where a rising function reaches a value', () => {
   test('is found to the last digit', () => {
-    expect(crossing((x) => x * x, 2, 0, 2)).toBeCloseTo(Math.SQRT2, 14);
-    expect(crossing(Math.exp, 1e6, 0, 50)).toBeCloseTo(Math.log(1e6), 12);
+    expect(bisect((x) => x * x, 2, 0, 2)).toBeCloseTo(Math.SQRT2, 14);
+    expect(bisect(Math.exp, 1e6, 0, 50)).toBeCloseTo(Math.log(1e6), 12);
   });
   test('is the first place of a step, and the upper end where it is never reached', () => {
-    expect(crossing((x) => (x >= 0.25 ? 1 : 0), 1, 0, 1)).toBeCloseTo(0.25, 14);
-    expect(crossing((x) => x, 5, 0, 1)).toBe(1);
+    expect(bisect((x) => (x >= 0.25 ? 1 : 0), 1, 0, 1)).toBeCloseTo(0.25, 14);
+    expect(bisect((x) => x, 5, 0, 1)).toBe(1);
   });
 });
 

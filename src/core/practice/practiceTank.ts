@@ -1,7 +1,7 @@
-import { seededEven, seededNormal } from '../devices/seededNoise';
+import { seededEven, seededNormal } from '../kit/seededNoise';
 import { toStep } from '../kit/readable';
 import type { Roll, Run } from '../records/records';
-import type { RunProgress } from './runProgress';
+import type { RunProgress } from '../run/runProgress';
 import { agitationSchools } from '../schedule/agitationSchools';
 import { wetSteps } from '../schedule/wetSteps';
 import { bathsOf, usualWetChoice } from '../plan/wetProcess';

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { sharedTankRolls, tankFilms, tankVolumeMl } from '@/core/run/sharedTank';
+import { tankFilms, tankVolumeMl } from '@/core/films/filmsInTank';
+import { sharedTankRolls } from '@/core/plan/sharedTank';
 import { learnFrom } from '@/core/learning/learning';
 import { pinnedSchema } from '@/core/records/records';
 import { demoRecords } from '@/data/demo/demoRecords';

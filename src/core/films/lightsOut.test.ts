@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { soundCondition } from '../films/conditionFacts';
-import { filmFormatIds } from '../films/filmFormats';
+import { soundCondition } from './conditionFacts';
+import { filmFormatIds } from './filmFormats';
 import { lightsOutCard } from './lightsOut';
 
 describe('the lights-out card', () => {

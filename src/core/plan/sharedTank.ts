@@ -1,11 +1,10 @@
-import { glance } from '../estimate/study';
-import { filmEquivalents, filmFormats, type FilmFormatId } from '../films/filmFormats';
+import { estimatePreview } from '../estimate/study';
 import type { Learning } from '../learning/learning';
 import { nearestPieces } from '../learning/benchEvidence';
 import type { Brew, Pinned, Roll, Stock } from '../records/records';
-import { estimateRequestFor } from '../plan/estimateRequestFor';
-import { pinOf } from '../plan/pinOf';
-import type { PlanChoices } from '../plan/planForm';
+import { estimateRequestFor } from './estimateRequestFor';
+import { pinOf } from './pinOf';
+import type { PlanChoices } from './planForm';
 
 /** Another roll in the same tank: what its own estimate says of the brew, and what is pinned for it. */
 export interface SharedTankRoll {
@@ -42,7 +41,7 @@ export function sharedTankRolls(
       // A time that is known for the tank's own film is not known for this one.
       const request = estimateRequestFor(roll, stock, { ...choices, knownTime: null }, brew, nowMs);
       const nearest = nearestPieces(learning.pieces, request, LISTED);
-      const seen = glance(request, learning.fitFor(request, []), nearest, timeMin);
+      const seen = estimatePreview(request, learning.fitFor(request, []), nearest, timeMin);
       // As many as a plan of its own would name: a pin does not grow with the log.
       const ids = nearest.map(({ evidence }) => evidence.id);
       return [{ rollId: roll.id, estimateMin: seen.estimate.timeMin, pinned: pinOf(seen, timeMin, ids, nowMs) }];
@@ -51,18 +50,4 @@ export function sharedTankRolls(
       return [];
     }
   });
-}
-
-/**
- * Volume that covers several reels in one tank: they stand on each other.
- * @param formatIds format of each roll
- * @returns ml. Source: our estimate, the sum of what covers each.
- */
-export function tankVolumeMl(formatIds: readonly FilmFormatId[]): number {
-  return formatIds.reduce((sum, id) => sum + filmFormats[id].coverVolumeMl, 0);
-}
-
-/** Films of 80 square inches in a tank. */
-export function tankFilms(formatIds: readonly FilmFormatId[]): number {
-  return formatIds.reduce((sum, id) => sum + filmEquivalents(id), 0);
 }

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { mean, standardDeviation } from 'simple-statistics';
-import { asShown, decimalsOf, readingLnSd, toStep, tooCoarse } from '../kit/readable';
-import { kitSchema } from '../kit/kitSchema';
-import { ordinaryKit } from '../kit/kit';
+import { asShown, decimalsOf, readingLnSd, toStep, tooCoarse } from './readable';
+import { kitSchema } from './kitSchema';
+import { ordinaryKit } from './kit';
 import type { Instrument } from './instrument';
 import { seededEven, seededNormal } from './seededNoise';
 import { SimulatedDensitometer } from './simulatedDensitometer';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import type { RunEvent } from './runEvents';
+import type { RunEvent } from '../records/runEvents';
 import { wetStepSchema } from '../schedule/wetSteps';
 import { practiceScore } from './practiceScore';
 import { practiceReading, practiceTank, practiceTemperature } from './practiceTank';

@@ -1,4 +1,4 @@
-import { toStep } from '../kit/readable';
+import { toStep } from './readable';
 import type { Reading, Scale } from './instrument';
 import { seededNormal } from './seededNoise';
 

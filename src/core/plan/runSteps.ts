@@ -3,7 +3,7 @@ import type { Plan } from '../records/records';
 import type { Bath } from '../schedule/baths';
 import { agitationSchools } from '../schedule/agitationSchools';
 import { wetSteps, type WetStep } from '../schedule/wetSteps';
-import { developSeconds } from '../plan/developSeconds';
+import { developSeconds } from './developSeconds';
 
 /** The movement of a plan: its own, else its school's. */
 export function movementOf({ movement, agitationId }: Pick<Plan, 'movement' | 'agitationId'>) {

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { limited } from '../schema/fields';
 import { interpolate } from '../inference/interpolate';
-import { LN_GRADIENT_PER_GRADE } from '../outcome/grades';
+import { LN_GRADIENT_PER_GRADE } from './grades';
 
 /** What a tank has to know of its estimate once it runs: it must not ask anybody then. */
 export const tankOutlookSchema = z.strictObject({

@@ -1,4 +1,4 @@
-import { toStep } from '../kit/readable';
+import { toStep } from './readable';
 import { driftTemperature, tankTimeConstant } from '../thermal/drift';
 import type { Probe, Reading } from './instrument';
 import { seededNormal } from './seededNoise';
