@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { GrowingEvidence, type LearningChange } from '@/core/learning/learning';
+import { GrowingEvidence } from '@/core/learning/learning';
+import type { LearningChange } from '@/core/learning/learningChange';
 import type { Records } from '@/core/records/records';
 import { bigBench } from '@/core/testing/bigBench';
 import { act } from './act';

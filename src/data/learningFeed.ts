@@ -1,6 +1,6 @@
 import { liveQuery } from 'dexie';
 import type { LearningFilm } from '@/core/learning/benchEvidence';
-import { noChange, type LearningChange } from '@/core/learning/learning';
+import { noChange, type LearningChange } from '@/core/learning/learningChange';
 import type { JudgedRun } from '@/core/run/judgedRun';
 import { database, type AetasDatabase } from './database';
 import { changedLines, countLines, lastRevision } from './lumps';

@@ -6,7 +6,8 @@ import { estimatePreview, study, type EstimatePreview, type EstimateAnalysis } f
 import { fitEvidence } from '@/core/estimate/fit';
 import { learnedFactors, type LearnedFactor } from '@/core/learning/learnedFactors';
 import { nearestPieces } from '@/core/learning/benchEvidence';
-import { GrowingEvidence, learnPieces, learnStarting, type LearningChange } from '@/core/learning/learning';
+import { GrowingEvidence, learnPieces, learnStarting } from '@/core/learning/learning';
+import type { LearningChange } from '@/core/learning/learningChange';
 import { benchTimes, type CurrentRoll } from '@/core/plan/benchTimes';
 import { verdictEffect } from '@/core/plan/verdictEffect';
 import { sharedTankRolls } from '@/core/plan/sharedTank';

@@ -16,6 +16,7 @@ import {
   type LearningRecords,
 } from './benchEvidence';
 import { judgedRuns, type JudgedRun } from '../run/judgedRun';
+import { noChange, type LearningChange } from './learningChange';
 
 /** Fits kept at a time, of a long log and of a short one: the bench's own, and those of rolls that switch pieces off or bring a time of their own. */
 const KEPT_FITS = { long: 12, short: 120 } as const;
@@ -89,18 +90,6 @@ export function learnPieces(
 export function learnStarting(values: readonly (readonly [string, number])[]): Learning {
   return { ...learnPieces([]), latest: () => startWith(values) };
 }
-
-/** What changed on a bench since it was last told. */
-export interface LearningChange {
-  films: readonly LearningFilm[];
-  runs: readonly JudgedRun[];
-  tests: readonly EvidenceRecord[];
-  /** Rolls, runs and tests that are gone. */
-  gone: { rolls: readonly string[]; runs: readonly string[]; tests: readonly string[] };
-}
-
-/** Nothing that changed. */
-export const noChange: LearningChange = { films: [], runs: [], tests: [], gone: { rolls: [], runs: [], tests: [] } };
 
 /**
  * Learns from a bench's records.

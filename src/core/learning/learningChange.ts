@@ -1,0 +1,15 @@
+import type { EvidenceRecord } from '../records/records';
+import type { JudgedRun } from '../run/judgedRun';
+import type { LearningFilm } from './benchEvidence';
+
+/** What changed on a bench since it was last told. */
+export interface LearningChange {
+  films: readonly LearningFilm[];
+  runs: readonly JudgedRun[];
+  tests: readonly EvidenceRecord[];
+  /** Rolls, runs and tests that are gone. */
+  gone: { rolls: readonly string[]; runs: readonly string[]; tests: readonly string[] };
+}
+
+/** Nothing that changed. */
+export const noChange: LearningChange = { films: [], runs: [], tests: [], gone: { rolls: [], runs: [], tests: [] } };
