@@ -1,12 +1,28 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
-export default defineConfig({
+const long = process.env.AETAS_LONG === '1';
+/** Tests of what keeps something between calls: a database, a worker, a feed. Each file has a world of its own. */
+const keeping = ['src/data/**/*.test.ts', 'src/features/learning/**/*.test.ts'];
+const shared = {
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  test: { environment: 'node', testTimeout: long ? 1_200_000 : 30_000 },
+} as const;
+
+export default defineConfig({
+  ...shared,
   test: {
-    // Soaks are files of their own, and run alone.
-    include: process.env.AETAS_LONG === '1' ? ['src/**/*.long.ts'] : ['src/**/*.test.ts'],
-    environment: 'node',
-    testTimeout: process.env.AETAS_LONG === '1' ? 1_200_000 : 30_000,
+    ...shared.test,
+    projects: long
+      ? // Soaks are files of their own, and run alone.
+        [{ ...shared, test: { ...shared.test, name: 'long', include: ['src/**/*.long.ts'] } }]
+      : [
+          // Pure code is loaded once for all files: that was most of their time.
+          {
+            ...shared,
+            test: { ...shared.test, name: 'pure', include: ['src/**/*.test.ts'], exclude: keeping, isolate: false },
+          },
+          { ...shared, test: { ...shared.test, name: 'keeping', include: keeping } },
+        ],
   },
 });

@@ -13,7 +13,12 @@ interface Form {
 }
 
 const forms: readonly Form[] = [
-  { form: 'a new roll', path: '/rolls/new', field: (page) => page.getByLabel('Note'), text: 'WorkerClient the barograph' },
+  {
+    form: 'a new roll',
+    path: '/rolls/new',
+    field: (page) => page.getByLabel('Note'),
+    text: 'WorkerClient the barograph',
+  },
   {
     form: 'a plan',
     path: '/rolls/tin-3#choose',
@@ -95,7 +100,10 @@ test('what was typed at the last moment is in a file that is saved next, and a t
   await expect(page.getByText(/unfinished form/)).toBeVisible();
   const draftsOf = async (): Promise<unknown[]> => (await recordsOf(page, 'aetas-demo')).drafts ?? [];
   expect(await draftsOf()).toContainEqual(
-    expect.objectContaining({ id: 'roll:new', values: expect.objectContaining({ note: 'WorkerClient the barograph' }) }),
+    expect.objectContaining({
+      id: 'roll:new',
+      values: expect.objectContaining({ note: 'WorkerClient the barograph' }),
+    }),
   );
   expect(await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('aetas.typed')))).toEqual(
     [],

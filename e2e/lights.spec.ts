@@ -112,14 +112,17 @@ async function axeFaults(page: Page, rule?: string): Promise<string[]> {
   }, rule);
 }
 
-/** A view in all three lights, one key apart: axe's rules once, contrast in each, and no green or blue in Safe. */
-async function checkLights(page: Page, where: string, after = 'day'): Promise<void> {
+/**
+ * A view in all three lights, one key apart: axe's rules once, and no green or blue in Safe. What of contrast hangs on the colours alone
+ * is a unit test of the palettes; one view is held against it in every light all the same.
+ */
+async function checkLights(page: Page, where: string, after = 'day', contrastToo = false): Promise<void> {
   await page.evaluate(await readFile(axePath, 'utf8'));
   expect(await axeFaults(page), where).toEqual([]);
   for (const light of ['dim', 'safe']) {
     await page.keyboard.press('l');
     await expect(page.locator('html')).toHaveAttribute('data-light', light);
-    expect(await axeFaults(page, 'color-contrast'), `${where} in ${light} light`).toEqual([]);
+    if (contrastToo) expect(await axeFaults(page, 'color-contrast'), `${where} in ${light} light`).toEqual([]);
   }
   expect(await brightestForbidden(page), `${where} in safe light`).toBeLessThanOrEqual(DARK);
   await page.keyboard.press('l');
@@ -136,7 +139,7 @@ for (const [name, some] of [
     for (const path of some) {
       await openDemo(page, path);
       if (path === '/rolls/tin-3') await page.locator('canvas').first().waitFor();
-      await checkLights(page, path);
+      await checkLights(page, path, 'day', path === '/rolls/tin-3');
     }
   });
 }
@@ -145,7 +148,7 @@ test('axe finds nothing at the tank, in any light', async ({ page }) => {
   await openDemo(page, '/rolls/portraits');
   await goToTank(page);
   // At the tank the key moves between Dim and Safe: nobody is thrown into daylight.
-  await checkLights(page, 'tank', 'dim');
+  await checkLights(page, 'tank', 'dim', true);
 });
 
 test('axe finds nothing while fields are wrong', async ({ page }) => {

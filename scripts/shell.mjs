@@ -21,6 +21,26 @@ export function run(command, args, extra = {}) {
   return status ?? 1;
 }
 
+/**
+ * Runs a command beside others; its output comes at its end, in one piece.
+ * @returns its exit code
+ */
+export function runBeside(command, args, extra = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'], env: { ...env, ...extra } });
+    const said = [];
+    child.stdout.on('data', (piece) => said.push(piece));
+    child.stderr.on('data', (piece) => said.push(piece));
+    const end = (code, words = '') => {
+      process.stdout.write(Buffer.concat(said));
+      if (words !== '') console.error(words);
+      resolve(code ?? 1);
+    };
+    child.on('error', (error) => end(1, `${command} could not be started: ${error.message}`));
+    child.on('close', (code) => end(code));
+  });
+}
+
 /** Starts a command and leaves it running. */
 export function start(command, args, extra = {}, stdio = 'inherit') {
   return spawn(command, args, { cwd: root, stdio, env: { ...env, ...extra } });

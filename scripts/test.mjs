@@ -1,7 +1,6 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureBuild } from './build.mjs';
-import { ensureChromium, ensurePackages, root, run, tool } from './shell.mjs';
+import { ensureChromium, ensurePackages, root, run, runBeside, tool } from './shell.mjs';
 
 /** Runs every check, adds up both runners, and ends with one line that says so. */
 const results = join(root, 'test-results');
@@ -12,9 +11,10 @@ let passed = 0;
 let failed = 0;
 
 /** A check without counts of its own: one that passed or failed. */
-function check(name, command, args) {
-  console.log(`\n${name}`);
-  if (run(command, args) === 0) passed += 1;
+async function check(name, command, args) {
+  const code = await runBeside(command, args);
+  console.log(`${name}: ${code === 0 ? 'passed' : 'FAILED'}`);
+  if (code === 0) passed += 1;
   else failed += 1;
 }
 
@@ -42,20 +42,20 @@ const chromium = ensureChromium();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 
-check('Layout', tool('prettier'), ['--check', '--log-level', 'warn', '.']);
-check('Lint', tool('eslint'), ['.']);
+console.log('\nLayout, lint and types, and the build beside them');
 run(tool('next'), ['typegen']);
-check('Types', tool('tsc'), ['--noEmit']);
+const building = runBeside(process.execPath, ['-e', "import('./scripts/build.mjs').then((m) => m.ensureBuild())"]);
+await check('Layout', tool('prettier'), ['--check', '--cache', '--log-level', 'warn', '.']);
+await check('Lint', tool('eslint'), ['--cache', '--cache-location', 'node_modules/.cache/eslint', '.']);
+await check('Types', tool('tsc'), ['--noEmit']);
+if ((await building) !== 0) process.exit(1);
+passed += 1;
 
 console.log('\nUnit tests');
 const unitCode = run(tool('vitest'), ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unitFile}`]);
 const unit = readJson(unitFile);
 add('Vitest', unit && { passed: unit.numPassedTests, failed: unit.numFailedTests });
 if (unitCode !== 0 && unit?.numFailedTests === 0) failed += 1;
-
-console.log('\nBuild');
-ensureBuild();
-passed += 1;
 
 console.log('\nBrowser tests');
 const browserCode = run(tool('playwright'), ['test'], { CHROMIUM_PATH: chromium });

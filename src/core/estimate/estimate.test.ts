@@ -301,7 +301,7 @@ describe('bad input', () => {
       'developer.parts.concentrate',
       /0\.1 to 100/,
     ],
-    ['an unknown field', { ...coffeeRequest, colour: 'red' }, '', /colour/],
+    ['an unknown field', { ...coffeeRequest, colour: 'red' }, 'colour', /colour/],
     [
       'a bad year deep inside',
       { ...coffeeRequest, age: { storage: [{ years: -4, temperatureC: 20 }] } },
