@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import { request as httpRequest } from 'node:http';
 import { expect, test } from '@playwright/test';
 import { coffeeRequest } from '../src/core/testing/sampleRequest';
 import { estimate, completeRequest } from '../src/core/estimate/estimate';
@@ -33,6 +34,32 @@ test('every problem has its path and a sentence', async ({ request }) => {
   const { problems } = (await answer.json()) as { problems: { path: string; message: string }[] };
   expect(problems.map(({ path }) => path).sort()).toEqual(['film.familyId', 'film.iso', 'temperatureC']);
   for (const { message } of problems) expect(message).toMatch(/\.$/);
+});
+
+test('a method that no address answers is refused and breaks nothing', async ({ baseURL, request }) => {
+  const { hostname, port } = new URL(baseURL ?? '');
+  const status = await new Promise((resolve, reject) => {
+    httpRequest({ hostname, port, path: '/api/estimate', method: 'TRACE' }, (answer) => {
+      answer.resume();
+      resolve(answer.statusCode);
+    })
+      .on('error', reject)
+      .end();
+  });
+  expect(status).toBe(405);
+  expect((await request.post('/api/estimate', { data: coffeeRequest })).status()).toBe(200);
+});
+
+test('many at once are answered in turns, or asked to come again, and a page is answered meanwhile', async ({
+  request,
+}) => {
+  const all = Array.from({ length: 60 }, () => request.post('/api/estimate', { data: coffeeRequest }));
+  expect((await request.get('/')).status()).toBe(200);
+  const answers = await Promise.all(all);
+  for (const answer of answers) expect([200, 503]).toContain(answer.status());
+  expect(answers.filter((answer) => answer.status() === 200).length).toBeGreaterThanOrEqual(40);
+  const refused = answers.find((answer) => answer.status() === 503);
+  if (refused !== undefined) expect(refused.headers()['retry-after']).toBe('1');
 });
 
 test('what is not JSON, or too large, is refused', async ({ request }) => {
