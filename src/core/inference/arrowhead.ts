@@ -91,7 +91,8 @@ export function mapVector(
 }
 
 /**
- * Adds up and factors the normal matrix.
+ * Adds up and factors the normal matrix A = I + Σ w·jᵀj, block by block: private unknowns of a piece are taken out first, then
+ * those of each group, and what is left is the border's own small matrix.
  * @param shape sizes of groups and border
  * @param rows Jacobian rows divided by their noise; a row touches one group at most, the border, and private unknowns of
  *   its piece; rows of one piece stand together and share one list of places
@@ -104,17 +105,42 @@ export function factorArrowhead(
   rows: readonly SparseRow[],
   weights: readonly number[],
 ): FactoredArrowhead {
-  const { groupSizes, borderSize } = shape;
   const blocks = blocksOf(rows, weights);
-  const sharedRows = blocks.flatMap(({ block }) =>
+  const factors = withBorder(sumOf(shape, blocks));
+  const blockOf = new Map(blocks.flatMap(({ piece, block }) => (piece < 0 ? [] : [[piece, block] as const])));
+  const readings = blocks.flatMap(({ block }) => block.own.map((_, index) => ({ block, index })));
+  return {
+    solve: (right) => solveWhole(factors, blocks, right),
+    covariance: (a, b) => covarianceOf(factors, blockOf, a, b),
+    varianceOf: (reading) => {
+      const found = readings[reading];
+      if (found === undefined) return 0;
+      const { row, variance } = sharedReading(found.block, found.index);
+      return variance + sharedVariance(factors, found.block.places, row);
+    },
+  };
+}
+
+/** The normal matrix of the shared unknowns: each group with its inside and its reach into the border, and the border's rest. */
+interface Summed {
+  groups: Group[];
+  /** The border without what the groups explain, S = B − Σ Rᵀ·D⁻¹·R, row after row. */
+  border: Float64Array;
+  size: number;
+  /** Which unknowns of the border some row moves; the others keep their prior and stay out. */
+  active: { of: Int32Array; count: number };
+}
+
+/** Adds up the rows that are left when the private unknowns are gone, and takes each group out of the border. */
+function sumOf({ groupSizes, borderSize }: ArrowheadMatrix, blocks: readonly Block[]): Summed {
+  const rows = blocks.flatMap(({ block }) =>
     block.whitened.map((values): SparseRow => ({ places: block.places, values })),
   );
-  // Unknowns of the border that no row moves keep their prior: they stay out of the matrix.
-  const active = activeBorder(sharedRows, borderSize);
+  const active = activeBorder(rows, borderSize);
   const size = active.count;
   const border = identity(size);
   const groups = groupSizes.map((groupSize) => new Group(groupSize));
-  for (const { places } of sharedRows) {
+  for (const { places } of rows) {
     const group = groups[groupOf(places)];
     if (group === undefined) continue;
     for (const place of places) {
@@ -123,7 +149,7 @@ export function factorArrowhead(
     }
   }
   groups.forEach((group) => group.open());
-  for (const { places, values } of sharedRows) {
+  for (const { places, values } of rows) {
     const inside = new SparsePart(places.length);
     const outside = new SparsePart(places.length);
     for (let i = 0; i < places.length; i++) {
@@ -137,9 +163,20 @@ export function factorArrowhead(
     addSquare(border, size, outside);
   }
   for (const group of groups) group.reduce(border, size);
+  return { groups, border, size, active };
+}
+
+/** A summed matrix whose border is factored as well, S = L·Lᵀ. */
+interface Factors extends Summed {
+  borderFactor: CholeskyDecomposition | null;
+  lower: Rows;
+  /** A column of S⁻¹, made when it is first asked for. */
+  column: (at: number) => Float64Array;
+}
+
+function withBorder(summed: Summed): Factors {
+  const { border, size } = summed;
   const borderFactor = size === 0 ? null : new CholeskyDecomposition(matrixOf(border, size, size));
-  const lower: Rows = borderFactor === null ? [] : borderFactor.lowerTriangularMatrix.to2DArray();
-  /** Columns of the border's inverse, each made when it is first asked for. */
   const columns = new Map<number, Float64Array>();
   const column = (at: number): Float64Array => {
     const known = columns.get(at);
@@ -150,160 +187,164 @@ export function factorArrowhead(
     columns.set(at, made);
     return made;
   };
+  return { ...summed, borderFactor, lower: borderFactor?.lowerTriangularMatrix.to2DArray() ?? [], column };
+}
 
-  /** Covariance of two shared unknowns. */
-  const sharedCovariance = (a: Place, b: Place): number => {
-    if (a.group >= 0 && b.group < 0) return sharedCovariance(b, a);
-    if (a.group < 0) {
-      const at = active.of[a.at] ?? -1;
-      if (b.group >= 0) return at < 0 ? 0 : -(groups[b.group] as Group).reachOf(b.at, column(at));
-      const other = active.of[b.at] ?? -1;
-      return at < 0 || other < 0 ? Number(a.at === b.at) : (column(at)[other] ?? 0);
-    }
-    const [groupA, groupB] = [groups[a.group] as Group, groups[b.group] as Group];
-    let sum = a.group === b.group ? elementOf(groupA.insideInverse(), a.at, b.at) : 0;
-    for (let j = 0; j < groupB.touched.length; j++) {
-      const w = groupB.reach(b.at, j);
-      if (w !== 0) sum += w * groupA.reachOf(a.at, column(groupB.touched[j] ?? 0));
-    }
-    return sum;
-  };
-  const blockByPiece = new Map(blocks.flatMap(({ piece, block }) => (piece < 0 ? [] : [[piece, block] as const])));
-  const covariance = (a: Place, b: Place): number => {
-    const [pieceA, pieceB] = [pieceOf(a), pieceOf(b)];
-    if (pieceA < 0 && pieceB < 0) return sharedCovariance(a, b);
-    if (pieceA < 0) return covariance(b, a);
-    const block = blockByPiece.get(pieceA);
-    if (block === undefined) return pieceA === pieceB && a.at === b.at ? 1 : 0;
-    const column = block.ownAt.indexOf(a.at);
-    const follow = followRow(block, column);
-    const own = pieceA === pieceB ? ownCovariance(block, column, block.ownAt.indexOf(b.at)) : 0;
-    if (pieceA === pieceB) {
-      const other = followRow(block, block.ownAt.indexOf(b.at));
-      return (
-        own +
-        block.places.reduce(
-          (sum, place, s) =>
-            follow[s] === 0
-              ? sum
-              : sum +
-                (follow[s] ?? 0) *
-                  block.places.reduce((inner, next, t) => inner + (other[t] ?? 0) * sharedCovariance(place, next), 0),
-          0,
-        )
-      );
-    }
+/** Covariance of two shared unknowns: S⁻¹ in the border, −W·S⁻¹ between a group and the border, D⁻¹ + W·S⁻¹·Wᵀ within groups. */
+function sharedCovariance(factors: Factors, a: Place, b: Place): number {
+  const { groups, active, column } = factors;
+  if (a.group >= 0 && b.group < 0) return sharedCovariance(factors, b, a);
+  if (a.group < 0) {
+    const at = active.of[a.at] ?? -1;
+    if (b.group >= 0) return at < 0 ? 0 : -(groups[b.group] as Group).reachOf(b.at, column(at));
+    const other = active.of[b.at] ?? -1;
+    return at < 0 || other < 0 ? Number(a.at === b.at) : (column(at)[other] ?? 0);
+  }
+  const [groupA, groupB] = [groups[a.group] as Group, groups[b.group] as Group];
+  let sum = a.group === b.group ? elementOf(groupA.insideInverse(), a.at, b.at) : 0;
+  for (let j = 0; j < groupB.touched.length; j++) {
+    const w = groupB.reach(b.at, j);
+    if (w !== 0) sum += w * groupA.reachOf(a.at, column(groupB.touched[j] ?? 0));
+  }
+  return sum;
+}
+
+/** Covariance of any two unknowns: a private one follows the shared ones that its piece touches, and has a scatter of its own. */
+function covarianceOf(factors: Factors, blockOf: ReadonlyMap<number, PrivateBlock>, a: Place, b: Place): number {
+  const [pieceA, pieceB] = [pieceOf(a), pieceOf(b)];
+  if (pieceA < 0 && pieceB < 0) return sharedCovariance(factors, a, b);
+  if (pieceA < 0) return covarianceOf(factors, blockOf, b, a);
+  const block = blockOf.get(pieceA);
+  if (block === undefined) return pieceA === pieceB && a.at === b.at ? 1 : 0;
+  const column = block.ownAt.indexOf(a.at);
+  const follow = followRow(block, column);
+  if (pieceA !== pieceB)
     return block.places.reduce(
-      (sum, place, s) => (follow[s] === 0 ? sum : sum + (follow[s] ?? 0) * covariance(place, b)),
+      (sum, place, s) => (follow[s] === 0 ? sum : sum + (follow[s] ?? 0) * covarianceOf(factors, blockOf, place, b)),
       0,
     );
-  };
+  const other = followRow(block, block.ownAt.indexOf(b.at));
+  const followed = block.places.reduce(
+    (sum, place, s) =>
+      follow[s] === 0
+        ? sum
+        : sum +
+          (follow[s] ?? 0) *
+            block.places.reduce(
+              (inner, next, t) => inner + (other[t] ?? 0) * sharedCovariance(factors, place, next),
+              0,
+            ),
+    0,
+  );
+  return ownCovariance(block, column, block.ownAt.indexOf(b.at)) + followed;
+}
 
-  /** v·A⁻¹·v within the group, and what is left of the row for the border after the group has spoken. */
-  const sharedVariance = (places: readonly Place[], values: Float64Array): number => {
-    const group = groups[groupOf(places)];
-    const inside = new Float64Array(group?.size ?? 0);
-    const left = new Map<number, number>();
-    let variance = 0;
-    places.forEach((place, index) => {
-      const value = values[index] ?? 0;
-      if (value === 0) return;
-      const at = place.group < 0 ? (active.of[place.at] ?? -1) : -1;
-      if (place.group >= 0) inside[place.at] = value;
-      else if (at < 0) variance += value * value;
-      else left.set(at, value);
-    });
-    if (group !== undefined) {
-      const own = group.insideInverse();
-      for (let i = 0; i < inside.length; i++) {
-        const value = inside[i] ?? 0;
-        if (value === 0) continue;
-        for (let j = 0; j < inside.length; j++) variance += value * (inside[j] ?? 0) * elementOf(own, i, j);
-        for (let j = 0; j < group.touched.length; j++)
-          left.set(group.touched[j] ?? 0, (left.get(group.touched[j] ?? 0) ?? 0) - value * group.reach(i, j));
-      }
+/** v·A⁻¹·v of a row of shared unknowns: within its group, and what is left of it for the border after the group has spoken. */
+function sharedVariance(
+  { groups, active, lower, size }: Factors,
+  places: readonly Place[],
+  values: Float64Array,
+): number {
+  const group = groups[groupOf(places)];
+  const inside = new Float64Array(group?.size ?? 0);
+  const left = new Map<number, number>();
+  let variance = 0;
+  places.forEach((place, index) => {
+    const value = values[index] ?? 0;
+    if (value === 0) return;
+    const at = place.group < 0 ? (active.of[place.at] ?? -1) : -1;
+    if (place.group >= 0) inside[place.at] = value;
+    else if (at < 0) variance += value * value;
+    else left.set(at, value);
+  });
+  if (group !== undefined) {
+    const own = group.insideInverse();
+    for (let i = 0; i < inside.length; i++) {
+      const value = inside[i] ?? 0;
+      if (value === 0) continue;
+      for (let j = 0; j < inside.length; j++) variance += value * (inside[j] ?? 0) * elementOf(own, i, j);
+      for (let j = 0; j < group.touched.length; j++)
+        left.set(group.touched[j] ?? 0, (left.get(group.touched[j] ?? 0) ?? 0) - value * group.reach(i, j));
     }
-    return variance + squaredLength(lower, left, size);
-  };
-  const readings = blocks.flatMap(({ block }) => block.own.map((_, index) => ({ block, index })));
-  const varianceOf = (reading: number): number => {
-    const found = readings[reading];
-    if (found === undefined) return 0;
-    const { row, variance } = sharedReading(found.block, found.index);
-    return variance + sharedVariance(found.block.places, row);
-  };
+  }
+  return variance + squaredLength(lower, left, size);
+}
 
-  const solveShared = (right: ArrowheadVector): ArrowheadVector => {
-    const reduced = new Float64Array(size);
-    right.border.forEach((value, at) => {
-      const index = active.of[at] ?? -1;
-      if (index >= 0) reduced[index] = value;
-    });
-    const own = groups.map((group, index) => {
-      const rightGroup = right.groups[index] as Float64Array;
-      for (let j = 0; j < group.touched.length; j++) {
-        const at = group.touched[j] ?? 0;
-        for (let i = 0; i < group.size; i++)
-          reduced[at] = (reduced[at] ?? 0) - group.reach(i, j) * (rightGroup[i] ?? 0);
-      }
-      return group.solveInside(rightGroup);
-    });
-    const outer =
-      borderFactor === null ? reduced : Float64Array.from(borderFactor.solve(Matrix.columnVector(reduced)).to1DArray());
-    own.forEach((answer, index) => {
-      const group = groups[index] as Group;
-      for (let i = 0; i < group.size; i++) {
-        for (let j = 0; j < group.touched.length; j++)
-          answer[i] = (answer[i] ?? 0) - group.reach(i, j) * (outer[group.touched[j] ?? 0] ?? 0);
-      }
-    });
-    return {
-      privates: right.privates,
-      groups: own,
-      border: right.border.map((value, at) => ((active.of[at] ?? -1) < 0 ? value : (outer[active.of[at] ?? 0] ?? 0))),
-    };
+/** Shared unknowns: groups give their right sides to the border, the border is solved, and the groups follow it. */
+function solveShared({ groups, active, size, borderFactor }: Factors, right: ArrowheadVector): ArrowheadVector {
+  const reduced = new Float64Array(size);
+  right.border.forEach((value, at) => {
+    const index = active.of[at] ?? -1;
+    if (index >= 0) reduced[index] = value;
+  });
+  const own = groups.map((group, index) => {
+    const rightGroup = right.groups[index] as Float64Array;
+    for (let j = 0; j < group.touched.length; j++) {
+      const at = group.touched[j] ?? 0;
+      for (let i = 0; i < group.size; i++) reduced[at] = (reduced[at] ?? 0) - group.reach(i, j) * (rightGroup[i] ?? 0);
+    }
+    return group.solveInside(rightGroup);
+  });
+  const outer =
+    borderFactor === null ? reduced : Float64Array.from(borderFactor.solve(Matrix.columnVector(reduced)).to1DArray());
+  own.forEach((answer, index) => {
+    const group = groups[index] as Group;
+    for (let i = 0; i < group.size; i++) {
+      for (let j = 0; j < group.touched.length; j++)
+        answer[i] = (answer[i] ?? 0) - group.reach(i, j) * (outer[group.touched[j] ?? 0] ?? 0);
+    }
+  });
+  return {
+    privates: right.privates,
+    groups: own,
+    border: right.border.map((value, at) => ((active.of[at] ?? -1) < 0 ? value : (outer[active.of[at] ?? 0] ?? 0))),
   };
+}
 
-  /** Private unknowns go first: Js·Gᵀ·b leaves the right side, and they follow once the shared ones are known. */
-  const solve = (right: ArrowheadVector): ArrowheadVector => {
-    const shared = mapVector(right, (part) => part.slice());
-    const pulls = blocks.map(({ piece, block }) => {
-      const b = right.privates[piece];
-      return block.own.map((_, i) =>
-        b === undefined
-          ? 0
-          : block.gain.reduce((sum, g, column) => sum + (g[i] ?? 0) * (b[block.ownAt[column] ?? 0] ?? 0), 0),
+/** All unknowns: Js·Gᵀ·b of the private ones leaves the right side, and they follow once the shared ones are known. */
+function solveWhole(factors: Factors, blocks: readonly Block[], right: ArrowheadVector): ArrowheadVector {
+  const shared = mapVector(right, (part) => part.slice());
+  const pulls = blocks.map(({ piece, block }) => {
+    const b = right.privates[piece];
+    return block.own.map((_, i) =>
+      b === undefined
+        ? 0
+        : block.gain.reduce((sum, g, column) => sum + (g[i] ?? 0) * (b[block.ownAt[column] ?? 0] ?? 0), 0),
+    );
+  });
+  blocks.forEach(({ block }, k) =>
+    block.shared.forEach((row, i) =>
+      block.places.forEach((place, s) => addTo(shared, place, -(row[s] ?? 0) * (pulls[k]?.[i] ?? 0))),
+    ),
+  );
+  const solved = solveShared(factors, shared);
+  const privates = right.privates.map((part) => part.slice());
+  for (const { piece, block } of blocks) {
+    const own = privates[piece];
+    const b = right.privates[piece];
+    if (own === undefined || b === undefined) continue;
+    const along = block.shared.map((row, i) => {
+      const fromShared = block.places.reduce((sum, place, s) => sum + (row[s] ?? 0) * elementAt(solved, place), 0);
+      return (
+        fromShared + block.ownAt.reduce((sum, at, column) => sum + (block.own[i]?.[column] ?? 0) * (b[at] ?? 0), 0)
       );
     });
-    blocks.forEach(({ block }, k) =>
-      block.shared.forEach((row, i) =>
-        block.places.forEach((place, s) => addTo(shared, place, -(row[s] ?? 0) * (pulls[k]?.[i] ?? 0))),
-      ),
-    );
-    const solved = solveShared(shared);
-    const privates = right.privates.map((part) => part.slice());
-    for (const { piece, block } of blocks) {
-      const own = privates[piece];
-      const b = right.privates[piece];
-      if (own === undefined || b === undefined) continue;
-      const along = block.shared.map((row, i) => {
-        const fromShared = block.places.reduce((sum, place, s) => sum + (row[s] ?? 0) * elementAt(solved, place), 0);
-        return (
-          fromShared + block.ownAt.reduce((sum, at, column) => sum + (block.own[i]?.[column] ?? 0) * (b[at] ?? 0), 0)
-        );
-      });
-      block.ownAt.forEach((at, column) => {
-        own[at] = (b[at] ?? 0) - along.reduce((sum, value, i) => sum + (block.gain[column]?.[i] ?? 0) * value, 0);
-      });
-    }
-    return { ...solved, privates };
-  };
-  return { solve, covariance, varianceOf };
+    block.ownAt.forEach((at, column) => {
+      own[at] = (b[at] ?? 0) - along.reduce((sum, value, i) => sum + (block.gain[column]?.[i] ?? 0) * value, 0);
+    });
+  }
+  return { ...solved, privates };
+}
+
+/** The rows of one piece, with its private unknowns taken out. */
+interface Block {
+  piece: number;
+  block: PrivateBlock;
 }
 
 /** Rows by piece, without their private unknowns. */
-function blocksOf(rows: readonly SparseRow[], weights: readonly number[]): { piece: number; block: PrivateBlock }[] {
-  const blocks: { piece: number; block: PrivateBlock }[] = [];
+function blocksOf(rows: readonly SparseRow[], weights: readonly number[]): Block[] {
+  const blocks: Block[] = [];
   for (let from = 0; from < rows.length;) {
     const { places } = rows[from] as SparseRow;
     let to = from + 1;
