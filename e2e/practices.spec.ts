@@ -24,23 +24,6 @@ interface LoggedRun {
   setup: { developer: Record<string, unknown>; bromideGPerL: number };
 }
 
-/** Takes the baths of a kind out of the list. */
-async function takeOut(page: Page, name: RegExp): Promise<void> {
-  const baths = page.getByRole('list', { name: 'Wet steps' });
-  while ((await baths.getByRole('button', { name }).count()) > 0) {
-    await baths.getByRole('button', { name }).first().click();
-    await baths.getByRole('button', { name: 'Take this bath out' }).click();
-  }
-}
-
-/** Writes how long a bath takes. */
-async function bathTime(page: Page, name: string, time: string): Promise<void> {
-  const bath = page.getByRole('list', { name: 'Wet steps' }).getByRole('listitem').filter({ hasText: name }).first();
-  await bath.getByRole('button', { name: `Change ${name}` }).click();
-  await bath.getByRole('textbox', { name: /^(Time|Usually)/ }).fill(time);
-  await bath.getByRole('button', { name: `Close ${name}` }).click();
-}
-
 /** Fills a movement of one’s own. */
 async function build(page: Page, prefix: string, fields: Record<string, string>): Promise<void> {
   for (const [field, value] of Object.entries(fields)) {
@@ -120,21 +103,6 @@ test('weighed coffee 9.6/4/18 g in 400 ml, 12 min, 10 then 3 turns, 3-6-12-24', 
   expect(turnsOf(run, 'wash')).toEqual([3, 6, 12, 24]);
 });
 
-test('beer at 30 °C, 15 min, water, then a stop of 10 s', async ({ page }) => {
-  await choose(page, 'Made with', /beer/i);
-  await page.locator('#temperatureC').fill('30');
-  await page.locator('#sodaGPerL').fill('100');
-  await myTime(page, '15 min');
-  await mixed(page);
-  await choose(page, 'After the developer', 'Water first, then acid');
-  await bathTime(page, 'Acid stop', '10 s');
-  const run = await develop(page);
-  expect(run.temperatureC).toBe(30);
-  expect(run.pinned.timeMin).toBe(15);
-  expect(lengths(run, 'stop').map(([name]) => name)).toEqual(['Rinse', 'Acid stop']);
-  expect(lengths(run, 'stop').at(-1)).toEqual(['Acid stop', 10]);
-});
-
 test('syrup 9 + 291, 6 min, stop 30 s, fix 10 min moved 30 s on and 30 s off', async ({ page }) => {
   await page.getByRole('radio', { name: 'Concentrate' }).click();
   await choose(page, 'Kind of developer', /syrup/i);
@@ -159,37 +127,6 @@ test('syrup 9 + 291, 6 min, stop 30 s, fix 10 min moved 30 s on and 30 s off', a
   );
 });
 
-test('p-aminophenol 6 + 600, a stand of an hour with one wake-up', async ({ page }) => {
-  await page.getByRole('radio', { name: 'Concentrate' }).click();
-  await choose(page, 'Kind of developer', /aminophenol/i);
-  await page.locator('#volumeMl').fill('606');
-  await page.locator('#concentrateParts').fill('6');
-  await page.locator('#waterParts').fill('600');
-  await choose(page, 'How the tank is moved', 'Stand, one wake-up at half time');
-  await myTime(page, '1 h');
-  await mixed(page);
-  const run = await develop(page);
-  const [tank] = run.steps.filter(({ kind }) => kind === 'develop');
-  expect(tank?.durationS).toBe(3600);
-  expect(tank?.cues.map(({ startS }) => startS)).toEqual([0, 1800]);
-  expect(run.movementName).toBe('Stand, one wake-up at half time');
-});
-
-test('phenidone concentrate, a stand of 45 min, 2 min of still water, then a stop of a minute', async ({ page }) => {
-  await page.getByRole('radio', { name: 'Concentrate' }).click();
-  await choose(page, 'Kind of developer', /^Phenidone–hydroquinone liquid Usually/);
-  await choose(page, 'How the tank is moved', 'Stand, one wake-up at half time');
-  await myTime(page, '45:00');
-  await mixed(page);
-  await choose(page, 'After the developer', 'Still water for 2 minutes, then acid');
-  const run = await develop(page);
-  expect(run.pinned.timeMin).toBe(45);
-  expect(lengths(run, 'stop')).toEqual([
-    ['Still water', 120],
-    ['Acid stop', 60],
-  ]);
-});
-
 test('a control without its main agent: no estimate, my time, and it goes into the log', async ({ page }) => {
   await page.getByRole('radio', { name: 'My own, no estimate' }).click();
   await expect(page.locator('#otherName')).toHaveAttribute('aria-invalid', 'true');
@@ -201,23 +138,6 @@ test('a control without its main agent: no estimate, my time, and it goes into t
   expect(run.developerName).toBe('Soda and vitamin C alone');
   expect(run.setup.developer).toEqual({ kind: 'other', name: 'Soda and vitamin C alone' });
   expect(run.steps.find(({ kind }) => kind === 'develop')?.durationS).toBe(600);
-});
-
-test('one-bath at 24 °C, rotation, 4 min, and no bath that it does not need', async ({ page }) => {
-  await page.getByRole('radio', { name: 'One-bath' }).click();
-  await page.locator('#temperatureC').fill('24');
-  await choose(page, 'How the tank is moved', 'Continuous rotation');
-  await myTime(page, '240 s');
-  await mixed(page);
-  await takeOut(page, /^Change Pre-soak/);
-  await choose(page, /^Wash (\d changes|Running|As you)/, 'Running water, 10 min');
-  await choose(page, 'Last bath', 'None');
-  const run = await develop(page);
-  expect(run.steps.map(({ name, durationS }) => [name, durationS])).toEqual([
-    ['Develop and fix', 240],
-    ['Wash', 600],
-  ]);
-  expect(run.steps[0]?.cues).toEqual([{ startS: 0, endS: 228, turns: null }]);
 });
 
 test('my own movement and my own baths are kept, and the next roll of the film begins with them', async ({ page }) => {
