@@ -12,7 +12,7 @@ import { rebuildLines, type StoredSink } from './lines';
 import { Passage, type Handed } from './passage';
 import { inSteps, step } from './steps';
 import { Refusal, forgetTrouble, guardedWrite } from './trouble';
-import { dropAllAhead } from './typedAhead';
+import { dropAllAhead } from './draftJournal';
 import { clearBench, keepWhole, undoAct } from './undo';
 
 /** Records that leave the database at a time. */

@@ -21,7 +21,7 @@ import { tableNames } from '@/core/records/tables';
 import { benchName, type BenchName } from './benchName';
 import type { Lump } from './lumps';
 import { packing } from './packing';
-import { bringInAhead, type Done } from './typedAhead';
+import { bringInAhead, type Done } from './draftJournal';
 import { upgradeTables } from './upgrade';
 
 /** Something that was done and can be undone: what it was, and how it is taken back. */

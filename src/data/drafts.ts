@@ -1,7 +1,7 @@
 import { liveQuery } from 'dexie';
 import { database, type AetasDatabase } from './database';
 import { forgetTrouble, guardedWrite } from './trouble';
-import { dropAhead, lastStamp, mergedDraft, readAhead, seenStamp, writeAhead } from './typedAhead';
+import { dropAhead, lastStamp, mergedDraft, readAhead, seenStamp, writeAhead } from './draftJournal';
 
 /** Parts of records that are stored as they are typed; their drafts are named by these, and by the record's id. */
 const partNames = ['kit', 'hints', 'storage', 'xray', 'condition', 'frames', 'tank'] as const;

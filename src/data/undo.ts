@@ -8,7 +8,7 @@ import { actTables, database, type Act, type AetasDatabase, type Kept } from './
 import { rebuildLines, refreshLines } from './lines';
 import { inSteps, step, type Steps } from './steps';
 import { Refusal, guardedWrite } from './trouble';
-import { dropAllAhead } from './typedAhead';
+import { dropAllAhead } from './draftJournal';
 
 /** Records that are kept in one lump, as they are stored. */
 const BATCH = 1000;

@@ -8,7 +8,7 @@ import { formatMinutes } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
 import { useLearned } from '@/features/learning/useLearned';
-import { usePlanDraft } from '@/features/keeping/usePlanDraft';
+import { usePlanDraft } from '@/features/drafts/usePlanDraft';
 import { Band } from '@/ui/Band';
 import { classes } from '@/ui/classes';
 import { MENDING } from '@/ui/mending';

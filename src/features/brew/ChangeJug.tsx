@@ -4,7 +4,7 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import * as z from 'zod';
 import { typed } from '@/core/schema/typed';
-import { useDraft } from '@/features/keeping/useDraft';
+import { useDraft } from '@/features/drafts/useDraft';
 import type { JugChange } from '@/core/brewing/changeJug';
 import { substanceIds, substanceOf, type SubstanceId } from '@/core/chemistry/substances';
 import type { Brew } from '@/core/records/records';

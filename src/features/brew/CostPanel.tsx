@@ -12,7 +12,7 @@ import {
 } from '@/core/brewing/cost';
 import { formatNumber, type QuantityKind } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
-import { useDraft } from '@/features/keeping/useDraft';
+import { useDraft } from '@/features/drafts/useDraft';
 import { Quantity } from '@/ui/Quantity';
 import type { BenchPart } from './Workbench';
 

@@ -15,7 +15,7 @@ import { formatQuantity, type QuantityKind, type UnitChoice } from '@/core/units
 import { kitPart } from '@/data/typedParts';
 import { useKeptSettings } from '@/data/queries';
 import type { Settings } from '@/core/records/records';
-import { useTypedPart } from '@/features/keeping/useTypedPart';
+import { useTypedPart } from '@/features/drafts/useTypedPart';
 import { OwnTeaspoons } from './OwnTeaspoons';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';

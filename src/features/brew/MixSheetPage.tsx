@@ -16,7 +16,7 @@ import { formatDuration } from '@/core/units/duration';
 import { formatQuantity, parseQuantity, type UnitChoice } from '@/core/units/quantity';
 import { bottleMix, dropMix, mixDraftPrefix, recordMixEvent } from '@/data/brews';
 import { useMix, useSettings } from '@/data/queries';
-import { useDraftText } from '@/features/keeping/useDraft';
+import { useDraftText } from '@/features/drafts/useDraft';
 import { CautionList } from '@/ui/CautionList';
 import { FieldError } from '@/ui/Field';
 import { classes } from '@/ui/classes';

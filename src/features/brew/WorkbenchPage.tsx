@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
 import { useRecipes, useSettings, useSettledBench } from '@/data/queries';
-import { usePlanDraft } from '@/features/keeping/usePlanDraft';
+import { usePlanDraft } from '@/features/drafts/usePlanDraft';
 import { Workbench } from './Workbench';
 import { workbenchStart } from './useWorkbench';
 

@@ -19,7 +19,7 @@ import { readPlanForm } from '@/core/plan/planForm';
 import { currentPlanForm } from '@/core/plan/planInHand';
 import { developerName } from '@/core/plan/developerName';
 import type { Bench, RollDossier } from '@/data/queries';
-import { useDraft, type DraftForm } from '@/features/keeping/useDraft';
+import { useDraft, type DraftForm } from '@/features/drafts/useDraft';
 import { useLast } from '@/ui/useLast';
 
 /** What a workbench is opened for: a recipe, and the roll that it serves. */

@@ -12,7 +12,7 @@ import { takeAdviceInto } from '@/data/plans';
 import { runKnowledge } from '@/core/plan/runKnowledge';
 import { useSettledBench, type RollDossier } from '@/data/queries';
 import { useReadings } from '@/data/readings';
-import { useDraft } from '@/features/keeping/useDraft';
+import { useDraft } from '@/features/drafts/useDraft';
 import { classes } from '@/ui/classes';
 
 /** Suspects that are drawn; the rest share what is left. */

@@ -16,7 +16,7 @@ import {
 import { eveningRoll } from '@/core/evening/eveningWish';
 import { useSettings, useSettledBench, type Bench } from '@/data/queries';
 import { download } from '@/ui/download';
-import { useDraft } from '@/features/keeping/useDraft';
+import { useDraft } from '@/features/drafts/useDraft';
 import { Choice } from '@/ui/Choice';
 import { Empty, TinPicture } from '@/ui/Empty';
 import { Field } from '@/ui/Field';

@@ -6,7 +6,7 @@ import { stockFamilies, stockFamilyIds } from '@/core/films/stockFamilies';
 import { formatDuration } from '@/core/units/duration';
 import { formatNumber } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
-import { useDraft } from '@/features/keeping/useDraft';
+import { useDraft } from '@/features/drafts/useDraft';
 import { Choice } from '@/ui/Choice';
 import { FieldError } from '@/ui/Field';
 import { MENDING } from '@/ui/mending';

@@ -4,7 +4,7 @@ import type { Result } from '@/core/schema/result';
 import { guardedFile, mergeTable, openBenchSource, type MergeReport } from '@/data/benchFiles';
 import { readRecordTable, recordTable, type CsvTable } from '@/core/formats/recordTable';
 import { database } from '@/data/database';
-import { dropAllAhead } from '@/data/typedAhead';
+import { dropAllAhead } from '@/data/draftJournal';
 import { benchWorker, stopBenchWorker } from '@/workers/bench';
 import { coreWorker } from '@/workers/core';
 import { download } from '@/ui/download';

@@ -7,7 +7,7 @@ import type { RunProgress } from '@/core/run/runProgress';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { useBrews, useSettings } from '@/data/queries';
 import { chooseJug } from '@/data/runs';
-import { useDraft } from '@/features/keeping/useDraft';
+import { useDraft } from '@/features/drafts/useDraft';
 import { Choice } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
 

@@ -6,7 +6,7 @@ import { clearingToExpect } from '@/core/run/tankChecks';
 import type { RunProgress } from '@/core/run/runProgress';
 import { formatDuration } from '@/core/units/duration';
 import { useBrews } from '@/data/queries';
-import { useDraft } from '@/features/keeping/useDraft';
+import { useDraft } from '@/features/drafts/useDraft';
 import type { TankClock } from './useTankClock';
 
 /** The stopwatch as it was pressed: a page that is closed and opened again goes on counting. */

@@ -1,7 +1,7 @@
 'use client';
 
 import { dropDraft } from '@/data/drafts';
-import { useDraftText } from '@/features/keeping/useDraft';
+import { useDraftText } from '@/features/drafts/useDraft';
 
 interface NoteBoxProps {
   runId: string;

@@ -4,7 +4,7 @@ import type { BathJump } from '@/core/run/tankView';
 import { formatDuration } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { dropDraft } from '@/data/drafts';
-import { useDraftText } from '@/features/keeping/useDraft';
+import { useDraftText } from '@/features/drafts/useDraft';
 
 interface TankNoticesProps {
   unstored: string | null;

@@ -7,7 +7,7 @@ import { isSamePress } from '@/core/run/runProgress';
 import { dropDraft, keepDraft } from '@/data/drafts';
 import { recordEvents } from '@/data/runs';
 import { storageTrouble } from '@/data/trouble';
-import { lastStamp } from '@/data/typedAhead';
+import { lastStamp } from '@/data/draftJournal';
 import { partKey, tankPart } from '@/data/typedParts';
 
 /** How often a write that failed is tried again, ms. */

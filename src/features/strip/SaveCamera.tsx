@@ -9,7 +9,7 @@ import { readCgats } from '@/core/formats/cgats';
 import { formatNumber } from '@/core/units/quantity';
 import { dropDraft } from '@/data/drafts';
 import { keepCamera } from '@/data/readings';
-import { useDraft } from '@/features/keeping/useDraft';
+import { useDraft } from '@/features/drafts/useDraft';
 import { FileButton } from '@/features/files/FileButton';
 import { Field } from '@/ui/Field';
 

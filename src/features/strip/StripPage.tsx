@@ -7,7 +7,7 @@ import type { Brew } from '@/core/records/records';
 import { developedMin } from '@/core/run/judgedRun';
 import { runProgress } from '@/core/run/runProgress';
 import { useBrews, useDossier, useSettings, type RollDossier } from '@/data/queries';
-import { usePlanDraft } from '@/features/keeping/usePlanDraft';
+import { usePlanDraft } from '@/features/drafts/usePlanDraft';
 import { usePlanForm } from '@/features/roll/plan/usePlanForm';
 import { NotHere } from '@/features/shell/NotHere';
 import { useNow } from '@/ui/useNow';

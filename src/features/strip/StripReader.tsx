@@ -18,7 +18,7 @@ import type { Roll } from '@/core/records/records';
 import { keepReading, stripDraftKey, useCameras } from '@/data/readings';
 import { formatMinutes } from '@/core/units/duration';
 import type { UnitChoice } from '@/core/units/quantity';
-import { useDraft } from '@/features/keeping/useDraft';
+import { useDraft } from '@/features/drafts/useDraft';
 import { EmptyChart } from '@/ui/EmptyChart';
 import { Segments } from '@/ui/Segments';
 import { useLast } from '@/ui/useLast';

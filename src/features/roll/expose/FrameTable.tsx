@@ -3,7 +3,7 @@
 import type { Frame } from '@/core/exposure/frame';
 import { readFrames } from '@/core/exposure/readFrames';
 import { framesPart } from '@/data/typedParts';
-import { useTypedPart } from '@/features/keeping/useTypedPart';
+import { useTypedPart } from '@/features/drafts/useTypedPart';
 
 const columns = [
   ['frame', 'Frame'],

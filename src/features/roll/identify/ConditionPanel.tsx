@@ -7,7 +7,7 @@ import { filmFormats, fitsUsualReel } from '@/core/films/filmFormats';
 import { stockFamilies } from '@/core/films/stockFamilies';
 import type { RollDossier } from '@/data/queries';
 import { conditionPart } from '@/data/typedParts';
-import { useTypedPart } from '@/features/keeping/useTypedPart';
+import { useTypedPart } from '@/features/drafts/useTypedPart';
 import { Choice } from '@/ui/Choice';
 import { Term } from '@/ui/Term';
 

@@ -9,7 +9,7 @@ import { Decades } from '@/ui/Decades';
 import { Field } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { timelinePercent, timelineScale } from '@/ui/timelineScale';
-import { useTypedPart } from '@/features/keeping/useTypedPart';
+import { useTypedPart } from '@/features/drafts/useTypedPart';
 
 const kinds = { stamp: 'A box date', bought: 'Bought fresh', use: 'Years of use', story: 'A story' } as const;
 

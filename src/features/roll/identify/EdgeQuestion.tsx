@@ -3,7 +3,7 @@
 import { edgePrints, type EdgePrint } from '@/core/films/conditionFacts';
 import type { Roll } from '@/core/records/records';
 import { conditionPart } from '@/data/typedParts';
-import { useTypedPart } from '@/features/keeping/useTypedPart';
+import { useTypedPart } from '@/features/drafts/useTypedPart';
 import { Segments } from '@/ui/Segments';
 
 const options = [

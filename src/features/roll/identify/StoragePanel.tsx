@@ -16,7 +16,7 @@ import { Quantity } from '@/ui/Quantity';
 import { timelinePercent, timelineScale, timelineYear, type TimelineScale } from '@/ui/timelineScale';
 import { keyedValue } from '@/ui/sliderValue';
 import { Term } from '@/ui/Term';
-import { useTypedPart } from '@/features/keeping/useTypedPart';
+import { useTypedPart } from '@/features/drafts/useTypedPart';
 
 const places = storagePresetIds.map((value) => ({ value, name: storagePresets[value].name }));
 

@@ -15,8 +15,8 @@ import { verdictValuesSchema, type VerdictValues } from '@/core/outcome/verdict'
 import { runProgress } from '@/core/run/runProgress';
 import type { RollDossier } from '@/data/queries';
 import { verdictDraftKey, writeVerdict } from '@/data/verdicts';
-import { useDraft } from '@/features/keeping/useDraft';
-import { useFaults } from '@/features/keeping/useFaults';
+import { useDraft } from '@/features/drafts/useDraft';
+import { useFaults } from '@/features/drafts/useFaults';
 import { Field } from '@/ui/Field';
 import { contrastStrips, fogStrips, shadowStrips } from '@/features/scene/gradeStrips';
 import { StripChoice } from '@/features/scene/StripChoice';

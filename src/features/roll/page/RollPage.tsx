@@ -21,7 +21,7 @@ import { Stage } from './Stage';
 import { TestStage } from '@/features/roll/test/TestStage';
 import { rollLine } from '@/features/words/rollWords';
 import { stageSummary } from './stageWords';
-import { usePlanDraft } from '@/features/keeping/usePlanDraft';
+import { usePlanDraft } from '@/features/drafts/usePlanDraft';
 import { usePlanForm } from '@/features/roll/plan/usePlanForm';
 
 /** How often the age of the brew is looked at again, ms. */

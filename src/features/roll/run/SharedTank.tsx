@@ -10,7 +10,7 @@ import { filmFormats } from '@/core/films/filmFormats';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { useSettledBench, type RollDossier } from '@/data/queries';
-import { useDraft } from '@/features/keeping/useDraft';
+import { useDraft } from '@/features/drafts/useDraft';
 import { useLearned } from '@/features/learning/useLearned';
 import { percentWords } from '@/features/words/evidenceWords';
 import { coreWorker } from '@/workers/core';

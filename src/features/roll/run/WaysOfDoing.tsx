@@ -6,7 +6,7 @@ import { bathFormOf, bathFormsOf, freeKey, type BathForm } from '@/core/schedule
 import type { Bath, PourIn } from '@/core/schedule/baths';
 import { ownNote } from '@/core/schedule/wetSteps';
 import { keepBaths, removeHabit, useHabits } from '@/data/habits';
-import { useDraftText } from '@/features/keeping/useDraft';
+import { useDraftText } from '@/features/drafts/useDraft';
 import { Choice } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
 

@@ -4,7 +4,7 @@ import type * as z from 'zod';
 import type { Finding } from '@/core/evidence/evidenceRecord';
 import type { Result } from '@/core/schema/result';
 import { evidenceDraftKey } from '@/data/evidence';
-import { useDraft, type DraftForm } from '@/features/keeping/useDraft';
+import { useDraft, type DraftForm } from '@/features/drafts/useDraft';
 
 /**
  * The form of a test, kept as typed on every change, so that a reload in the middle of a test loses nothing.

@@ -4,7 +4,7 @@ import { database } from './database';
 import { dropDraft, keepDraft, keepEarly, readDraft } from './drafts';
 import { replaceRecords } from './undo';
 import { noRecords } from '@/core/records/tables';
-import { dropAhead, readAhead, writeAhead } from './typedAhead';
+import { dropAhead, readAhead, writeAhead } from './draftJournal';
 
 /** The browser's immediate store, as far as it is used; it can be filled up. */
 class Store {

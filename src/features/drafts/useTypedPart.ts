@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { keepDraft, readDraft } from '@/data/drafts';
-import { lastStamp } from '@/data/typedAhead';
+import { lastStamp } from '@/data/draftJournal';
 import { partKey, type TypedPart } from '@/data/typedParts';
 
 /**
