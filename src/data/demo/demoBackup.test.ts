@@ -108,7 +108,7 @@ describe('a damaged, foreign or newer file is refused whole, with the path to th
     [
       'an extra field',
       damaged((file) => Object.assign(file.records.plans?.[0] ?? {}, { colour: 'red' })),
-      'records.plans[0]',
+      'records.plans[0].colour',
       /colour/,
     ],
     [
