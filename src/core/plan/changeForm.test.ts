@@ -8,7 +8,9 @@ import { demoInputs } from '../testing/demoInputs';
 import { sampleBrew } from '../testing/sampleBrew';
 import { changeForm, formDeveloperKey, knownTimeForNow } from './changeForm';
 import { estimateRequestFor } from './estimateRequestFor';
-import { initialPlanForm, readPlanForm, type PlanForm } from './planForm';
+import { movementFormOf } from '../schedule/movementForm';
+import { bursts, seconds } from '../schedule/movement';
+import { initialPlanForm, planFormOf, readPlanForm, type PlanForm } from './planForm';
 import { thinnedFrom, withStrategy } from './withStrategy';
 
 const { NOW, roll, stock } = demoInputs;
@@ -194,5 +196,68 @@ describe('two thousand walks through the form', () => {
       }),
       { numRuns: 300, seed: 12 },
     );
+  });
+});
+
+describe('a time that is known with the tank moved as planned', () => {
+  const own = movementFormOf({
+    name: 'Mine',
+    movement: bursts(seconds(30), [60, 'start', seconds(20)]),
+  });
+  const hold = withStrategy(start, 'hold', jugs);
+  const said = changeForm(
+    hold,
+    {
+      movement: own,
+      knownTimeOn: true,
+      knownTimeMin: 10,
+      knownTimeSource: 'own',
+      knownTimeAgitation: 'plan',
+      knownTimeAged: true,
+    },
+    jugs,
+  );
+  const at20 = { ...said, temperatureC: 20, knownTimeC: 20 };
+  test('comes back as it is with a movement of one’s own', () => {
+    expect(bandOf(at20).timeMin).toBeCloseTo(10, 3);
+    // Found once a minute, it would be another.
+    expect(bandOf({ ...at20, knownTimeAgitation: 'ten-each-minute' }).timeMin).toBeLessThan(9.9);
+  });
+  test('survives being pinned and opened again', () => {
+    const read = readPlanForm(at20, roll, jugs);
+    if (!read.ok) throw new Error(read.problems[0]?.message);
+    const stamps = { id: 'p', createdMs: 0, updatedMs: 0, rollId: roll.id, pinned: null };
+    const opened = planFormOf({ ...stamps, ...read.value }, start);
+    expect(bandOf(opened).timeMin).toBeCloseTo(10, 3);
+  });
+  test('was known with the school, and not with the stand that is chosen afterwards', () => {
+    const stand = withStrategy(
+      { ...hold, knownTimeOn: true, knownTimeMin: 10, knownTimeAgitation: 'plan' },
+      'stand',
+      jugs,
+    );
+    expect(stand.knownTimeAgitation).toBe(hold.agitationId);
+  });
+});
+
+describe('what cools', () => {
+  test('is what stands in the tank, however large the jug is', () => {
+    const choices = readPlanForm(
+      { ...withStrategy(start, 'hold', jugs), ambientC: 12, temperatureC: 24, volumeMl: 500 },
+      roll,
+      [],
+    );
+    if (!choices.ok) throw new Error(choices.problems[0]?.message);
+    const time = (volumeMl: number): number =>
+      estimate(
+        estimateRequestFor(
+          roll,
+          stock,
+          choices.value,
+          { ...sampleBrew(NOW), ...choices.value, volumeMl, films: 0, mixedMs: NOW } as never,
+          NOW,
+        ),
+      ).timeMin;
+    expect(time(1000)).toBeCloseTo(time(500), 9);
   });
 });
