@@ -113,7 +113,7 @@ const ANOTHER_ROLL = 'another roll';
  * The setting of another roll of the same film: what belongs to this roll alone, such as how it was kept, is another one's there. A
  * jug that stands ready serves both; otherwise it has a brew of its own.
  */
-export function anotherRoll(setting: SituationInput): SituationInput {
+function anotherRoll(setting: SituationInput): SituationInput {
   const ownBrew = setting.brewId === `brew of ${setting.rollId}`;
   return { ...setting, rollId: ANOTHER_ROLL, brewId: ownBrew ? `brew of ${ANOTHER_ROLL}` : setting.brewId };
 }

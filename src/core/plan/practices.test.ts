@@ -23,7 +23,6 @@ const start = initialPlanForm({ familyId: stock.familyId, formatId: roll.formatI
 const units = { temperature: 'C', volume: 'ml' } as const;
 
 interface Practice {
-  name: string;
   form: Partial<PlanForm>;
   moved: AgitationSchoolId;
   /** My time, as it is typed. */
@@ -78,7 +77,6 @@ const dilution = (text: string, family: keyof typeof developerFamilies): Partial
 describe('practices, from the plan to the tank', () => {
   test('coffee 40/16/54, 10 min, 5 turns each 30 s, three water rinses, 5-10-15-20', () => {
     const { steps, plan } = laidOut({
-      name: 'coffee',
       form: {},
       moved: 'five-each-half-minute',
       time: '10',
@@ -96,7 +94,6 @@ describe('practices, from the plan to the tank', () => {
   });
   test('beer at 30 °C, 15 min, water, then acid', () => {
     const { steps, plan, timeMin } = laidOut({
-      name: 'beer',
       form: { agentId: 'dark-beer', agentPerL: 500, temperatureC: 30, sodaGPerL: 100 },
       moved: 'ten-each-minute',
       time: '15 min',
@@ -107,7 +104,6 @@ describe('practices, from the plan to the tank', () => {
   });
   test('p-aminophenol 6 + 600, a stand of an hour with one wake-up', () => {
     const { steps, plan } = laidOut({
-      name: 'stand',
       form: { ...dilution('6+600', 'p-aminophenol'), volumeMl: 606 },
       moved: 'stand',
       time: '1 h',
@@ -119,7 +115,6 @@ describe('practices, from the plan to the tank', () => {
   });
   test('a stand of 45 min, 2 min of still water, then a stop of a minute', () => {
     const { steps, timeMin } = laidOut({
-      name: 'stand',
       form: dilution('1+15', 'pq-liquid'),
       moved: 'stand',
       time: '45:00',
@@ -133,7 +128,6 @@ describe('practices, from the plan to the tank', () => {
   });
   test('a control without its main agent is a developer of its own name, with my time', () => {
     const { steps, plan } = laidOut({
-      name: 'control',
       form: { developerKind: 'other', otherName: 'Soda and vitamin C alone' },
       moved: 'ten-each-minute',
       time: '10:00',
@@ -143,7 +137,6 @@ describe('practices, from the plan to the tank', () => {
   });
   test('one-bath at 24 °C, rotation, 240 s, and no bath that it does not need', () => {
     const { steps } = laidOut({
-      name: 'one-bath',
       form: { developerKind: 'one-bath', temperatureC: 24 },
       moved: 'continuous',
       time: '240 s',

@@ -127,7 +127,7 @@ function isAct(event: RunEvent): event is Act {
  * @param events what happened, in order
  * @returns the events without those undone and their undoing
  */
-export function settledEvents(events: readonly RunEvent[]): RunEvent[] {
+function settledEvents(events: readonly RunEvent[]): RunEvent[] {
   const kept: RunEvent[] = [];
   for (const event of events) {
     if (event.kind !== 'undo') kept.push(event);
