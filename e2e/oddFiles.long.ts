@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { unzipSync, zipSync } from 'fflate';
-import { chance } from '../src/core/testing/calibration/chance';
+import { chance } from '../src/core/testing/chance';
 import { openDemo, recordsOf } from './bench';
 
 /** How many files are made odd. */

@@ -10,7 +10,7 @@ import { ensurePackages, root } from './shell.mjs';
  */
 async function calibration() {
   return (
-    await runnerImport(join(root, 'src/core/testing/calibration/calibrate.ts'), {
+    await runnerImport(join(root, 'calibration/calibrate.ts'), {
       configFile: false,
       logLevel: 'error',
     })

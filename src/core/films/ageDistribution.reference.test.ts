@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { chance } from '../testing/calibration/chance';
+import { chance } from '../testing/chance';
 import { sampleRequest } from '../testing/sampleRequest';
 import { workOut } from '../estimate/estimate';
 import { deviationsOf } from '../estimate/posterior';

@@ -3,7 +3,7 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { errorFunction, quantileSorted } from 'simple-statistics';
 import { describe, expect, test } from 'vitest';
 import { sampleRequest, roomYears } from '../testing/sampleRequest';
-import { chance } from '../testing/calibration/chance';
+import { chance } from '../testing/chance';
 import { workOut, type EstimateContext } from '../estimate/estimate';
 import { speedAfterLoss } from '../units/stops';
 import { controlledQuantile } from './controlledQuantile';

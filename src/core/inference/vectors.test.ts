@@ -1,6 +1,6 @@
 import { Matrix } from 'ml-matrix';
 import { describe, expect, test } from 'vitest';
-import { chance } from '../testing/calibration/chance';
+import { chance } from '../testing/chance';
 import { dot, times } from './vectors';
 
 describe('vectors against the package ml-matrix', () => {

@@ -1,5 +1,5 @@
 import type { Records } from '../records/records';
-import { chance } from './calibration/chance';
+import { chance } from './chance';
 
 /** An hour and a day, ms. */
 const HOUR_MS = 3_600_000;

@@ -8,7 +8,7 @@ import type { EvidenceItem } from '../estimate/observations';
 import type { EstimateRequestInput } from '../estimate/request';
 import { BASE_GRADIENT } from '../kinetics/targets';
 import { stockFamilyIds } from '../films/stockFamilies';
-import { chance } from './calibration/chance';
+import { chance } from './chance';
 import { roomYears, sampleRequest } from './sampleRequest';
 
 /** Formulas: the bought classes, and kitchen brews of one agent or two. */

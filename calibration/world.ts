@@ -1,14 +1,14 @@
-import { developerFamilies, type DeveloperFamilyId } from '../../chemistry/developerFamilies';
-import { completeRequest } from '../../estimate/estimate';
-import type { EvidenceInput } from '../../estimate/evidenceSchema';
-import type { EstimateRequest, EstimateRequestInput } from '../../estimate/request';
-import { standDeveloper } from '../../estimate/stand';
-import type { StrategyId } from '../../estimate/strategyIds';
-import { storageFactor } from '../../films/effectiveAge';
-import { LATENT_IMAGE_LOSS_STOPS_PER_YEAR } from '../../films/speedLoss';
-import { stockFamilies, type StockFamilyId } from '../../films/stockFamilies';
-import { agitationSchools, type AgitationSchoolId } from '../../schedule/agitationSchools';
-import type { Chance } from './chance';
+import { developerFamilies, type DeveloperFamilyId } from '../src/core/chemistry/developerFamilies';
+import { completeRequest } from '../src/core/estimate/estimate';
+import type { EvidenceInput } from '../src/core/estimate/evidenceSchema';
+import type { EstimateRequest, EstimateRequestInput } from '../src/core/estimate/request';
+import { standDeveloper } from '../src/core/estimate/stand';
+import type { StrategyId } from '../src/core/estimate/strategyIds';
+import { storageFactor } from '../src/core/films/effectiveAge';
+import { LATENT_IMAGE_LOSS_STOPS_PER_YEAR } from '../src/core/films/speedLoss';
+import { stockFamilies, type StockFamilyId } from '../src/core/films/stockFamilies';
+import { agitationSchools, type AgitationSchoolId } from '../src/core/schedule/agitationSchools';
+import type { Chance } from '../src/core/testing/chance';
 
 /**
  * What a simulated world is like. What the estimator states as its priors is taken as the true size of each scatter; its

@@ -1,7 +1,7 @@
-import { developerFamilies, type DeveloperFamilyId } from '../../chemistry/developerFamilies';
-import type { StockFamilyId } from '../../films/stockFamilies';
-import { agitationSchools, type AgitationSchoolId } from '../../schedule/agitationSchools';
-import type { Chance } from './chance';
+import { developerFamilies, type DeveloperFamilyId } from '../src/core/chemistry/developerFamilies';
+import type { StockFamilyId } from '../src/core/films/stockFamilies';
+import { agitationSchools, type AgitationSchoolId } from '../src/core/schedule/agitationSchools';
+import type { Chance } from '../src/core/testing/chance';
 import type { World } from './world';
 
 /*

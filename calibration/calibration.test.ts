@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { calibrate, calibrateLog, pooledCoverage } from '../testing/calibration/calibrate';
+import { calibrate, calibrateLog, pooledCoverage } from './calibrate';
 
 describe('the band on simulated rolls of other worlds', () => {
   const cells = calibrate(40, 4711, ['none', 'leaflet', 'clip by densities', 'leaflet + clip']);

@@ -1,8 +1,8 @@
-import { estimate, fitOf } from '../../estimate/estimate';
-import type { EvidenceInput } from '../../estimate/evidenceSchema';
-import { estimateRequestSchema, type EstimateRequest } from '../../estimate/request';
-import type { StrategyId } from '../../estimate/strategyIds';
-import { chance, type Chance } from './chance';
+import { estimate, fitOf } from '../src/core/estimate/estimate';
+import type { EvidenceInput } from '../src/core/estimate/evidenceSchema';
+import { estimateRequestSchema, type EstimateRequest } from '../src/core/estimate/request';
+import type { StrategyId } from '../src/core/estimate/strategyIds';
+import { chance, type Chance } from '../src/core/testing/chance';
 import { hillWorld } from './hillWorld';
 import { wildWorld } from './wildWorld';
 import {

@@ -1,6 +1,6 @@
-import type { DeveloperFamilyId } from '../../chemistry/developerFamilies';
-import type { StockFamilyId } from '../../films/stockFamilies';
-import { agitationSchools, type AgitationSchoolId } from '../../schedule/agitationSchools';
+import type { DeveloperFamilyId } from '../src/core/chemistry/developerFamilies';
+import type { StockFamilyId } from '../src/core/films/stockFamilies';
+import { agitationSchools, type AgitationSchoolId } from '../src/core/schedule/agitationSchools';
 import type { World } from './world';
 
 const FILMS: readonly StockFamilyId[] = [
