@@ -1,12 +1,13 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, test } from 'vitest';
+import { unknownCamera } from '@/core/densitometry/cameraBelief';
 import { keptPatch } from '@/core/densitometry/patchDensity';
 import { findingOfStrip } from '@/core/evidence/stripReading';
 import { readingOfKept } from '@/core/records/keptStrip';
 import { demoRecords } from './demo/demoRecords';
 import { linesWith } from './lumps';
 import { database } from './database';
-import { dropReading, keepCamera, keepReading, type StripToKeep } from './readings';
+import { beliefOfCamera, dropReading, keepCamera, keepReading, type StripToKeep } from './readings';
 import { removeRoll } from './rolls';
 import { keepDraft, readDraft } from './drafts';
 import { allRecords, replaceRecords, undoAct } from './undo';
@@ -86,16 +87,20 @@ describe('strips that are kept', () => {
 });
 
 describe('cameras', () => {
-  const pairs = [0, 0.5, 1].map((knownD) => ({ readD: knownD, knownD }));
+  const belief = unknownCamera({ id: 'srgb' });
   test('a calibration is kept under its name, and a new one of that name takes its place', async () => {
-    await keepCamera('Old telephone', pairs);
-    await keepCamera('Old telephone', [...pairs, { readD: 1.4, knownD: 1.5 }]);
+    await keepCamera('Old telephone', belief, null);
+    await keepCamera('Old telephone', { ...belief, lnGlare: { mean: -5, sd: 0.2 } }, 'Hut 3');
     const kept = await database().habits.where({ kind: 'camera' }).toArray();
     expect(kept).toHaveLength(1);
-    expect(kept[0]).toMatchObject({ name: 'Old telephone', pairs: { length: 4 } });
+    expect(kept[0]).toMatchObject({ name: 'Old telephone', device: 'Hut 3', belief: { lnGlare: { mean: -5 } } });
   });
-  test('two steps are too few, and nothing is stored', async () => {
-    await expect(keepCamera('Hasty', pairs.slice(0, 2))).rejects.toThrow();
+  test('one from before responses were kept still corrects, and one that is none is refused', async () => {
+    const pairs = [0.1, 0.6, 1.1].map((knownD) => ({ readD: knownD, knownD }));
+    const old = { id: 'old', createdMs: 1, updatedMs: 1, kind: 'camera' as const, name: 'Old', pairs };
+    expect(beliefOfCamera(old)?.response.mean).toHaveLength(belief.response.mean.length);
+    const short = { ...belief, response: { ...belief.response, mean: [0] } };
+    await expect(keepCamera('Hasty', short, null)).rejects.toThrow();
     expect(await database().habits.where({ kind: 'camera' }).count()).toBe(0);
   });
 });

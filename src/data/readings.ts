@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { CalibrationPair } from '@/core/densitometry/calibration';
+import { beliefOfPairs } from '@/core/densitometry/cameraBelief';
+import type { CameraBelief } from '@/core/densitometry/stripFit';
 import type { Finding, SettingRecord } from '@/core/evidence/evidenceRecord';
 import type { Habit, Photo, StripRecord } from '@/core/records/records';
 import { act, newStamps } from './act';
@@ -71,11 +72,25 @@ export function useCameras(): Camera[] | undefined {
   );
 }
 
+/** What is believed of a camera that is kept. */
+export function beliefOfCamera({ belief, pairs }: Camera): CameraBelief | null {
+  return belief ?? (pairs === undefined ? null : beliefOfPairs(pairs));
+}
+
 /** Keeps a camera's calibration under its name; one of the same name is replaced. */
-export function keepCamera(name: string, pairs: CalibrationPair[]): Promise<void> {
+export function keepCamera(name: string, belief: CameraBelief, device: string | null): Promise<void> {
   return act('camera', async (writer) => {
     const all = await writer.db.habits.where({ kind: 'camera' }).toArray();
     const before = all.find((one) => one.name === name);
-    await writer.put('habits', { ...(before ?? newStamps()), kind: 'camera', name, pairs, updatedMs: Date.now() });
+    const { id, createdMs } = before ?? newStamps();
+    await writer.put('habits', {
+      id,
+      createdMs,
+      kind: 'camera',
+      name,
+      belief,
+      ...(device === null ? {} : { device }),
+      updatedMs: Date.now(),
+    });
   });
 }

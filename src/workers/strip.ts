@@ -3,6 +3,11 @@ import type { FoundRow } from '@/core/densitometry/findRow';
 import type { Patch } from '@/core/densitometry/patch';
 import type { ChannelId } from '@/core/densitometry/pixelGrid';
 import type { PatchSample } from '@/core/densitometry/samplePatch';
+import type { CalibrationAnswer } from '@/core/densitometry/calibrateCamera';
+import type { PictureSamples } from '@/core/densitometry/readStrip';
+import type { WholeAnswer } from '@/core/densitometry/readStripWhole';
+import type { CameraBelief, KnownDensity } from '@/core/densitometry/stripFit';
+import type { PictureSurvey } from '@/core/densitometry/surveyPicture';
 import type { Transfer } from '@/core/densitometry/transfer';
 import type { SyntheticStrip } from '@/core/kit/syntheticStrip';
 import { failure, type Result } from '@/core/schema/result';
@@ -37,6 +42,24 @@ export class StripPicture {
   async sample(patches: readonly Patch[], channel: ChannelId, transfer: Transfer): Promise<(PatchSample | null)[]> {
     const answer = await this.orNull(this.remote.sample([...patches], channel, transfer));
     return answer ?? patches.map(() => null);
+  }
+
+  survey(channel: ChannelId, transfer: Transfer): Promise<PictureSurvey | null> {
+    return this.orNull(this.remote.survey(channel, transfer));
+  }
+
+  /** Densities of a strip by its pictures, of which this is one: the fit runs beside the page. */
+  read(pictures: readonly PictureSamples[], camera: CameraBelief): Promise<WholeAnswer | null> {
+    return this.orNull<WholeAnswer>(this.remote.read([...pictures], camera));
+  }
+
+  /** A camera by a strip of known densities. */
+  calibrate(
+    pictures: readonly PictureSamples[],
+    known: readonly KnownDensity[],
+    transfer: Transfer,
+  ): Promise<CalibrationAnswer | null> {
+    return this.orNull<CalibrationAnswer>(this.remote.calibrate([...pictures], [...known], transfer));
   }
 
   find(transfer: Transfer): Promise<FoundRow | null> {

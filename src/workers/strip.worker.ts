@@ -1,7 +1,18 @@
 import { expose } from 'comlink';
-import { findRowHere, makeUp, openPicture, positiveOf, samplePatches } from './stripPicture';
+import { calibrateCamera } from '@/core/densitometry/calibrateCamera';
+import { readStripWhole } from '@/core/densitometry/readStripWhole';
+import { findRowHere, makeUp, openPicture, positiveOf, samplePatches, surveyHere } from './stripPicture';
 
-const api = { open: openPicture, sample: samplePatches, find: findRowHere, positive: positiveOf, makeUp };
+const api = {
+  open: openPicture,
+  sample: samplePatches,
+  survey: surveyHere,
+  find: findRowHere,
+  positive: positiveOf,
+  makeUp,
+  read: readStripWhole,
+  calibrate: calibrateCamera,
+};
 export type StripApi = typeof api;
 
 expose(api);

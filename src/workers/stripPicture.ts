@@ -7,6 +7,7 @@ import { patchBounds, type Patch } from '@/core/densitometry/patch';
 import { positiveLevels, positiveTable } from '@/core/densitometry/positive';
 import type { ChannelId, PixelGrid } from '@/core/densitometry/pixelGrid';
 import { samplePatch, type PatchSample } from '@/core/densitometry/samplePatch';
+import { surveyPicture, type PictureSurvey } from '@/core/densitometry/surveyPicture';
 import { linearOf, type Transfer } from '@/core/densitometry/transfer';
 import { syntheticStrip, type SyntheticStrip } from '@/core/kit/syntheticStrip';
 import { imageKind, reducedSize } from '@/core/formats/imageKind';
@@ -24,6 +25,8 @@ export interface OpenedPicture {
   transfer: Transfer;
   /** How it was exposed, where the camera wrote it down: seconds, f-number, ISO. */
   exposure: CameraExposure | null;
+  /** Camera and program, as the picture names them; null where it does not. */
+  device: string | null;
   /** The picture, reduced, to be shown and kept. */
   preview: Blob;
   previewWidthPx: number;
@@ -75,7 +78,7 @@ export async function openPicture(file: Blob, onProgress: (doing: string) => voi
   if (!opened.ok) return opened;
   pixels = opened.value;
   onProgress('Reducing it for the screen');
-  const { transfer, exposure } = await readTags(file);
+  const { transfer, exposure, device } = await readTags(file);
   const preview = pixels.reduced(PHOTO_EDGE_PX);
   return success({
     widthPx: pixels.widthPx,
@@ -83,6 +86,7 @@ export async function openPicture(file: Blob, onProgress: (doing: string) => voi
     bits: pixels.bits,
     transfer,
     exposure,
+    device,
     preview: await blobOf(preview, 'image/jpeg', (code) => Math.round((255 * code) / preview.maximum)),
     previewWidthPx: preview.widthPx,
     previewHeightPx: preview.heightPx,
@@ -203,8 +207,8 @@ function pixelsOfArray(
   };
 }
 
-async function readTags(file: Blob): Promise<Pick<OpenedPicture, 'transfer' | 'exposure'>> {
-  const none = { transfer: { id: 'srgb' } as const, exposure: null };
+async function readTags(file: Blob): Promise<Pick<OpenedPicture, 'transfer' | 'exposure' | 'device'>> {
+  const none = { transfer: { id: 'srgb' } as const, exposure: null, device: null };
   try {
     const tags = ExifReader.load(await file.slice(0, HEAD_BYTES * 4).arrayBuffer(), { expanded: true });
     const { exif, pngFile } = tags as {
@@ -217,6 +221,14 @@ async function readTags(file: Blob): Promise<Pick<OpenedPicture, 'transfer' | 'e
         return value.length > 1 && typeof value[1] === 'number' && value[1] !== 0 ? value[0] / value[1] : value[0];
       return null;
     };
+    const words = (value: unknown): string => {
+      const [first] = Array.isArray(value) ? (value as unknown[]) : [value];
+      return typeof first === 'string' ? first.replaceAll(/\p{C}/gu, '').trim() : '';
+    };
+    const device = [words(exif?.Make?.value), words(exif?.Model?.value), words(exif?.Software?.value)]
+      .filter((word) => word !== '')
+      .join(' ')
+      .slice(0, 200);
     const seconds = number(exif?.ExposureTime?.value);
     const gamma = number(exif?.Gamma?.value) ?? gammaOfPng(number(pngFile?.Gamma?.value));
     return {
@@ -230,6 +242,7 @@ async function readTags(file: Blob): Promise<Pick<OpenedPicture, 'transfer' | 'e
         seconds === null || !(seconds > 0)
           ? null
           : { seconds, fNumber: number(exif?.FNumber?.value), iso: number(exif?.ISOSpeedRatings?.value) },
+      device: device === '' ? null : device,
     };
   } catch {
     // A picture without tags says nothing of its exposure: that is no fault.
@@ -255,6 +268,11 @@ export function samplePatches(
     const bounds = patchBounds(patch, open);
     return bounds === null ? null : samplePatch(open.crop(bounds), patch, edgePx, channel, transfer);
   });
+}
+
+/** Looks at the whole picture: its bare light and its tones. */
+export function surveyHere(channel: ChannelId, transfer: Transfer): PictureSurvey | null {
+  return pixels === null ? null : surveyPicture(pixels.reduced(SEARCH_EDGE_PX), channel, transfer);
 }
 
 /** Looks for a row of patches; null where none shows. */

@@ -1,14 +1,15 @@
-import { bareLightFrom, type LightSample } from './bareLight';
-import type { Patch, PatchRow } from './patch';
+import { lightSurface, type LightBlock } from './lightSurface';
+import { projected, type Patch, type PatchRow } from './patch';
 import type { PixelGrid } from './pixelGrid';
 import { samplePatch } from './samplePatch';
+import { surveyPicture } from './surveyPicture';
 import type { Transfer } from './transfer';
 
 /** What was found in a picture by itself: an offer, to be looked at. */
 export interface FoundRow {
   row: PatchRow;
-  /** Bare light around the film. */
-  light: Patch[];
+  /** Something beside the film that lets no light through: a coin, black tape; null where none shows. */
+  opaque: Patch | null;
   /** Clear film at the ends of the row, the longer piece first; empty where none shows. */
   clear: Patch[];
   /** Patches for which there is room before the first and after the last: frames too thin to be seen may lie there. */
@@ -25,10 +26,6 @@ const EDGE_D = 0.025;
 const ALONG = 480;
 const ACROSS = 15;
 
-/** Blocks of the picture in which bare light is looked for. */
-const BLOCKS_X = 12;
-const BLOCKS_Y = 8;
-
 /** Shortest piece of clear film that is marked, as a share of the picture's longest edge. */
 const LEAST_CLEAR = 0.02;
 
@@ -42,74 +39,81 @@ const GREEN = 'green';
  */
 export function findRow(grid: PixelGrid, transfer: Transfer): FoundRow | null {
   const edge = Math.max(grid.widthPx, grid.heightPx);
-  const light = findLight(grid, edge, transfer);
-  if (light === null) return null;
-  const bare = bareLightFrom(light);
+  const { blocks } = surveyPicture(grid, GREEN, transfer);
+  const bare = lightSurface(blocks);
+  if (bare === null) return null;
   const density = (x: number, y: number): number | null => {
     const px = { x, y, along: 3 / edge, across: 3 / edge, turn: 0 };
     const sample = samplePatch(grid, px, edge, GREEN, transfer);
-    return sample === null ? null : Math.log10(bare(px).linear / Math.max(sample.linear, 1e-5));
+    return sample === null ? null : bare.at(px).lnValue / Math.LN10 - Math.log10(Math.max(sample.linear, 1e-5));
   };
   const film = filmAxis(grid, edge, density);
   if (film === null) return null;
   const profile = profileAlong(film, density);
   const lattice = latticeOf(profile);
   if (lattice === null) return null;
-  const at = (u: number) => ({ x: film.x + u * film.cos, y: film.y + u * film.sin });
+  const at = (share: number): { x: number; y: number } => {
+    const u = (projected(share, film.perspective) - 0.5) * film.long;
+    return { x: film.x + u * film.cos, y: film.y + u * film.sin };
+  };
+  const depthAt = (share: number): number => 1 + film.perspective * share;
   const turn = Math.atan2(film.sin, film.cos);
-  const across = film.wide * 0.45;
-  const u = (share: number): number => (share - 0.5) * film.long;
   const { from, pitch, count } = lattice;
   const end = from + count * pitch;
+  const [first, last] = [from + pitch / 2, end - pitch / 2];
   const ends = [
     { room: from, middle: from / 2 },
     { room: 1 - end, middle: (1 + end) / 2 },
   ].sort((a, b) => b.room - a.room);
+  const perspective = depthAt(last) / depthAt(first) - 1;
+  const across = (film.wide * 0.45) / depthAt((first + last) / 2);
   return {
-    row: { first: at(u(from + pitch / 2)), last: at(u(end - pitch / 2)), count, fill: 0.6, across },
-    light: light.map(({ x, y }) => ({ x, y, along: 0.03, across: 0.03, turn: 0 })),
+    row: {
+      first: at(first),
+      last: at(last),
+      count,
+      fill: 0.6,
+      across,
+      ...(Math.abs(perspective) < LEAST_PERSPECTIVE ? {} : { perspective }),
+    },
+    opaque: opaqueBeside(blocks, bare, film),
     room: { before: wholePitches(from, pitch), after: wholePitches(1 - end, pitch) },
     clear: ends
       .filter(({ room }) => room * film.long >= LEAST_CLEAR)
-      .map(({ room, middle }) => ({ ...at(u(middle)), along: Math.min(0.25, room * film.long * 0.5), across, turn })),
+      .map(({ room, middle }) => ({ ...at(middle), along: Math.min(0.25, room * film.long * 0.5), across, turn })),
   };
+}
+
+/** A picture that is nearer to square than this is taken for square. Source: our choice. */
+const LEAST_PERSPECTIVE = 0.03;
+
+/** ln of the light below which a block counts as opaque. Source: our choice; film reaches D 1.6 in few pictures. */
+const OPAQUE_LN = -3.2;
+
+/** The most even dark place that lies clear of the film. */
+function opaqueBeside(
+  blocks: readonly LightBlock[],
+  bare: { at: (place: { x: number; y: number }) => { lnValue: number } },
+  film: FilmAxis,
+): Patch | null {
+  const size = 1 / 50;
+  const beside = blocks.filter((block) => {
+    const [dx, dy] = [block.x - film.x, block.y - film.y];
+    const [u, v] = [dx * film.cos + dy * film.sin, dy * film.cos - dx * film.sin];
+    const off = Math.abs(u) > film.long / 2 + size || Math.abs(v) > film.wide / 2 + size;
+    return off && block.lnValue - bare.at(block).lnValue < OPAQUE_LN;
+  });
+  // A rim is half light: the darkest block lies whole within.
+  const darkest = beside.reduce<LightBlock | null>(
+    (best, one) => (best === null || one.lnValue < best.lnValue ? one : best),
+    null,
+  );
+  return darkest === null ? null : { x: darkest.x, y: darkest.y, along: size, across: size, turn: 0 };
 }
 
 /** Whole patches that fit into a length: nine tenths of one count. */
 function wholePitches(length: number, pitch: number): number {
   return Math.max(0, Math.floor(length / pitch + 0.1));
-}
-
-/** Bare light in the free blocks nearest to the four corners. */
-function findLight(grid: PixelGrid, edge: number, transfer: Transfer): LightSample[] | null {
-  const [width, height] = [grid.widthPx / edge, grid.heightPx / edge];
-  const blocks: LightSample[] = [];
-  for (let j = 0; j < BLOCKS_Y; j++)
-    for (let i = 0; i < BLOCKS_X; i++) {
-      const place = { x: ((i + 0.5) * width) / BLOCKS_X, y: ((j + 0.5) * height) / BLOCKS_Y };
-      const patch = { ...place, along: (width / BLOCKS_X) * 0.8, across: (height / BLOCKS_Y) * 0.8, turn: 0 };
-      const sample = samplePatch(grid, patch, edge, GREEN, transfer);
-      if (sample !== null) blocks.push({ ...place, sample });
-    }
-  const brightest = Math.max(...blocks.map(({ sample }) => sample.linear));
-  // Bare light is bright and even; film, steps and holders are neither.
-  const free = blocks.filter(
-    ({ sample }) =>
-      sample.linear > 0.5 * brightest && sample.linearSd < 0.06 * sample.linear && sample.leftOutShare < 0.05,
-  );
-  if (free.length === 0 || brightest <= 0) return null;
-  const corners = [
-    [0, 0],
-    [width, 0],
-    [0, height],
-    [width, height],
-  ] as const;
-  const chosen = corners.map(([x, y]) =>
-    free.reduce((best, one) => (Math.hypot(one.x - x, one.y - y) < Math.hypot(best.x - x, best.y - y) ? one : best)),
-  );
-  // A corner that film covers has no light of its own: what is far darker than the brightest is not bare.
-  const level = Math.max(...chosen.map(({ sample }) => sample.linear));
-  return [...new Set(chosen)].filter(({ sample }) => sample.linear > 0.65 * level);
 }
 
 interface FilmAxis {
@@ -120,6 +124,8 @@ interface FilmAxis {
   /** Length and width of the film, in shares of the longest edge. */
   long: number;
   wide: number;
+  /** How much farther its end lies than its beginning, as a share. */
+  perspective: number;
 }
 
 /** Where the film lies: the axis of everything that is darker than the bare light. */
@@ -159,13 +165,74 @@ function filmAxis(grid: PixelGrid, edge: number, density: (x: number, y: number)
   const [u0, u1] = range((x, y) => x * cos + y * sin);
   const [v0, v1] = range((x, y) => y * cos - x * sin);
   const [u, v] = [(u0 + u1) / 2, (v0 + v1) / 2];
-  return {
+  const plain = {
     x: middleX + u * cos - v * sin,
     y: middleY + u * sin + v * cos,
     cos,
     sin,
     long: u1 - u0 + step,
     wide: v1 - v0 + step,
+    perspective: 0,
+  };
+  return inPerspective(plain, film, step);
+}
+
+/** Slices along the film whose edges are looked at, and fewest of them from which they count. */
+const SLICES = 40;
+const LEAST_SLICES = 16;
+
+/**
+ * The film by its four edges: seen at an angle, its two long edges run together, and its middle lies where they say.
+ * Source: the far end of a strip of one width is seen smaller as it is farther away (projection, textbook).
+ */
+function inPerspective(film: FilmAxis, places: readonly [number, number][], step: number): FilmAxis {
+  const slices = Array.from({ length: SLICES }, () => [] as number[]);
+  for (const [x, y] of places) {
+    const [dx, dy] = [x - film.x, y - film.y];
+    const at = Math.floor(((dx * film.cos + dy * film.sin) / film.long + 0.5) * SLICES);
+    slices[at]?.push(dy * film.cos - dx * film.sin);
+  }
+  const edges = slices.flatMap((vs, at) => {
+    if (vs.length < 3) return [];
+    const sorted = vs.sort((a, b) => a - b);
+    const pick = (share: number): number => sorted[Math.round(share * (sorted.length - 1))] ?? 0;
+    return [{ share: (at + 0.5) / SLICES, low: pick(0.02), high: pick(0.98) }];
+  });
+  // The last slices at both ends are cut by the film's own corners.
+  const sound = edges.filter(({ share }) => share > 0.04 && share < 0.96);
+  if (sound.length < LEAST_SLICES) return film;
+  const low = robustLine(sound.map(({ share, low: v }) => [share, v]));
+  const high = robustLine(sound.map(({ share, high: v }) => [share, v]));
+  const widthAt = (share: number): number => high.at + high.slope * share - (low.at + low.slope * share) + step;
+  const [from, to] = [widthAt(0), widthAt(1)];
+  if (from <= 0 || to <= 0) return film;
+  const middleAt = (share: number): number => (high.at + low.at + (high.slope + low.slope) * share) / 2;
+  const lean = Math.atan2(middleAt(1) - middleAt(0), film.long);
+  const turn = Math.atan2(film.sin, film.cos) + lean;
+  const v = middleAt(0.5);
+  return {
+    ...film,
+    x: film.x - v * film.sin,
+    y: film.y + v * film.cos,
+    cos: Math.cos(turn),
+    sin: Math.sin(turn),
+    wide: from,
+    perspective: from / to - 1,
+  };
+}
+
+/** A line through places that a few wrong ones do not turn: the median of the slopes between all pairs. Source: Theil 1950, Sen 1968. */
+function robustLine(places: readonly (readonly [number, number])[]): { at: number; slope: number } {
+  const slopes = places.flatMap(([x, y], index) =>
+    places.slice(index + 1).map(([otherX, otherY]) => (otherY - y) / (otherX - x)),
+  );
+  const slope = percentile(slopes, 0.5);
+  return {
+    slope,
+    at: percentile(
+      places.map(([x, y]) => y - slope * x),
+      0.5,
+    ),
   };
 }
 
@@ -176,9 +243,11 @@ function medianish(values: readonly number[]): number {
 /** Density along the middle of the film, from end to end. */
 function profileAlong(film: FilmAxis, density: (x: number, y: number) => number | null): number[] {
   return Array.from({ length: ALONG }, (_, index) => {
-    const u = ((index + 0.5) / ALONG - 0.5) * film.long;
+    const share = (index + 0.5) / ALONG;
+    const u = (projected(share, film.perspective) - 0.5) * film.long;
+    const wide = film.wide / (1 + film.perspective * share);
     const across = Array.from({ length: ACROSS }, (__, row) => {
-      const v = ((row + 0.5) / ACROSS - 0.5) * film.wide * 0.5;
+      const v = ((row + 0.5) / ACROSS - 0.5) * wide * 0.5;
       return density(film.x + u * film.cos - v * film.sin, film.y + u * film.sin + v * film.cos) ?? 0;
     }).sort((a, b) => a - b);
     return across[Math.floor(ACROSS / 2)] ?? 0;

@@ -1,11 +1,10 @@
 import { describe, expect, test } from 'vitest';
 import { characteristicDensity, type DevelopedFilm } from '../kinetics/characteristicCurve';
 import { averageGradient } from '../kinetics/averageGradient';
-import { calibrationFrom } from './calibration';
 import { seenShare } from './holders';
 import { measuredCurve, type CurvePoint } from './measuredCurve';
 import { effectiveIndex, isoSpeed } from './measuredSpeed';
-import { timeGradient } from './timeGradient';
+import { timeGradient, timeGradientRanges } from './timeGradient';
 
 const points = (pairs: readonly (readonly [number, number])[]): CurvePoint[] =>
   pairs.map(([logH, densityD]) => ({ logH, densityD, seD: 0.01 }));
@@ -148,33 +147,22 @@ describe('two strips at two times', () => {
   });
 });
 
-describe('a camera held against a wedge', () => {
-  test('flare bends its densities, and the correction takes them back within 0.02 D', () => {
-    // Flare of half a per cent: read = −log10(10^−D + 0.005) + log10(1.005).
-    const read = (knownD: number): number => -Math.log10(10 ** -knownD + 0.005) + Math.log10(1.005);
-    const wedge = Array.from({ length: 21 }, (_, at) => 0.05 + 0.15 * at);
-    const camera = calibrationFrom(wedge.map((knownD) => ({ readD: read(knownD), knownD })));
-    for (const knownD of [0.4, 1.33, 2.11, 2.6]) {
-      expect(Math.abs((camera?.correct(read(knownD)) ?? 9) - knownD)).toBeLessThan(0.02);
-      expect(Math.abs(read(knownD) - knownD)).toBeGreaterThan(0.003);
-    }
-    expect(camera?.rmsD).toBeLessThan(1e-9);
+describe('how sure two strips are', () => {
+  const strip = (timeMin: number, ownLnSd: number) => ({
+    timeMin,
+    gradient: averageGradient(timeMin, 1.1, 0.085, 0.36),
+    ownLnSd,
   });
-  test('readings that fall are pooled, and what is left over is told', () => {
-    const camera = calibrationFrom([
-      { readD: 0.1, knownD: 0.05 },
-      { readD: 0.5, knownD: 0.6 },
-      { readD: 0.6, knownD: 0.5 },
-      { readD: 1, knownD: 1.1 },
-    ]);
-    expect(camera?.residualsD.map((one) => Math.round(one * 100) / 100)).toEqual([0, 0.05, -0.05, 0]);
-    expect(
-      calibrationFrom([
-        { readD: 0.1, knownD: 0 },
-        { readD: 0.1, knownD: 0.1 },
-        { readD: 0.4, knownD: 1 },
-      ]),
-    ).toBeNull();
+  test('what one camera stretches moves the level and hardly the law; what each has for itself moves both', () => {
+    const shared = timeGradientRanges(strip(6, 0.001), strip(12, 0.001), 0.1, 0.06, null);
+    const own = timeGradientRanges(strip(6, 0.03), strip(12, 0.03), 0, 0.06, null);
+    // Four of five of a factor of ten per cent: 1.1 · e^±0.128.
+    expect(shared.largest?.low).toBeCloseTo(1.1 * Math.exp(-0.128), 1);
+    expect(shared.largest?.high).toBeCloseTo(1.1 * Math.exp(0.128), 1);
+    expect((own.largest?.high ?? 0) - (own.largest?.low ?? 0)).toBeGreaterThan(0.15);
+  });
+  test('strips that hardly differ tell no range', () => {
+    expect(timeGradientRanges(strip(6, 0.3), strip(12, 0.3), 0, 0.06, null).largest).toBeNull();
   });
 });
 

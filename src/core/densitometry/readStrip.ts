@@ -1,9 +1,18 @@
-import { bareLightFrom, type BareLight } from './bareLight';
-import { statedShift, type CameraExposure } from './cameraExposure';
-import { mergeExposures } from './mergeExposures';
+import { statedExposure, type CameraExposure } from './cameraExposure';
+import { medianOf } from '../inference/median';
+import { lightSurface, type LightBlock } from './lightSurface';
 import type { Patch } from './patch';
-import { patchDensity, type PatchDensity } from './patchDensity';
+import { lostPatch, MOST_CLIPPED, patchFault, type PatchDensity } from './patchDensity';
 import type { PatchSample } from './samplePatch';
+import {
+  fitStrip,
+  type CameraBelief,
+  type KnownDensity,
+  type LightRead,
+  type PictureRead,
+  type ValueRead,
+} from './stripFit';
+import type { PictureSurvey } from './surveyPicture';
 
 /** What a picture shows at a place, and what a picture of the bare light shows there. */
 export interface PlaceSample {
@@ -13,71 +22,211 @@ export interface PlaceSample {
   blank: PatchSample | null;
 }
 
-/** What one picture of a strip shows at each place. */
+/** What one picture of a strip shows. */
 export interface PictureSamples {
-  /** How it was exposed, where the camera wrote it down. */
+  /** How it was exposed, where the camera wrote it down or a person did. */
   exposure?: CameraExposure | null;
+  /** The picture as a whole: its blocks tell the bare light, its tones the glare. */
+  survey: PictureSurvey;
+  /** Places that a person marked as bare light. */
   light: PlaceSample[];
   film: PlaceSample[];
+  /** A place that lets no light through. */
+  opaque?: PatchSample | null;
 }
 
 /** Why a picture cannot be read. */
-export type StripFault = 'no-light' | 'light-clipped' | 'light-dark';
+export type StripFault = 'no-light' | 'light-clipped' | 'light-dark' | 'inverted' | 'levelled';
 
-/** Share of clipped pixels from which a light no longer tells its level. */
-const MOST_CLIPPED = 0.01;
+/** A strip as read. */
+export interface StripRead {
+  patches: PatchDensity[];
+  /** Covariance of the densities, and with response and glare held, D²; of the patches that have a number, in their order. */
+  covariance: number[][];
+  ownCovariance: number[][];
+  /** What the strip says of its camera. */
+  camera: CameraBelief;
+}
 
 /** Code steps that a bare light must stand above black. Source: our choice. */
 const LEAST_LIGHT_STEPS = 20;
 
-/**
- * Densities of a strip from one picture of it or several.
- * @param pictures samples at the same places; one of them must show its bare light unclipped
- * @returns a density for each patch of the film, or why there is none
- * Source: D = −log10(T), ISO 5 series; a blank frame divides the light's falloff out.
- */
-export function readStrip(
+/** Share of glare in a patch's light from which its density is a least one. Source: our choice. */
+const MOST_GLARE = 0.5;
+
+/** Standard error beyond which a density is a least one, D. Source: our choice. */
+const MOST_SE_D = 0.25;
+
+/** Share of the bare light that may be clipped while the rest of it still tells the light. Source: our choice. */
+const MOST_WHITE = 0.15;
+
+/** How much wider than the film's row film may reach, in its patches' edges across. */
+const FILM_ACROSS = 2;
+
+/** Pictures as the fit takes them, and which patches any of them sees. */
+export interface SeenStrip {
+  pictures: PictureRead[];
+  /** Places of the patches that are seen, among all. */
+  seen: number[];
+}
+
+/** What the pictures show at each patch, or why nothing can be read. */
+export function seenStrip(
   pictures: readonly PictureSamples[],
-): { ok: true; patches: PatchDensity[] } | { ok: false; fault: StripFault } {
-  const faults = pictures.map(lightFault);
-  const at = faults.indexOf(null);
-  const reference = pictures[at];
-  if (reference === undefined) return { ok: false, fault: faults[0] ?? 'no-light' };
-  const bare = bareLightOf(reference);
-  const others = pictures.flatMap((picture, index) => {
-    if (index === at) return [];
-    if (faults[index] === null) return [{ patches: densitiesOf(picture, bareLightOf(picture)), stated: 0 }];
-    // Where the light is clipped, its shape is the reference's; its level comes out of the merging and of what the camera wrote.
-    const stated = statedShift(picture.exposure ?? null, reference.exposure ?? null);
-    return [{ patches: densitiesOf(picture, bare), stated }];
-  });
-  const all = [{ patches: densitiesOf(reference, bare), stated: 0 }, ...others];
-  const [patches, stated] = [all.map((one) => one.patches), all.map((one) => one.stated)];
-  return { ok: true, patches: mergeExposures(patches, stated) };
-}
-
-function lightFault({ light, film }: PictureSamples): StripFault | null {
-  const seen = light.flatMap(({ sample }) => (sample === null ? [] : [sample]));
-  // Film that fills the frame has its light in the blank picture alone.
-  if (seen.length === 0) return film.length > 0 && film.every(({ blank }) => blank !== null) ? null : 'no-light';
-  if (seen.some(({ clippedShare }) => clippedShare > MOST_CLIPPED)) return 'light-clipped';
-  return seen.some(({ linear, stepLinear }) => linear < LEAST_LIGHT_STEPS * stepLinear) ? 'light-dark' : null;
-}
-
-/** The bare light behind a patch: of the blank picture at the level of this one, else of the light around the film. */
-function bareLightOf({ light }: PictureSamples): (place: PlaceSample) => { linear: number; linearSe: number } {
-  const seen = light.flatMap(({ at, sample, blank }) => (sample === null ? [] : [{ x: at.x, y: at.y, sample, blank }]));
-  const around: BareLight | null = seen.length === 0 ? null : bareLightFrom(seen);
-  const levels = seen.flatMap(({ sample, blank }) =>
-    blank === null || blank.linear <= 0 ? [] : [sample.linear / blank.linear],
+): { ok: true; strip: SeenStrip } | { ok: false; fault: StripFault } {
+  const positive = pictures.map(scanFault).find((fault) => fault !== null);
+  if (positive !== undefined) return { ok: false, fault: positive };
+  const lights = pictures.map(lightOf);
+  if (!lights.some((light) => Array.isArray(light))) {
+    const [first = 'no-light'] = lights;
+    return { ok: false, fault: Array.isArray(first) ? 'no-light' : first };
+  }
+  const [first] = pictures;
+  const values = pictures.map(({ film }) =>
+    film.map(({ sample }) => (patchFault(sample) === null && sample !== null ? valueOf(sample) : null)),
   );
-  const level = levels.length === 0 ? 1 : levels.reduce((sum, one) => sum + one, 0) / levels.length;
-  return ({ at, blank }) => {
-    if (blank !== null && blank.linear > 0) return { linear: blank.linear * level, linearSe: blank.linearSe * level };
-    return around === null ? { linear: 1, linearSe: 1 } : around(at);
+  const seen = (first?.film ?? []).flatMap((_, i) => (values.some((some) => some[i] != null) ? [i] : []));
+  return {
+    ok: true,
+    strip: {
+      seen,
+      pictures: pictures.map(({ survey, opaque, exposure }, p): PictureRead => {
+        const light = lights[p] as LightRead[] | StripFault;
+        return {
+          patches: seen.map((i) => values[p]?.[i] ?? null),
+          light: Array.isArray(light) ? seen.map((i) => light[i] as LightRead) : null,
+          tones: survey.tones,
+          opaque: opaque == null ? null : opaqueOf(opaque),
+          lnExposure: exposure == null ? null : statedExposure(exposure, first?.exposure ?? null),
+        };
+      }),
+    },
   };
 }
 
-function densitiesOf({ film }: PictureSamples, bare: ReturnType<typeof bareLightOf>): PatchDensity[] {
-  return film.map((place) => patchDensity(place.sample, bare(place)));
+/**
+ * Densities of a strip from one picture of it or several.
+ * @param pictures samples at the same places; one of them must show its bare light unclipped
+ * @param camera what is believed of the camera
+ * @param known densities that are known besides: a wedge, layers of one film
+ * @returns a density for each patch of the film with all that makes it doubtful, or why there is none
+ * Source: D = −log10(T), ISO 5 series; see `fitStrip`.
+ */
+export function readStrip(
+  pictures: readonly PictureSamples[],
+  camera: CameraBelief,
+  known: readonly KnownDensity[] = [],
+): { ok: true; read: StripRead } | { ok: false; fault: StripFault } {
+  const answer = seenStrip(pictures);
+  if (!answer.ok) return answer;
+  const { seen, pictures: reads } = answer.strip;
+  const fit = fitStrip(
+    reads,
+    camera,
+    known.flatMap((one) => {
+      const patch = seen.indexOf(one.patch);
+      return patch < 0 ? [] : [{ ...one, patch }];
+    }),
+  );
+  const patches = (pictures[0]?.film ?? []).map((_, i): PatchDensity => {
+    const at = seen.indexOf(i);
+    if (at < 0) return lostPatch(pictures.map(({ film }) => patchFault(film[i]?.sample ?? null)));
+    const [densityD, seD] = [fit.densitiesD[at] ?? Number.NaN, Math.sqrt(fit.covariance.get(at, at))];
+    const atLeast = (fit.glareShare[at] ?? 0) > MOST_GLARE || seD > MOST_SE_D;
+    return { densityD, seD, fault: null, ...(atLeast ? { atLeast } : {}) };
+  });
+  return {
+    ok: true,
+    read: {
+      patches,
+      covariance: fit.covariance.to2DArray(),
+      ownCovariance: fit.ownCovariance.to2DArray(),
+      camera: fit.camera,
+    },
+  };
+}
+
+/** How much brighter the frames must be than clear film for a picture to be a positive, ln. Source: our choice. */
+const INVERTED_LN = 0.15;
+
+/** Shares at both ends of the scale from which a picture was levelled. Source: our choice. */
+const LEVELLED = { black: 0.004, white: 0.02 } as const;
+
+/**
+ * A scan that was made a positive, or whose levels were spread until both ends clipped: it holds no densities.
+ * The first place of the film is clear film, or the thinnest patch.
+ */
+function scanFault({ film, survey, light, opaque }: PictureSamples): StripFault | null {
+  const values = film.flatMap(({ sample }) => (sample === null || sample.linear <= 0 ? [] : [Math.log(sample.linear)]));
+  const [thin, ...rest] = values;
+  const brightest = Math.max(...survey.blocks.map(({ lnValue }) => lnValue));
+  const brighter = thin !== undefined && rest.length > 1 && medianOf(rest) > thin + INVERTED_LN;
+  // In a negative the table beside the film is brighter than all of it.
+  if (brighter && brightest < Math.max(...values) + INVERTED_LN) return 'inverted';
+  const marked = light.some(({ sample }) => sample !== null && sample.clippedShare <= MOST_CLIPPED);
+  const dark = opaque == null ? survey.blackShare : 0;
+  return !marked && dark > LEVELLED.black && survey.whiteShare > LEVELLED.white && film[0]?.sample?.clippedShare === 1
+    ? 'levelled'
+    : null;
+}
+
+function valueOf(sample: PatchSample): ValueRead {
+  return {
+    lnValue: Math.log(Math.max(sample.linear, 1e-6)),
+    lnSe: sample.linearSe / Math.max(sample.linear, 1e-6),
+  };
+}
+
+/** A code of a few steps says little of the light behind it. */
+function opaqueOf(sample: PatchSample): ValueRead {
+  const value = Math.max(sample.linear, sample.stepLinear);
+  return { lnValue: Math.log(value), lnSe: Math.hypot(sample.linearSe, sample.stepLinear / 2) / value };
+}
+
+/** The bare light behind each patch of a picture, or why it has none. */
+function lightOf({ light, film, survey }: PictureSamples): LightRead[] | StripFault {
+  const blanks = film.map(({ blank }) => blank);
+  const marks = light.flatMap(({ at, sample, blank }) => (sample === null ? [] : [{ at, sample, blank }]));
+  if (blanks.length > 0 && blanks.every((blank) => blank !== null && blank.linear > 0))
+    return blankLight(marks, blanks as PatchSample[]);
+  if (marks.some(({ sample }) => sample.clippedShare > MOST_CLIPPED)) return 'light-clipped';
+  if (marks.some(({ sample }) => sample.linear < LEAST_LIGHT_STEPS * sample.stepLinear)) return 'light-dark';
+  const surface = lightSurface(survey.blocks, filmOf(film), marks.map(blockOf));
+  const white = survey.blocks.filter(({ clipped }) => clipped).length;
+  if (white > MOST_WHITE * (white + (surface?.bare.length ?? 0))) return 'light-clipped';
+  if (surface === null) return 'no-light';
+  return film.map(({ at }) => surface.at(at));
+}
+
+function blockOf({ at, sample }: { at: Patch; sample: PatchSample }): LightBlock {
+  return {
+    x: at.x,
+    y: at.y,
+    lnValue: Math.log(sample.linear),
+    spread: sample.linearSd / sample.linear,
+    clipped: false,
+  };
+}
+
+/** Film goes on around the patches that are measured. */
+function filmOf(film: readonly PlaceSample[]): Patch[] {
+  return film.map(({ at }) => ({ ...at, along: at.along * FILM_ACROSS, across: at.across * FILM_ACROSS }));
+}
+
+/** A level between two pictures that no mark tells is good to this, ln. Source: our estimate. */
+const UNTOLD_LEVEL_LN_SD = 0.03;
+
+/** The light by its own picture, at the level of this one as far as marks tell it. */
+function blankLight(
+  marks: readonly { sample: PatchSample; blank: PatchSample | null }[],
+  blanks: readonly PatchSample[],
+): LightRead[] {
+  const levels = marks.flatMap(({ sample, blank }) =>
+    blank === null || blank.linear <= 0 || sample.clippedShare > MOST_CLIPPED
+      ? []
+      : [Math.log(sample.linear / blank.linear)],
+  );
+  const level = levels.length === 0 ? 0 : levels.reduce((sum, one) => sum + one, 0) / levels.length;
+  const common = levels.length === 0 ? UNTOLD_LEVEL_LN_SD : 0.004;
+  return blanks.map((blank) => ({ lnValue: Math.log(blank.linear) + level, shared: [common] }));
 }

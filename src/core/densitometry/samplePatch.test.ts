@@ -1,8 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { seededNormal } from '../kit/seededNoise';
-import { bareLightFrom } from './bareLight';
-import { mergeExposures } from './mergeExposures';
-import { keptPatch, patchDensity, patchOfKept, type PatchDensity } from './patchDensity';
+import { keptPatch, patchFault, patchOfKept } from './patchDensity';
 import type { PixelGrid } from './pixelGrid';
 import { samplePatch, type PatchSample } from './samplePatch';
 
@@ -90,93 +88,21 @@ describe('a patch', () => {
   });
 });
 
-describe('the bare light', () => {
-  const at = (x: number, y: number, linear: number) => ({
-    x,
-    y,
-    sample: { ...sample(picture(() => 0.5)), linear, linearSe: linear * 0.002 },
-  });
-  test('one mark counts everywhere', () => {
-    const light = bareLightFrom([at(0.1, 0.1, 0.8)]);
-    expect(light({ x: 0.9, y: 0.4 }).linear).toBeCloseTo(0.8, 9);
-    expect(light({ x: 0.9, y: 0.4 }).linearSe).toBeCloseTo(0.0016, 9);
-  });
-  test('two tell the slope along their line, and none across it', () => {
-    const light = bareLightFrom([at(0, 0.1, 0.8), at(1, 0.1, 0.6)]);
-    expect(light({ x: 0.5, y: 0.1 }).linear).toBeCloseTo(Math.sqrt(0.48), 3);
-    expect(light({ x: 0.5, y: 0.6 }).linear).toBeCloseTo(Math.sqrt(0.48), 3);
-    expect(light({ x: 1, y: 0.1 }).linear).toBeCloseTo(0.6, 2);
-  });
-  test('four tell the plane', () => {
-    const plane = (x: number, y: number) => 0.8 * Math.exp(-0.2 * x + 0.1 * y);
-    const corners = [
-      [0, 0],
-      [1, 0],
-      [0, 0.5],
-      [1, 0.5],
-    ] as const;
-    const light = bareLightFrom(corners.map(([x, y]) => at(x, y, plane(x, y))));
-    expect(light({ x: 0.3, y: 0.2 }).linear).toBeCloseTo(plane(0.3, 0.2), 3);
-  });
-});
-
-describe('density', () => {
+describe('a patch that has no density', () => {
   const tone = (linear: number): PatchSample => ({ ...sample(picture(() => linear)), linear, linearSe: linear * 0.01 });
-  const light = { linear: 0.9, linearSe: 0 };
-  test('a tenth of the light is 1.00 D, and one per cent of the light is 0.0043 D (worked by hand)', () => {
-    const { densityD, seD } = patchDensity(tone(0.09), light);
-    expect(densityD).toBeCloseTo(1, 9);
-    expect(seD).toBeCloseTo(Math.hypot(0.01 / Math.LN10, 0.005), 6);
-  });
   test.each([
     ['small', null],
     ['clipped', { ...tone(0.9), clippedShare: 0.2 }],
     ['black', { ...tone(0.9), linear: 1e-6 }],
     ['black', { ...tone(0.9), blackShare: 0.3 }],
-  ] as const)('%s has no number', (fault, found) => {
-    const patch = patchDensity(found, light);
-    expect(patch.fault).toBe(fault);
-    expect(patch.densityD).toBeNaN();
-    expect(patchOfKept(keptPatch(patch)).fault).toBe(fault);
+  ] as const)('%s says so, and is kept without a number', (fault, found) => {
+    expect(patchFault(found)).toBe(fault);
+    const lost = { densityD: Number.NaN, seD: Number.NaN, fault };
+    expect(patchOfKept(keptPatch(lost)).fault).toBe(fault);
   });
-  test('what is kept reads back to a ten-thousandth', () => {
-    const patch = patchDensity(tone(0.0712), light);
-    expect(patchOfKept(keptPatch(patch)).densityD).toBeCloseTo(patch.densityD, 4);
-  });
-});
-
-describe('exposures are merged', () => {
-  const good = (densityD: number, seD = 0.01): PatchDensity => ({ densityD, seD, fault: null });
-  const none: PatchDensity = { densityD: Number.NaN, seD: Number.NaN, fault: 'black' };
-  const bright: PatchDensity = { ...none, fault: 'clipped' };
-  test('a shift is found from what both see, and each adds what the other lost', () => {
-    const merged = mergeExposures([
-      [good(0.1), good(0.5), good(1), none],
-      [bright, good(-0.4), good(0.1), good(0.9)],
-    ]);
-    expect(merged.map(({ densityD }) => Math.round(densityD * 1000) / 1000)).toEqual([0.1, 0.5, 1, 1.8]);
-    // Seen twice, a patch is surer; seen through the shift, it carries the shift's doubt.
-    expect(merged[1]?.seD).toBeLessThan(0.01);
-    expect(merged[3]?.seD).toBeGreaterThan(0.01);
-  });
-  test('a chain of overlaps carries the level along, whatever the order', () => {
-    const [a, b, c] = [
-      [good(0.2), good(0.7), none, none, none],
-      [bright, good(0), good(0.6), none, none],
-      [bright, bright, good(0), good(0.5), good(1.1)],
-    ] as const;
-    for (const pictures of [
-      [a, b, c],
-      [a, c, b],
-    ])
-      expect(mergeExposures(pictures)[4]?.densityD).toBeCloseTo(2.4, 9);
-  });
-  test('a picture that shares nothing adds nothing', () => {
-    const merged = mergeExposures([
-      [good(0.2), none],
-      [bright, good(0.4)],
-    ]);
-    expect(merged[1]?.fault).toBe('black');
-    expect(mergeExposures([])).toEqual([]);
+  test('a sound one has none; what is kept reads back to a ten-thousandth, and at least stays at least', () => {
+    expect(patchFault(tone(0.4))).toBeNull();
+    const dense = { densityD: 1.234_56, seD: 0.3, fault: null, atLeast: true };
+    expect(patchOfKept(keptPatch(dense))).toEqual({ ...dense, densityD: 1.2346 });
   });
 });

@@ -1,3 +1,4 @@
+import { normalPoints, sampleQuantile } from '../inference/quasiRandom';
 import { bisect } from '../inference/bisection';
 import { averageGradient } from '../kinetics/averageGradient';
 import { developmentTime, REACHABLE_SHARE } from '../kinetics/developmentTime';
@@ -62,4 +63,49 @@ export function timeGradient(
     timeFor: (gradient) =>
       gradient >= REACHABLE_SHARE * largest ? null : developmentTime(gradient, largest, ratePerMin, induction),
   });
+}
+
+/** A range that holds four of five. */
+export interface LikelyRange {
+  low: number;
+  high: number;
+}
+
+/** Draws for a range, and the share of them that must tell one. Source: our choice. */
+const DRAWS = 256;
+const LEAST_SHARE = 0.7;
+
+/**
+ * How sure two strips are of where contrast levels off, and of a time.
+ * @param first one strip, with the spread of ln(gradient) that it has for itself
+ * @param second another
+ * @param sharedLnSd spread of ln(gradient) that both share: one camera
+ * @param inductionShare as for `timeGradient`
+ * @param wanted gradient whose time is asked for; null for none
+ * @returns ranges that hold four of five; null where too many draws tell none
+ * Source: `timeGradient` on draws (Monte Carlo, JCGM 101:2008).
+ */
+export function timeGradientRanges(
+  first: TimedGradient & { ownLnSd: number },
+  second: TimedGradient & { ownLnSd: number },
+  sharedLnSd: number,
+  inductionShare: number,
+  wanted: number | null,
+): { largest: LikelyRange | null; timeMin: LikelyRange | null } {
+  const curves = normalPoints(3, DRAWS).flatMap(([a = 0, b = 0, shared = 0]) => {
+    const moved = (one: TimedGradient & { ownLnSd: number }, own: number): TimedGradient => ({
+      timeMin: one.timeMin,
+      gradient: one.gradient * Math.exp(own * one.ownLnSd + shared * sharedLnSd),
+    });
+    const curve = timeGradient(moved(first, a), moved(second, b), inductionShare);
+    return curve.ok ? [curve.value] : [];
+  });
+  const times = wanted === null ? [] : curves.flatMap((curve) => curve.timeFor(wanted) ?? []);
+  return { largest: rangeOf(curves.map(({ largest }) => largest)), timeMin: rangeOf(times) };
+}
+
+function rangeOf(values: readonly number[]): LikelyRange | null {
+  if (values.length < LEAST_SHARE * DRAWS) return null;
+  const sorted = Float64Array.from(values).sort();
+  return { low: sampleQuantile(sorted, 0.1), high: sampleQuantile(sorted, 0.9) };
 }

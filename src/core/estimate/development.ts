@@ -43,6 +43,8 @@ export class Development {
   private readonly fogRatePerMin: number;
   /** How far the eye that judged it calls everything too hard, grades. */
   readonly eyeGrades: number;
+  /** How far the camera that read it stretches densities, ln. */
+  readonly lnCamera: number;
   private readonly drift: Drift | null;
   private readonly q10: number;
   private readonly freshBaseFogD: number;
@@ -78,6 +80,7 @@ export class Development {
     this.baseIsothermalMin = developmentTime(this.baseGradient, largest, this.ratePerMin, this.inductionMin);
     this.fogRatePerMin = this.ratePerMin * Math.exp(deviations.lnFogPace);
     this.eyeGrades = deviations.eyeGrades;
+    this.lnCamera = deviations.lnCamera;
     this.drift = driftOf(conditions, deviations);
     this.q10 = conditions.q10 * Math.exp(deviations.lnQ10);
     this.freshBaseFogD = conditions.film.freshBaseFogD + deviations.freshFogD;

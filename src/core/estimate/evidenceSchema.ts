@@ -60,6 +60,18 @@ export const speedReadingSchema = z.strictObject({
   ownFrames: z.boolean('Own frames: give true or false.'),
 });
 
+/** What makes densities that a camera read doubtful, besides what makes every strip doubtful. */
+export const readingDoubtSchema = z.strictObject({
+  /** Camera whose error all its readings share; a reading of its own where nobody knows which it was. */
+  camera: z.string('Camera: give its name.').min(1).max(200),
+  /** Spread of ln(density) that its readings share. */
+  cameraLnSd: within('Spread of the camera', 0, 2),
+  /** Spread of ln(gradient) that this reading has for itself. */
+  ownLnSd: within('Spread of the reading', 0, 2),
+});
+
+export type ReadingDoubt = z.infer<typeof readingDoubtSchema>;
+
 /** A few centimetres of the film, developed and read. */
 const clipSchema = z.strictObject({
   ...common,
@@ -71,6 +83,7 @@ const clipSchema = z.strictObject({
   method: oneOf('Reading', readingMethods),
   /** Effective index by its speed point; null where no exposures were known. */
   speed: speedReadingSchema.nullable().default(null),
+  doubt: readingDoubtSchema.optional(),
 });
 
 /** Base + fog of a leader or a clip. */
@@ -82,6 +95,7 @@ const fogSchema = z.strictObject({
   method: oneOf('Reading', readingMethods),
   /** It is as much as that, or more: black film says no more. */
   atLeast: z.boolean('At least: give true or false.').optional(),
+  doubt: readingDoubtSchema.optional(),
 });
 
 /** The judgement of a run. */

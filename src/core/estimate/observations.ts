@@ -4,7 +4,7 @@ import { targetGradient } from '../kinetics/targets';
 import type { Development } from './development';
 import { stopsBetweenSpeeds } from '../units/stops';
 import { chartSources } from './chartSources';
-import type { Evidence } from './evidenceSchema';
+import type { Evidence, ReadingDoubt } from './evidenceSchema';
 import type { ParameterId } from './parameters';
 import { pairKey, situationOf, type Situation } from './situation';
 import type { SituationInput } from './situationSchema';
@@ -144,6 +144,13 @@ function observedOnce(piece: EvidenceItem, released: ReadonlySet<string>): Obser
   return made;
 }
 
+/** A reading by a camera has one unknown more, which it shares with every reading by that camera. */
+function byCamera(situation: Situation, doubt: ReadingDoubt | undefined): Situation {
+  if (doubt === undefined || doubt.cameraLnSd === 0) return situation;
+  const unknown = { id: 'lnCamera', sd: doubt.cameraLnSd, key: `lnCamera|camera|${doubt.camera}` } as const;
+  return { ...situation, unknowns: [...situation.unknowns, unknown] };
+}
+
 function observe({ evidence, setting }: EvidenceItem, released: ReadonlySet<string>): Observation {
   const whole = situationOf(setting, evidence.id, released);
   const situation = evidence.kind === 'clip' && evidence.speed !== null ? whole : seen(whole);
@@ -152,7 +159,12 @@ function observe({ evidence, setting }: EvidenceItem, released: ReadonlySet<stri
     situations: [spokenOf(evidence, setting, released)],
     readings,
   });
-  const alone = (readings: Reading[]): Observation => ({ pieceId: evidence.id, situations: [situation], readings });
+  const doubt = evidence.kind === 'clip' || evidence.kind === 'fog' ? evidence.doubt : undefined;
+  const alone = (readings: Reading[]): Observation => ({
+    pieceId: evidence.id,
+    situations: [byCamera(situation, doubt)],
+    readings,
+  });
   const reading = (measure: Measure, observed: number, sd: number, model: (film: Development) => number): Reading => ({
     measure,
     observed,
@@ -199,20 +211,21 @@ function observe({ evidence, setting }: EvidenceItem, released: ReadonlySet<stri
         reading(
           'gradient',
           evidence.gradient,
-          GRADIENT_SD[evidence.method],
+          Math.hypot(GRADIENT_SD[evidence.method], (doubt?.ownLnSd ?? 0) * evidence.gradient),
           (film) =>
             film.netGradientAt(evidence.timeMin) *
+            Math.exp(film.lnCamera) *
             (evidence.method === 'eye' ? 1 + LN_GRADIENT_PER_GRADE * film.eyeGrades : 1),
         ),
         ...(evidence.baseFogD === null
           ? []
-          : [reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => film.baseFogAt(evidence.timeMin))]),
+          : [reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => film.baseFogAt(evidence.timeMin) * Math.exp(film.lnCamera))]),
         ...speedReadings(evidence.speed, setting.film.iso, reading),
       ]);
     case 'fog':
       return alone([
         reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => {
-          const baseFogD = film.baseFogAt(evidence.timeMin);
+          const baseFogD = film.baseFogAt(evidence.timeMin) * Math.exp(film.lnCamera);
           return evidence.atLeast === true ? Math.min(evidence.baseFogD, baseFogD) : baseFogD;
         }),
       ]);

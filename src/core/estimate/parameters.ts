@@ -27,7 +27,7 @@ export type LedgerRowId = (typeof ledgerRowIds)[number];
  * What a parameter belongs to. Evidence about one roll bears on another as far as they share its stock, its developer, its
  * brew, the hands or the thermometer.
  */
-export type Scope = 'stock' | 'developer' | 'pair' | 'brew' | 'roll' | 'bench' | 'school' | 'run';
+export type Scope = 'stock' | 'developer' | 'pair' | 'brew' | 'roll' | 'bench' | 'school' | 'run' | 'camera';
 
 /** Standard deviation of a kitchen thermometer's error, °C. Source: our estimate. */
 const THERMOMETER_SD_C = 0.3;
@@ -147,6 +147,8 @@ export const parameters = {
   lnShape: { row: 'target', scope: 'stock', sd: () => SHAPE_LN_SD },
   /** How far the user’s eye calls everything too hard, grades: it moves what is judged, and no time by itself. */
   eyeGrades: { row: 'target', scope: 'bench', sd: () => EYE_SD_GRADES },
+  /** How far a camera stretches all densities that were read by it, ln: readings bring its spread, and no time has it. */
+  lnCamera: { row: 'target', scope: 'camera', sd: () => 0 },
 } as const satisfies Record<string, Parameter>;
 
 /** Parameters that only quicken (+) or slow (−) development, each by its whole deviation in ln(rate). */

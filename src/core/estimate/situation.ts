@@ -62,6 +62,7 @@ export function situationOf(setting: SituationInput, runId: string, released: Re
     bench: '',
     school: setting.movement === undefined ? setting.agitationId : `own ${JSON.stringify(setting.movement)}`,
     run: runId,
+    camera: '',
   };
   const unknowns = parameterIds.flatMap((id) => {
     const { scope, sd } = parameters[id];

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { chartSourceIds } from '../estimate/chartSources';
-import { readingMethods, speedReadingSchema } from '../estimate/evidenceSchema';
+import { readingDoubtSchema, readingMethods, speedReadingSchema } from '../estimate/evidenceSchema';
 import { situationShape } from '../estimate/situationSchema';
 import { limited, text } from '../schema/fields';
 import { within } from '../schema/within';
@@ -50,12 +50,15 @@ export const findingSchema = z.discriminatedUnion('kind', [
     stopsBetween: within('Stops between the two tones', 0.5, 15, 'stops'),
     /** Effective index, where exposures were known; missing in findings from before it was kept. */
     speed: speedReadingSchema.nullable().optional(),
+    /** What its camera leaves open; missing for densities that no camera read, and from before it was kept. */
+    doubt: readingDoubtSchema.optional(),
   }),
   z.strictObject({
     kind: z.literal('fog'),
     timeMin: minutes,
     method: z.enum(readingMethods),
     baseFogD: density('Base + fog'),
+    doubt: readingDoubtSchema.optional(),
   }),
 ]);
 

@@ -48,12 +48,15 @@ export const stripFormSchema = z.object({
   name: z.string(),
   timeMin: typed,
   light: z.array(patchSchema).max(8),
+  /** Something that lets no light through, beside the film; null where none is marked. */
+  opaque: patchSchema.nullable().default(null),
   clear: patchSchema.nullable(),
   row: z.strictObject({
     first: placeSchema,
     last: placeSchema,
     fill: z.number().min(0.1).max(1),
     across: edge,
+    perspective: z.number().min(-0.8).max(4).optional(),
   }),
   count: typed,
   transfer: z.enum(transferIds),
@@ -67,6 +70,8 @@ export const stripFormSchema = z.object({
   stepD: typed,
   ownStops: z.string(),
   meteredIso: typed,
+  /** Whether the first patch is known to be the first exposure: where thinner ones may be missing, it is asked. */
+  numbered: z.boolean().default(true),
   /** Whether its frames were exposed with the roll and waited as long, and not for the test. */
   ownFrames: z.boolean().default(false),
   /** Densities typed or read by a densitometer: clear film first. */
@@ -87,7 +92,8 @@ export function initialStripForm(
     marked: false,
     name: 'Strip',
     timeMin: Math.round(timeMin * 4) / 4,
-    light: [{ x: 0.08, y: 0.06, along: 0.04, across: 0.04, turn: 0 }],
+    light: [],
+    opaque: null,
     clear: { x: 0.1, y: 0.3, along: 0.03, across: 0.05, turn: 0 },
     row: { first: { x: 0.2, y: 0.3 }, last: { x: 0.8, y: 0.3 }, fill: 0.6, across: 0.08 },
     count: 7,
@@ -101,6 +107,7 @@ export function initialStripForm(
     stepD: 0.15,
     ownStops: '',
     meteredIso: meteredIso ?? '',
+    numbered: true,
     ownFrames: false,
     typedD: [],
   };
@@ -116,6 +123,8 @@ export interface StripPlan {
   logH: number[] | null;
   /** Whether 0 is the exposure as metered, and which index the meter was set to. */
   meteredIso: number | null;
+  /** Whether it is known which exposure each patch had. */
+  numbered: boolean;
 }
 
 /** What else the numbers of the form have to hold. */
@@ -152,7 +161,7 @@ export function readStripForm(form: StripForm): Result<StripPlan> {
   const metered = form.exposures === 'bracket' || form.exposures === 'own';
   const meteredIso = metered && form.meteredIso !== '' ? number('meteredIso') : null;
   if (problems.length > 0) return failure(...problems);
-  return success({ name: form.name.trim(), timeMin, count, transfer, logH, meteredIso });
+  return success({ name: form.name.trim(), timeMin, count, transfer, logH, meteredIso, numbered: form.numbered });
 }
 
 function exposuresOf(

@@ -1,5 +1,4 @@
-import { calibrationFrom, type CalibrationPair } from '../densitometry/calibration';
-import { measuredCurve, type CurveFacts, type CurvePoint } from '../densitometry/measuredCurve';
+import { curveWithDoubt, type DoubtedCurve } from '../densitometry/curveDoubt';
 import { effectiveIndex } from '../densitometry/measuredSpeed';
 import type { PatchDensity } from '../densitometry/patchDensity';
 import { LOG_EXPOSURE_PER_STOP } from '../units/stops';
@@ -11,7 +10,7 @@ export interface StripReading {
   /** Clear film; null where none was marked or it cannot be read. */
   clear: PatchDensity | null;
   steps: (PatchDensity & { logH: number | null })[];
-  curve: CurveFacts | null;
+  curve: DoubtedCurve | null;
   /** Index at which a metered grey would have stood ten times over the speed point; null where that is not known. */
   effectiveIso: number | null;
   /** Densest patch that reads, D; null where none does. */
@@ -20,56 +19,49 @@ export interface StripReading {
   backwards: boolean;
 }
 
-/**
- * How far the density scale of a picture may be off where its camera was never held against a wedge, as a share: flare, lens, the
- * maker's tone curve. Source: our estimate.
- */
-export const UNCALIBRATED_SHARE = 0.03;
-
 /** Fall of density along a row, from end to end, that shows its direction, D. Source: our choice. */
 const CLEARLY_D = 0.1;
 
+/** Densities of a strip with all that makes them doubtful together. */
+export interface ReadDensities {
+  clear: PatchDensity | null;
+  steps: readonly PatchDensity[];
+  /** Covariance of the densities, and that without what the camera's other readings share, D²; clear film first, of those that read. */
+  covariance: number[][];
+  ownCovariance: number[][];
+}
+
+/** Densities that no picture ties together: typed, or by a densitometer. */
+export function separateDensities(clear: PatchDensity | null, steps: readonly PatchDensity[]): ReadDensities {
+  const sound = [...(clear === null ? [] : [clear]), ...steps].filter(({ fault }) => fault === null);
+  const covariance = sound.map(({ seD }, a) => sound.map((_, b) => (a === b ? seD ** 2 : 0)));
+  return { clear, steps, covariance, ownCovariance: covariance };
+}
+
 /**
  * Puts densities and exposures of a strip together.
- * @param clear density of clear film, or null
- * @param steps densities of the row, first to last
+ * @param read densities of clear film and of the row, first to last
  * @param plan what is known of the exposures; a wedge is turned so that its denser end has had more light
- * @param camera how the camera was calibrated: its pairs; `unknown` for one that never was; `none` for a densitometer
  * @returns curve, speed and gradient as far as the patches hold them
  * Source: ISO 6:1993 by `measuredCurve`; ISO 2720:1974 for the metered grey.
  */
 export function stripReading(
-  clear: PatchDensity | null,
-  steps: readonly PatchDensity[],
-  plan: Pick<StripPlan, 'logH' | 'meteredIso'>,
-  camera: readonly CalibrationPair[] | 'unknown' | 'none' = 'none',
+  { clear, steps, covariance, ownCovariance }: ReadDensities,
+  plan: Pick<StripPlan, 'logH' | 'meteredIso' | 'numbered'>,
 ): StripReading {
-  const calibration = typeof camera === 'string' ? null : calibrationFrom(camera);
-  const corrected = (patch: PatchDensity): PatchDensity =>
-    calibration === null || patch.fault !== null
-      ? patch
-      : {
-          ...patch,
-          densityD: calibration.correct(patch.densityD),
-          seD: Math.hypot(patch.seD * calibration.slopeAt(patch.densityD), calibration.rmsD),
-        };
-  const base = clear === null || clear.fault !== null ? null : corrected(clear);
-  const read = steps.map(corrected);
-  const sound = read.filter(({ fault }) => fault === null);
+  const base = clear === null || clear.fault !== null ? null : clear;
+  const sound = steps.filter(({ fault }) => fault === null);
   const rise = (sound.at(-1)?.densityD ?? 0) - (sound[0]?.densityD ?? 0);
   const relative = plan.logH !== null && plan.meteredIso === null;
   const logH = plan.logH === null ? null : relative && rise < 0 ? [...plan.logH].reverse() : plan.logH;
-  const points: CurvePoint[] = read.flatMap(({ densityD, seD, fault }, at) =>
-    fault !== null || logH?.[at] === undefined ? [] : [{ logH: logH[at], densityD, seD }],
-  );
   const exposureRise = (logH?.at(-1) ?? 0) - (logH?.[0] ?? 0);
-  const curve = withScaleDoubt(measuredCurve(points, base), camera === 'unknown' ? UNCALIBRATED_SHARE : 0);
+  const curve = curveOf(base, steps, logH, covariance, ownCovariance);
   return {
     clear: base,
-    steps: read.map((patch, at) => ({ ...patch, logH: logH?.[at] ?? null })),
+    steps: steps.map((patch, at) => ({ ...patch, logH: logH?.[at] ?? null })),
     curve,
     effectiveIso:
-      curve === null || curve.speedLogH === null || plan.meteredIso === null
+      curve === null || curve.speedLogH === null || plan.meteredIso === null || !plan.numbered
         ? null
         : effectiveIndex(curve.speedLogH, plan.meteredIso),
     topD: sound.length === 0 ? null : Math.max(...sound.map(({ densityD }) => densityD)),
@@ -77,11 +69,34 @@ export function stripReading(
   };
 }
 
-/** A scale that may be off moves the whole gradient, whatever the patches repeat to. */
-function withScaleDoubt(curve: CurveFacts | null, share: number): CurveFacts | null {
-  if (curve?.gradient == null || share === 0) return curve;
-  const { value, se } = curve.gradient;
-  return { ...curve, gradient: { ...curve.gradient, se: Math.hypot(se, share * value) } };
+/** The curve through what has both a density and an exposure; patches that glare rules have a density, but at least. */
+function curveOf(
+  base: PatchDensity | null,
+  steps: readonly PatchDensity[],
+  logH: readonly number[] | null,
+  covariance: number[][],
+  ownCovariance: number[][],
+): DoubtedCurve | null {
+  if (logH === null) return null;
+  const places: { densityD: number; logH: number | null; at: number }[] = [];
+  let at = 0;
+  if (base !== null) places.push({ densityD: base.densityD, logH: null, at: at++ });
+  steps.forEach(({ densityD, fault, atLeast }, index) => {
+    if (fault !== null) return;
+    const exposure = logH[index];
+    if (exposure !== undefined && atLeast !== true) places.push({ densityD, logH: exposure, at });
+    at += 1;
+  });
+  const pick = (matrix: number[][]): number[][] => places.map((a) => places.map((b) => matrix[a.at]?.[b.at] ?? 0));
+  return curveWithDoubt(
+    {
+      densitiesD: places.map(({ densityD }) => densityD),
+      covariance: pick(covariance),
+      ownCovariance: pick(ownCovariance),
+    },
+    base !== null,
+    places.flatMap((place) => place.logH ?? []),
+  );
 }
 
 /** Densest base + fog that evidence takes, D. */
@@ -92,16 +107,19 @@ const MOST_D = 4;
  * @param reading the strip
  * @param timeMin how long it developed, min
  * @param ownFrames whether its frames are the roll's own, and not exposed for the test
+ * @param camera camera that read it, by whose error all its readings are off together; null where none did
  * @returns null where it tells neither
  */
 export function findingOfStrip(
   { clear, curve, effectiveIso }: StripReading,
   timeMin: number,
   ownFrames = false,
+  camera: string | null = null,
 ): Finding | null {
   const fogD = clear === null ? null : Math.min(MOST_D, Math.max(0, clear.densityD));
   if (curve?.gradient != null && curve.baseFogMeasured && fogD !== null) {
     const { span, fromD, toD } = curve.gradient;
+    const { lnSd, ownLnSd } = curve.doubt.gradient ?? { lnSd: 0, ownLnSd: 0 };
     return {
       kind: 'clip',
       timeMin,
@@ -111,7 +129,26 @@ export function findingOfStrip(
       highlightD: Math.min(MOST_D, Math.max(0, toD)),
       stopsBetween: span / LOG_EXPOSURE_PER_STOP,
       speed: effectiveIso === null ? null : { index: Number(effectiveIso.toPrecision(4)), ownFrames },
+      ...doubtOf(camera, Math.sqrt(Math.max(0, lnSd ** 2 - ownLnSd ** 2)), ownLnSd),
     };
   }
-  return fogD === null ? null : { kind: 'fog', timeMin, method: 'densities', baseFogD: fogD };
+  if (fogD === null || clear === null) return null;
+  return {
+    kind: 'fog',
+    timeMin,
+    method: 'densities',
+    baseFogD: fogD,
+    ...doubtOf(camera, clear.seD / Math.max(0.1, fogD), 0),
+  };
+}
+
+/** What a camera leaves open, to four figures. */
+function doubtOf(
+  camera: string | null,
+  cameraLnSd: number,
+  ownLnSd: number,
+): Pick<Finding & { kind: 'clip' }, 'doubt'> {
+  if (camera === null) return {};
+  const rounded = (value: number): number => Number(Math.min(2, value).toPrecision(4));
+  return { doubt: { camera, cameraLnSd: rounded(cameraLnSd), ownLnSd: rounded(ownLnSd) } };
 }

@@ -120,6 +120,7 @@ function evidenceOf({ id, finding }: EvidenceRecord): Evidence {
         baseFogD: finding.baseFogD,
         gradient: gradient.ok ? gradient.value : 0,
         speed: finding.speed ?? null,
+        ...(finding.doubt === undefined ? {} : { doubt: finding.doubt }),
       };
     }
     case 'fog':

@@ -10,9 +10,11 @@ import { strategyIds } from '../estimate/strategyIds';
 import { partsSchema } from '../chemistry/partsSchema';
 import { targetSchema } from '../estimate/targetSchema';
 import { channelIds } from '../densitometry/pixelGrid';
-import { calibrationSchema } from '../densitometry/calibration';
+import { calibrationSchema } from '../densitometry/calibrationPairs';
+import { cameraBeliefSchema } from '../densitometry/cameraBeliefSchema';
 import { measuredPatchSchema } from '../densitometry/patchDensity';
 import { MOST_PATCHES, stripSources, type StripSource } from '../evidence/stripForm';
+import { readingDoubtSchema } from '../estimate/evidenceSchema';
 import { findingSchema, settingRecordSchema } from '../evidence/evidenceRecord';
 import { ledgerRowSchema } from '../estimate/result';
 import { kitSchema } from '../kit/kitSchema';
@@ -279,6 +281,8 @@ export const readingSchema = z.strictObject({
   channel: z.enum(channelIds),
   meteredIso: limited('iso', 'Metered at').nullable(),
   clear: measuredPatchSchema.nullable(),
+  /** What its camera leaves open of its densities; missing where no camera read it, and from before it was kept. */
+  doubt: readingDoubtSchema.optional(),
   steps: z.array(measuredPatchSchema.extend({ logH: z.number().min(-20).max(20).nullable() })).max(MOST_PATCHES),
   /** What it tells the estimate; null where that was not added, or was taken off. */
   evidenceId: id.nullable(),
@@ -308,7 +312,17 @@ export const habitSchema = z.discriminatedUnion('kind', [
     parts: partsSchema,
   }),
   /** A camera or scanner, held against a wedge of known densities. */
-  z.strictObject({ ...stamps, kind: z.literal('camera'), name: nameField('Name'), pairs: calibrationSchema }),
+  z.strictObject({
+    ...stamps,
+    kind: z.literal('camera'),
+    name: nameField('Name'),
+    /** Steps as plain sRGB read them, from before responses were kept. */
+    pairs: calibrationSchema.optional(),
+    /** What was learned of its response and glare. */
+    belief: cameraBeliefSchema.optional(),
+    /** Camera and program as its pictures name them; missing where they did not. */
+    device: text('Camera as its pictures name it', 200).optional(),
+  }),
 ]);
 
 /** How the user reads quantities and lights the bench. */

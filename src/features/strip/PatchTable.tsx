@@ -29,7 +29,7 @@ export function PatchTable({ reading, plan }: { reading: StripReading; plan: Str
             <Term id="density">Density</Term>
           </th>
           <th scope="col" className="py-1 pl-3 font-normal">
-            ± two errors
+            80 % likely ±
           </th>
         </tr>
       </thead>
@@ -42,6 +42,9 @@ export function PatchTable({ reading, plan }: { reading: StripReading; plan: Str
     </table>
   );
 }
+
+/** Standard deviations on each side that hold four of five. Source: normal distribution. */
+const Z80 = 1.2816;
 
 function stopsText(stops: number): string {
   const text = formatNumber(stops, Number.isInteger(Math.round(stops * 1000) / 1000) ? 0 : 1);
@@ -63,8 +66,8 @@ function Line({ name, exposure, patch }: { name: string; exposure: string; patch
       <td className="num py-1 text-right">{exposure}</td>
       {patch.fault === null ? (
         <>
-          <td className="num py-1 text-right">{formatNumber(patch.densityD, 2)}</td>
-          <td className="num py-1 pl-3 text-ink2">{formatNumber(2 * patch.seD, 2)}</td>
+          <td className="num py-1 text-right">{`${patch.atLeast === true ? 'at least ' : ''}${formatNumber(patch.densityD, 2)}`}</td>
+          <td className="num py-1 pl-3 text-ink2">{formatNumber(Z80 * patch.seD, 2)}</td>
         </>
       ) : (
         <td colSpan={2} className="py-1 pl-3 text-right text-[13px] text-heat">

@@ -1,16 +1,16 @@
 'use client';
 
 import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
-import { cornersOf, patchesOf, type Patch, type Place } from '@/core/densitometry/patch';
+import { cornersOf, patchesOf, slidMiddle, type Patch, type Place } from '@/core/densitometry/patch';
 import type { StripForm } from '@/core/evidence/stripForm';
 import { useObjectUrl } from '@/ui/useObjectUrl';
 import type { StripShot } from './useStripPictures';
 
 interface PictureMarksProps {
   shot: StripShot;
-  form: Pick<StripForm, 'light' | 'clear' | 'row'>;
+  form: Pick<StripForm, 'light' | 'opaque' | 'clear' | 'row'>;
   count: number;
-  onMove: (part: Partial<Pick<StripForm, 'light' | 'clear' | 'row'>>) => void;
+  onMove: (part: Partial<Pick<StripForm, 'light' | 'opaque' | 'clear' | 'row'>>) => void;
 }
 
 /** How far an arrow key moves a mark, and with shift, as shares of the picture's longest edge. */
@@ -29,7 +29,7 @@ const plus = (place: Place, by: Place): Place => ({ x: place.x + by.x, y: place.
 /** The picture with its marks: each is dragged, or moved by the arrow keys. */
 export function PictureMarks({ shot, form, count, onMove }: PictureMarksProps) {
   const url = useObjectUrl(shot.preview);
-  const { row, light, clear } = form;
+  const { row, light, opaque, clear } = form;
   const edge = Math.max(shot.widthPx, shot.heightPx);
   const [width, height] = [shot.widthPx / edge, shot.heightPx / edge];
   const patches = patchesOf({ ...row, count });
@@ -53,6 +53,12 @@ export function PictureMarks({ shot, form, count, onMove }: PictureMarksProps) {
           <Outline patch={patch} dashed />
         </Mark>
       ))}
+      {opaque !== null && (
+        <Mark name="Opaque patch" move={(by) => onMove({ opaque: { ...opaque, ...plus(opaque, by) } })}>
+          <Outline patch={opaque} dashed />
+          <Name at={opaque} text="opaque" />
+        </Mark>
+      )}
       {clear !== null && (
         <Mark name="Clear film" move={(by) => onMove({ clear: { ...clear, ...plus(clear, by) } })}>
           <Outline patch={clear} dashed />
@@ -67,6 +73,7 @@ export function PictureMarks({ shot, form, count, onMove }: PictureMarksProps) {
           <Name key={index} at={patch} text={String(index + 1)} />
         ))}
       </Mark>
+      {count > 2 && <MiddleMark row={row} onMove={onMove} />}
       {(['first', 'last'] as const).map((end) => (
         <Mark
           key={end}
@@ -77,6 +84,17 @@ export function PictureMarks({ shot, form, count, onMove }: PictureMarksProps) {
         </Mark>
       ))}
     </svg>
+  );
+}
+
+/** Slides the middle of the row along it: a picture taken at an angle has its middle nearer to the far end. */
+function MiddleMark({ row, onMove }: Pick<PictureMarksProps, 'onMove'> & { row: StripForm['row'] }) {
+  const middle = patchesOf({ ...row, count: 3 })[1];
+  if (middle === undefined) return null;
+  return (
+    <Mark name="Middle of the row" move={(by) => onMove({ row: slidMiddle(row, by) })}>
+      <Handle at={middle} />
+    </Mark>
   );
 }
 

@@ -4,7 +4,7 @@ import { useState, type DragEvent } from 'react';
 import { practiceStrip } from '@/core/kit/practiceStrip';
 import type { FoundRow } from '@/core/densitometry/findRow';
 import type { Transfer } from '@/core/densitometry/transfer';
-import { clearBeside, extendedRow } from '@/core/densitometry/patch';
+import { clearBeside, extendedRow, turnedRow } from '@/core/densitometry/patch';
 import { MOST_PATCHES, type StripForm } from '@/core/evidence/stripForm';
 import { formatNumber } from '@/core/units/quantity';
 import { shutterText } from '@/core/units/shutter';
@@ -38,15 +38,24 @@ export function PicturePanel({ form, change, count, transfer, pictures, rollId }
       setNote(said);
       return;
     }
-    const { light, room } = found;
+    const { opaque, room } = found;
     // A made-up strip knows how many there are: what is missing is too thin to be seen.
     const row = known === undefined ? found.row : extendedRow(found.row, 'first', known - found.row.count);
     const clear = clearBeside(row, found.clear);
     change({
-      row: { first: row.first, last: row.last, fill: row.fill, across: row.across },
+      row: {
+        first: row.first,
+        last: row.last,
+        fill: row.fill,
+        across: row.across,
+        ...(row.perspective === undefined ? {} : { perspective: row.perspective }),
+      },
       count: row.count,
-      light,
+      light: [],
+      opaque,
       clear,
+      // Thinner frames may lie where nothing was seen: then the numbering is asked for.
+      numbered: known !== undefined || (room.before === 0 && room.after === 0),
       marked: true,
     });
     setNote(foundWords(row.count, clear !== null, known === undefined ? room : { before: 0, after: 0 }));
@@ -119,7 +128,7 @@ export function PicturePanel({ form, change, count, transfer, pictures, rollId }
             <button
               type="button"
               className="act-plain"
-              onClick={() => change({ row: { ...form.row, first: form.row.last, last: form.row.first }, marked: true })}
+              onClick={() => change({ row: turnedRow(form.row), marked: true })}
             >
               Turn the row round
             </button>
@@ -127,7 +136,14 @@ export function PicturePanel({ form, change, count, transfer, pictures, rollId }
             <RowSize form={form} change={change} />
             <span className="text-ink2">Drag the marks, or move them by the arrow keys; with Shift, further.</span>
           </div>
-          <Shots shots={[first, ...more, ...(blank === undefined ? [] : [blank])]} drop={pictures.drop} />
+          {!form.numbered && form.exposures !== 'unknown' && form.exposures !== 'wedge' && (
+            <WhichExposure form={form} count={count} change={change} />
+          )}
+          <Shots
+            expose={pictures.expose}
+            shots={[first, ...more, ...(blank === undefined ? [] : [blank])]}
+            drop={pictures.drop}
+          />
           <div className="mt-2 flex flex-wrap gap-x-5 gap-y-1 text-[14px]">
             <FileButton
               label="Another picture of the strip"
@@ -192,8 +208,8 @@ function foundWords(count: number, withClear: boolean, room: { before: number; a
 /** One patch more at either end. */
 function RowEnds({ form, count, change }: Pick<PicturePanelProps, 'form' | 'change' | 'count'>) {
   const extend = (end: 'first' | 'last'): void => {
-    const { first, last, count: more } = extendedRow({ ...form.row, count }, end, 1);
-    change({ row: { ...form.row, first, last }, count: more, marked: true });
+    const { count: more, ...row } = extendedRow({ ...form.row, count }, end, 1);
+    change({ row, count: more, marked: true });
   };
   return (
     <>
@@ -230,18 +246,78 @@ function RowSize({ form, change }: Pick<PicturePanelProps, 'form' | 'change'>) {
   );
 }
 
-/** What is open, with what the camera wrote down. */
-function Shots({ shots, drop }: { shots: readonly StripShot[]; drop: (id: string) => void }) {
+/** Frames that are too thin to be seen shift the numbering: which exposure the first patch had is asked before an index is said. */
+function WhichExposure({ form, count, change }: Pick<PicturePanelProps, 'form' | 'count' | 'change'>) {
+  const stops = (by: number): string => {
+    const text = formatNumber(Math.abs(by), Number.isInteger(by) ? 0 : 1);
+    return by === 0 ? '0' : by > 0 ? `+${text}` : `−${text}`;
+  };
+  const [first, step] = [Number(form.firstStops), Number(form.stepStops)];
+  const bracket = form.exposures === 'bracket' && Number.isFinite(first) && Number.isFinite(step);
+  return (
+    <div role="group" aria-label="Which exposure the first patch had" className="mt-3 border-l-4 border-heat pl-3">
+      <p className="max-w-[66ch]">
+        Which exposure had the first of the {count} patches? Thinner frames may lie where the film looks clear.
+      </p>
+      <div className="mt-1 flex flex-wrap gap-x-4 gap-y-1">
+        {(bracket ? [0, 1, 2, 3] : [0]).map((missed) => (
+          <button
+            key={missed}
+            type="button"
+            className="act"
+            onClick={() =>
+              change({ numbered: true, ...(bracket ? { firstStops: first + missed * step } : {}), marked: true })
+            }
+          >
+            {bracket ? `${stops(first + missed * step)} stops` : 'The first one typed'}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** Stops that a person may state between two pictures. */
+const STATED_STOPS = [-4, -3, -2, -1, 1, 2, 3, 4];
+
+/** What is open, with what the camera wrote down or a person says. */
+function Shots({
+  shots,
+  drop,
+  expose,
+}: {
+  shots: readonly StripShot[];
+  drop: (id: string) => void;
+  expose: StripPictures['expose'];
+}) {
   return (
     <ul className="mt-2 text-[14px] text-ink2">
       {shots.map((shot, index) => (
-        <li key={shot.id} className="flex flex-wrap gap-x-3">
+        <li key={shot.id} className="flex flex-wrap items-baseline gap-x-3">
           <span>
             {shot.role === 'blank' ? 'Bare light: ' : index > 0 ? 'Another exposure: ' : ''}
             {shot.name}, {shot.widthPx} × {shot.heightPx}, {shot.bits} bits
             {shot.exposure !== null &&
+              shot.stops === undefined &&
               `, ${shutterText(shot.exposure.seconds)} s${shot.exposure.fNumber === null ? '' : ` at f/${formatNumber(shot.exposure.fNumber, 1)}`}`}
           </span>
+          {shot.role === 'strip' && index > 0 && (shot.exposure === null || shot.stops !== undefined) && (
+            <label className="flex items-baseline gap-2">
+              against the first
+              <select
+                className="box w-auto py-1"
+                value={shot.stops ?? ''}
+                onChange={({ target }) => expose(shot.id, target.value === '' ? null : Number(target.value))}
+              >
+                <option value="">nobody knows</option>
+                {STATED_STOPS.map((stops) => (
+                  <option key={stops} value={stops}>
+                    {Math.abs(stops)} {Math.abs(stops) === 1 ? 'stop' : 'stops'} {stops > 0 ? 'brighter' : 'darker'}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
           <button type="button" className="act-plain" onClick={() => drop(shot.id)}>
             Close<span className="sr-only"> {shot.name}</span>
           </button>

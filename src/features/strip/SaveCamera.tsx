@@ -2,9 +2,10 @@
 
 import { useState } from 'react';
 import * as z from 'zod';
-import { calibrationFrom, calibrationSchema } from '@/core/densitometry/calibration';
-import type { PatchDensity } from '@/core/densitometry/patchDensity';
-import { readWedge } from '@/core/evidence/wedgeForm';
+import type { CameraCalibration } from '@/core/densitometry/calibrateCamera';
+import type { PictureSamples } from '@/core/densitometry/readStrip';
+import type { Transfer } from '@/core/densitometry/transfer';
+import { readWedge, wedgeKinds, type WedgeKind } from '@/core/evidence/wedgeForm';
 import { readCgats } from '@/core/formats/cgats';
 import { formatNumber } from '@/core/units/quantity';
 import { dropDraft } from '@/data/drafts';
@@ -12,48 +13,108 @@ import { keepCamera } from '@/data/readings';
 import { useDraft } from '@/features/drafts/useDraft';
 import { FileButton } from '@/features/files/FileButton';
 import { Field } from '@/ui/Field';
+import { Segments } from '@/ui/Segments';
+import { calibrationSteps, stripFaultWords } from './stripWords';
+import type { StripShot } from './useStripPictures';
 
 /** Key of the draft of a calibration. */
 const CAMERA_DRAFT = 'camera';
 
-const cameraSchema = z.object({ name: z.string(), known: z.string() });
+const cameraSchema = z.object({
+  name: z.string(),
+  known: z.string(),
+  kind: z.enum(['layers', 'table']).default('layers'),
+});
+type CameraForm = z.infer<typeof cameraSchema>;
 
-/** Holds the camera against a wedge whose densities are known: typed, or from a CGATS.17 file. */
-export function SaveCamera({ steps }: { steps: readonly PatchDensity[] }) {
-  const { form, change } = useDraft(CAMERA_DRAFT, cameraSchema, (kept) => kept ?? { name: '', known: '' });
+const KINDS = (Object.keys(wedgeKinds) as WedgeKind[]).map((value) => ({ value, name: wedgeKinds[value] }));
+
+interface SaveCameraProps {
+  shots: readonly StripShot[];
+  /** What the pictures show at clear film, if it is marked, and at each patch. */
+  samples: readonly PictureSamples[];
+  /** Whether the first place is clear film. */
+  clear: boolean;
+  count: number;
+  transfer: Transfer;
+}
+
+/** Holds the camera against layers of one film, or against a wedge whose densities are typed or read from a CGATS.17 file. */
+export function SaveCamera({ shots, samples, clear, count, transfer }: SaveCameraProps) {
+  const { form, change } = useDraft<CameraForm>(
+    CAMERA_DRAFT,
+    cameraSchema,
+    (kept) => kept ?? { name: '', known: '', kind: 'layers' },
+  );
   const [fault, setFault] = useState<string | null>(null);
   const [kept, setKept] = useState<string | null>(null);
-  const { name, known } = form ?? { name: '', known: '' };
-  const read = known.trim() === '' ? null : readWedge(known, steps);
+  const [found, setFound] = useState<CameraCalibration | null>(null);
+  const { name, known, kind } = form ?? { name: '', known: '', kind: 'layers' as const };
+  const read = kind === 'table' && known.trim() === '' ? null : readWedge(kind, known, count);
   const error = read === null || read.ok ? undefined : read.problems[0]?.message;
-  const checked = calibrationSchema.safeParse(read?.ok === true ? read.value : null);
-  const calibration = checked.success ? calibrationFrom(checked.data) : null;
+  const strips = shots.filter(({ role }) => role === 'strip');
+  const calibrate = async (): Promise<void> => {
+    const [first] = strips;
+    if (read?.ok !== true || first === undefined) return;
+    const film = samples.map((one) => ({ ...one, film: clear ? one.film.slice(1) : one.film }));
+    const answer = await first.picture.calibrate(film, read.value, transfer);
+    if (answer === null) return;
+    setFault(answer.ok ? null : stripFaultWords[answer.fault]);
+    setFound(answer.ok ? answer.calibration : null);
+  };
   const open = async (file: File): Promise<void> => {
     const answer = readCgats(await file.text().catch(() => ''));
     if (!answer.ok) return setFault(`${file.name}: ${answer.problems[0]?.message ?? ''}`);
     setFault(null);
-    change({ known: answer.value.map(({ densityD }) => densityD.toFixed(2)).join(' ') });
+    change({ kind: 'table', known: answer.value.map(({ densityD }) => densityD.toFixed(2)).join(' ') });
+  };
+  const keep = (): void => {
+    if (found === null) return;
+    void keepCamera(name.trim(), found.belief, strips[0]?.device ?? null)
+      .then(() => {
+        setKept(name.trim());
+        setFound(null);
+        change({ name: '', known: '' });
+        return dropDraft(CAMERA_DRAFT);
+      })
+      .catch(() => undefined);
   };
   return (
     <details className="mt-6 border-t border-hair pt-3">
-      <summary className="cursor-pointer font-[620]">
-        This strip is a wedge of known densities: calibrate the camera
-      </summary>
-      <p className="mt-2 max-w-[66ch] text-[14px] text-ink2">
-        Every lens and every light flatters dense film a little. Type what each step of the wedge is known to have,
-        above the same bare light, once; later strips by this camera are corrected by it.
-      </p>
+      <summary className="cursor-pointer font-[620]">Calibrate the camera by this strip</summary>
+      <div className="mt-3 max-w-[420px]">
+        <Segments
+          id="wedgeKind"
+          label="The strip is"
+          value={kind}
+          options={KINDS}
+          onChange={(next) => {
+            setFound(null);
+            change({ kind: next });
+          }}
+        />
+      </div>
+      <ol className="mt-3 max-w-[66ch] list-decimal space-y-1 pl-6 text-[15px]">
+        {calibrationSteps(kind, strips.length).map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
       <div className="mt-3 grid gap-x-5 gap-y-3 sm:grid-cols-[minmax(0,1fr)_220px]">
-        <Field id="knownD" label="Known densities, first patch to last" error={error}>
-          <input
-            id="knownD"
-            className="box num"
-            value={known}
-            placeholder="0.05 0.20 0.35"
-            onChange={(event) => change({ known: event.target.value })}
-          />
-        </Field>
-        <Field id="cameraName" label="Camera and light">
+        {kind === 'table' && (
+          <Field id="knownD" label="Known densities, first patch to last" error={error}>
+            <input
+              id="knownD"
+              className="box num"
+              value={known}
+              placeholder="0.05 0.20 0.35"
+              onChange={(event) => {
+                setFound(null);
+                change({ known: event.target.value });
+              }}
+            />
+          </Field>
+        )}
+        <Field id="cameraName" label="Camera, settings and light">
           <input
             id="cameraName"
             className="box"
@@ -63,29 +124,21 @@ export function SaveCamera({ steps }: { steps: readonly PatchDensity[] }) {
           />
         </Field>
       </div>
-      {calibration !== null && (
+      {kind === 'layers' && error !== undefined && <p className="mt-2 text-danger">{error}</p>}
+      {found !== null && (
         <p className="mt-2 text-[14px]" data-testid="residuals">
-          Left over step by step:{' '}
-          {calibration.residualsD.map((one) => `${one > 0 ? '+' : ''}${formatNumber(one, 2)}`).join(', ')} D; altogether
-          ±{formatNumber(calibration.rmsD, 3)} D.
+          Each step against the others:{' '}
+          {found.leftOutD
+            .map((one) => (one === null ? 'not read' : `${one > 0 ? '+' : ''}${formatNumber(one, 2)}`))
+            .join(', ')}{' '}
+          D; altogether ±{formatNumber(found.rmsD, 3)} D.
         </p>
       )}
       <div className="mt-3 flex flex-wrap items-baseline gap-x-5 gap-y-2">
-        <button
-          type="button"
-          className="act"
-          disabled={calibration === null || name.trim() === ''}
-          onClick={() =>
-            checked.success &&
-            void keepCamera(name.trim(), checked.data)
-              .then(() => {
-                setKept(name.trim());
-                change({ name: '', known: '' });
-                return dropDraft(CAMERA_DRAFT);
-              })
-              .catch(() => undefined)
-          }
-        >
+        <button type="button" className="act" disabled={read?.ok !== true} onClick={() => void calibrate()}>
+          Calibrate
+        </button>
+        <button type="button" className="act" disabled={found === null || name.trim() === ''} onClick={keep}>
           Keep this calibration
         </button>
         <FileButton

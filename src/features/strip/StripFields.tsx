@@ -210,11 +210,11 @@ export function StripFields({ form, change, errors, units, cameras, planned, ran
                 label="Corrected for"
                 value={form.camera}
                 options={[
-                  { value: '', name: 'No camera' },
-                  ...cameras.map(({ id, name, pairs }) => ({
+                  { value: '', name: 'No camera', hint: 'Any camera: its curve and glare are in the doubt' },
+                  ...cameras.map(({ id, name, device }) => ({
                     value: id,
                     name,
-                    hint: `${pairs.length} steps of a wedge`,
+                    hint: device ?? 'Calibrated',
                   })),
                 ]}
                 onChange={(camera) => change({ camera })}
@@ -233,6 +233,17 @@ export function StripFields({ form, change, errors, units, cameras, planned, ran
                 })
               }
             />
+            <Tick
+              id="opaqueMarked"
+              label="Something opaque is marked"
+              checked={form.opaque !== null}
+              onChange={(on) =>
+                change({
+                  opaque: on ? { x: 0.5, y: 0.05, along: 0.02, across: 0.02, turn: 0 } : null,
+                  marked: true,
+                })
+              }
+            />
             <p className="flex flex-wrap gap-x-4">
               <button
                 type="button"
@@ -245,9 +256,9 @@ export function StripFields({ form, change, errors, units, cameras, planned, ran
                   })
                 }
               >
-                Mark bare light once more
+                Mark bare light
               </button>
-              {form.light.length > 1 && (
+              {form.light.length > 0 && (
                 <button
                   type="button"
                   className="act-plain"

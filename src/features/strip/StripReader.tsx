@@ -11,11 +11,13 @@ import {
   type StripForm,
   type StripPlan,
 } from '@/core/evidence/stripForm';
-import { findingOfStrip, stripReading } from '@/core/evidence/stripReading';
+import { findingOfStrip, separateDensities, stripReading } from '@/core/evidence/stripReading';
+import { turnedRow } from '@/core/densitometry/patch';
 import { keptPatch, type PatchDensity } from '@/core/densitometry/patchDensity';
 import type { Transfer } from '@/core/densitometry/transfer';
 import type { Roll } from '@/core/records/records';
-import { keepReading, stripDraftKey, useCameras } from '@/data/readings';
+import { unknownCamera } from '@/core/densitometry/cameraBelief';
+import { beliefOfCamera, keepReading, stripDraftKey, useCameras } from '@/data/readings';
 import { formatMinutes } from '@/core/units/duration';
 import type { UnitChoice } from '@/core/units/quantity';
 import { useDraft } from '@/features/drafts/useDraft';
@@ -108,25 +110,40 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
   const plan = useLast(read.ok ? read.value : null) ?? null;
   const transfer = useMemo<Transfer>(() => plan?.transfer ?? { id: 'srgb' }, [plan?.transfer]);
   const count = plan?.count ?? 1;
-  const measured = useStripDensities(pictures.shots, form, count, transfer);
-  const pairs = cameras.find(({ id }) => id === form.camera)?.pairs;
+  const camera = cameras.find(({ id }) => id === form.camera);
+  const belief = useMemo(
+    () => (camera === undefined ? null : beliefOfCamera(camera)) ?? unknownCamera(transfer),
+    [camera, transfer],
+  );
+  const measured = useStripDensities(pictures.shots, form, count, transfer, belief);
   const byHand = form.source === 'densitometer';
-  const [clear, steps]: [PatchDensity | null, PatchDensity[]] = byHand
-    ? [
-        typeof form.typedD[0] === 'number' ? typedPatch(form.typedD[0]) : null,
-        Array.from({ length: count }, (_, at) => typedPatch(form.typedD[at + 1])),
-      ]
-    : [measured?.clear ?? null, measured?.steps ?? []];
-  const some = steps.some(({ fault }) => fault === null) || clear !== null;
-  const reading =
-    plan === null || !some ? null : stripReading(clear, steps, plan, byHand ? 'none' : (pairs ?? 'unknown'));
+  const [shot] = pictures.shots.filter(({ role }) => role === 'strip');
+  const densities = useMemo(
+    () =>
+      byHand
+        ? separateDensities(
+            typeof form.typedD[0] === 'number' ? typedPatch(form.typedD[0]) : null,
+            Array.from({ length: count }, (_, at) => typedPatch(form.typedD[at + 1])),
+          )
+        : measured?.fault === null
+          ? measured.densities
+          : null,
+    [byHand, form.typedD, count, measured],
+  );
+  const reading = useMemo(() => {
+    if (plan === null || densities === null) return null;
+    const some = densities.clear !== null || densities.steps.some(({ fault }) => fault === null);
+    return some ? stripReading(densities, plan) : null;
+  }, [plan, densities]);
   const development = form.developed === 'run' && ran !== null ? ran : planned;
-  const finding = reading === null || plan === null ? null : findingOfStrip(reading, plan.timeMin, form.ownFrames);
+  // Readings by one camera are off together; of one that nobody knows, at least those of one roll are.
+  const cameraKey = byHand ? null : (camera?.id ?? shot?.device ?? `camera of ${roll.id}`);
+  const finding =
+    reading === null || plan === null ? null : findingOfStrip(reading, plan.timeMin, form.ownFrames, cameraKey);
   const [kept, setKept] = useState(false);
 
   const keep = (withEvidence: boolean): void => {
     if (reading === null || plan === null) return;
-    const [shot] = pictures.shots.filter(({ role }) => role === 'strip');
     void keepReading({
       reading: {
         rollId: roll.id,
@@ -137,6 +154,7 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
         meteredIso: plan.meteredIso,
         clear: reading.clear === null ? null : keptPatch(reading.clear),
         steps: reading.steps.map((step) => ({ ...keptPatch(step), logH: step.logH })),
+        ...(finding !== null && 'doubt' in finding && finding.doubt !== undefined ? { doubt: finding.doubt } : {}),
       },
       evidence:
         withEvidence && finding !== null && development !== null ? { setting: development.setting, finding } : null,
@@ -179,6 +197,12 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
         </div>
         <StripFields {...{ form, change, errors, units, cameras, planned, ran, pictures }} />
       </div>
+      {camera?.device !== undefined && shot?.device != null && shot.device !== camera.device && !byHand && (
+        <p role="alert" className="mt-4 max-w-[72ch] border-l-4 border-heat pl-3">
+          This picture names another camera ({shot.device}) than “{camera.name}” was calibrated with. Choose “No camera”
+          under “How the picture is read”, or calibrate this one.
+        </p>
+      )}
       {measured?.fault != null && !byHand && (
         <p role="alert" className="mt-4 max-w-[72ch] border-l-4 border-heat pl-3">
           {stripFaultWords[measured.fault]}
@@ -190,11 +214,7 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
           {reading.backwards && (
             <p role="alert" className="mt-2 max-w-[72ch] border-l-4 border-heat pl-3">
               The row gets thinner as its exposures grow, so it runs the other way.{' '}
-              <button
-                type="button"
-                className="act-plain"
-                onClick={() => change({ row: { ...form.row, first: form.row.last, last: form.row.first } })}
-              >
+              <button type="button" className="act-plain" onClick={() => change({ row: turnedRow(form.row) })}>
                 Turn it round
               </button>
             </p>
@@ -204,7 +224,12 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
             <div className="min-w-0">
               {reading.curve !== null && <StripCurve reading={reading} inStops={plan.meteredIso !== null} />}
               <ul className="mt-3 max-w-[72ch] space-y-1" data-testid="strip-sentences">
-                {stripSentences(reading, plan, !byHand && pairs === undefined).map((sentence) => (
+                {stripSentences(
+                  reading,
+                  plan,
+                  byHand || measured?.fault !== null ? null : measured.gains,
+                  form.opaque !== null,
+                ).map((sentence) => (
                   <li key={sentence}>{sentence}</li>
                 ))}
               </ul>
@@ -212,12 +237,26 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
                 rollId={roll.id}
                 timeMin={plan.timeMin}
                 gradient={reading.curve?.gradient?.value ?? null}
+                doubt={{
+                  ownLnSd: 0,
+                  cameraLnSd: 0,
+                  ...(finding?.kind === 'clip' ? finding.doubt : undefined),
+                  camera: cameraKey,
+                }}
                 targetGradient={targetGradient}
               />
             </div>
           </div>
           <KeepRow {...{ finding: finding?.kind ?? null, development, plan, valid: read.ok }} onKeep={keep} />
-          {!byHand && <SaveCamera steps={steps} />}
+          {!byHand && measured?.fault === null && (
+            <SaveCamera
+              shots={pictures.shots}
+              samples={measured.samples}
+              clear={form.clear !== null}
+              count={count}
+              transfer={transfer}
+            />
+          )}
         </section>
       )}
       {kept && reading === null && (

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { initialStripForm, readStripForm, type StripForm, type StripPlan } from '@/core/evidence/stripForm';
-import { stripReading } from '@/core/evidence/stripReading';
+import { separateDensities, stripReading } from '@/core/evidence/stripReading';
+import type { ReadingGains } from '@/core/densitometry/readingGains';
 import type { PatchDensity } from '@/core/densitometry/patchDensity';
 import { characteristicDensity, type DevelopedFilm } from '@/core/kinetics/characteristicCurve';
 import { practiceStrip } from '@/core/kit/practiceStrip';
@@ -24,17 +25,18 @@ const film: DevelopedFilm = {
 const frames = (of: DevelopedFilm, stops: readonly number[]) =>
   stops.map((stop) => patch(characteristicDensity(of, 1 + stop * Math.log10(2))));
 const STOPS = [-5, -4, -3, -2, -1, 0, 1, 2, 3];
-const said = (of: DevelopedFilm, change: Partial<StripForm> = {}, uncalibrated = false): string => {
+const said = (of: DevelopedFilm, change: Partial<StripForm> = {}, gains: ReadingGains | null = null): string => {
   const how = plan({ count: 9, firstStops: -5, ...change });
-  return stripSentences(stripReading(patch(of.baseFogD), frames(of, STOPS), how), how, uncalibrated).join(' ');
+  const densities = separateDensities(patch(of.baseFogD), frames(of, STOPS));
+  return stripSentences(stripReading(densities, how), how, gains).join(' ');
 };
 
 describe('what a strip says, in words', () => {
   test('fresh film at its speed: fog, the contrast condition met, the index as metered, the range', () => {
     const words = said(film);
-    expect(words).toMatch(/^Base \+ fog 0\.30 ± 0\.02 D\./);
+    expect(words).toMatch(/^Base \+ fog 0\.30 ± 0\.01 D\./);
     expect(words).toContain('meets the contrast condition of ISO 6');
-    expect(words).toMatch(/Effective index about (9\d|10\d): as metered\./);
+    expect(words).toMatch(/Effective index about (9\d|10\d): as metered; 80 % likely 8\d to 11\d\./);
     expect(words).toContain('From clear film to the densest patch it spans');
   });
   test('film that lost a stop and is soft says both', () => {
@@ -42,19 +44,26 @@ describe('what a strip says, in words', () => {
     expect(words).toContain('softer than ISO 6 asks (0.62)');
     expect(words).toMatch(/1\.\d stops slower than metered at 100/);
   });
-  test('an uncalibrated camera says what it may be off by; no metered index leaves speed unsaid', () => {
-    expect(said(film, {}, true)).toContain('may be 3 % off');
+  test('what would make it surer stands first, where it would halve the doubt; no metered index leaves speed unsaid', () => {
+    const words = said(film, {}, { now: 0.12, exposure: 0.04, coin: 0.09 });
+    expect(words).toMatch(
+      /^Add a second exposure, two stops darker: the doubt of the gradient falls from 15 % to 5 %\./,
+    );
+    expect(words).toContain('Lay a coin');
+    expect(said(film, {}, { now: 0.12, exposure: 0.09, coin: 0.11 })).not.toContain('Add a second');
+    expect(said(film, {}, { now: 0.03, exposure: 0.01, coin: 0.01 })).not.toContain('Add a second');
+    expect(said(film, { numbered: false })).toContain('Say which exposure the first patch had');
     expect(said(film, { meteredIso: '' })).not.toContain('Effective index');
   });
   test('a row that never comes near the fog says to bracket further down', () => {
     const how = plan({ count: 3, firstStops: 2 });
-    const reading = stripReading(patch(0.3), frames(film, [2, 3, 4]), how);
-    expect(stripSentences(reading, how, false).join(' ')).toContain('Bracket further down');
+    const reading = stripReading(separateDensities(patch(0.3), frames(film, [2, 3, 4])), how);
+    expect(stripSentences(reading, how, null).join(' ')).toContain('Bracket further down');
   });
   test('nobody knows: fog and range, and it says so; without clear film the thinnest patch stands in', () => {
     expect(said(film, { exposures: 'unknown' })).toContain('tells fog and range, and neither contrast nor speed');
     const how = plan({ count: 9, firstStops: -5 });
-    const words = stripSentences(stripReading(null, frames(film, STOPS), how), how, false).join(' ');
+    const words = stripSentences(stripReading(separateDensities(null, frames(film, STOPS)), how), how, null).join(' ');
     expect(words).toContain('No clear film is marked');
   });
   test('a nearly black roll: what each can still see, and that it is not lost', () => {

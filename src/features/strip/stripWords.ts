@@ -1,7 +1,9 @@
 import type { PatchFault } from '@/core/densitometry/patchDensity';
 import type { StripFault } from '@/core/densitometry/readStrip';
 import { holderIds, holders, seenShare } from '@/core/densitometry/holders';
-import { UNCALIBRATED_SHARE, type StripReading } from '@/core/evidence/stripReading';
+import type { ReadingGains } from '@/core/densitometry/readingGains';
+import type { WedgeKind } from '@/core/evidence/wedgeForm';
+import type { StripReading } from '@/core/evidence/stripReading';
 import type { StripPlan } from '@/core/evidence/stripForm';
 import { ISO_GRADIENT } from '@/core/kinetics/characteristicCurve';
 import { stopsBetweenSpeeds } from '@/core/units/stops';
@@ -15,7 +17,12 @@ export const patchFaultWords: Record<PatchFault, string> = {
 };
 
 export const stripFaultWords: Record<StripFault, string> = {
-  'no-light': 'No bare light is marked. Put a light mark on the table beside the film.',
+  'no-light':
+    'No bare light shows around the film. Add a picture of the light alone, taken with the same settings, or mark bare light.',
+  inverted:
+    'This is a positive: dense film is bright in it. Scan it again as a positive film or slide, with inversion off. As it is, judge its contrast by likeness, under Judge.',
+  levelled:
+    'The levels of this scan were stretched until both ends clipped. Scan it again with automatic levels off, as linear 16 bits if the scanner can. As it is, judge its contrast by likeness, under Judge.',
   'light-clipped':
     'The bare light is clipped, so nothing can be measured against it. Photograph the strip again, a stop or two darker, or add a darker exposure.',
   'light-dark':
@@ -27,7 +34,10 @@ const NEARLY_BLACK_D = 1;
 
 const index = (iso: number): string => formatNumber(iso, iso < 10 ? 1 : 0);
 
-/** Speed in words: the index, and how far it lies from the metered one. */
+/** Standard deviations on each side that hold four of five. Source: normal distribution. */
+const Z80 = 1.2816;
+
+/** Speed in words: the index, how far it lies from the metered one, and how sure it is. */
 function speedWords(reading: StripReading, plan: StripPlan): string | null {
   const { effectiveIso, curve } = reading;
   if (curve === null) return null;
@@ -35,23 +45,80 @@ function speedWords(reading: StripReading, plan: StripPlan): string | null {
     return plan.meteredIso === null
       ? null
       : 'No patch stands just below 0.10 above base + fog, so the speed cannot be told. Bracket further down.';
+  if (plan.meteredIso !== null && !plan.numbered)
+    return 'Say which exposure the first patch had, and the index follows.';
   if (effectiveIso === null || plan.meteredIso === null) return null;
   const stops = stopsBetweenSpeeds(effectiveIso, plan.meteredIso);
   const beside =
     Math.abs(stops) < 0.1
       ? 'as metered'
       : `${formatNumber(Math.abs(stops), 1)} stops ${stops > 0 ? 'slower' : 'faster'} than metered at ${index(plan.meteredIso)}`;
-  return `Effective index about ${index(effectiveIso)}: ${beside}.`;
+  const factor = curve.doubt.speedSd === null ? 1 : 10 ** (Z80 * curve.doubt.speedSd);
+  const range = factor < 1.03 ? '' : `; 80 % likely ${index(effectiveIso / factor)} to ${index(effectiveIso * factor)}`;
+  return `Effective index about ${index(effectiveIso)}: ${beside}${range}.`;
 }
 
 /** Contrast in words, beside what ISO 6 asks for. */
 function gradientWords({ curve }: StripReading): string | null {
   if (curve?.gradient == null) return null;
   const { value, se, span } = curve.gradient;
-  const said = `Average gradient ${formatNumber(value, 2)} ± ${formatNumber(2 * se, 2)} over ${formatNumber(span, 2)} of log exposure.`;
+  const reach = Z80 * se;
+  const said = `Average gradient ${formatNumber(value, 2)}, 80 % likely ${formatNumber(Math.max(0, value - reach), 2)} to ${formatNumber(value + reach, 2)}, over ${formatNumber(span, 2)} of log exposure.`;
   if (curve.isoContrast === null) return `${said} The row is too short for the whole 1.30 of ISO 6.`;
+  const asked = ISO_GRADIENT;
+  if (Math.abs(value - asked) < reach && reach > asked * ISO_SHARE)
+    return `${said} Whether it meets the contrast condition of ISO 6 (${formatNumber(asked, 2)}) cannot be told yet.`;
   if (curve.isoContrast) return `${said} That meets the contrast condition of ISO 6, so its speed may be stated.`;
-  return `${said} That is ${value < ISO_GRADIENT ? 'softer' : 'harder'} than ISO 6 asks (${formatNumber(ISO_GRADIENT, 2)}), so no ISO speed may be stated.`;
+  return `${said} That is ${value < asked ? 'softer' : 'harder'} than ISO 6 asks (${formatNumber(asked, 2)}), so no ISO speed may be stated.`;
+}
+
+/** Share of the gradient within which ISO 6 takes a strip: ±0.05 of 0.80. Source: ISO 6:1993. */
+const ISO_SHARE = 0.0625;
+
+/** A gradient that is better than this needs no help, ln. Source: our choice. */
+const GOOD_LN_SD = 0.04;
+
+/** What one thing more would win, the best first; nothing where it would win little. */
+function gainWords(gains: ReadingGains | null, marked: boolean): string[] {
+  if (gains === null || gains.now <= GOOD_LN_SD) return [];
+  const percent = (lnSd: number): string => `${Math.max(1, Math.round(100 * Z80 * lnSd))} %`;
+  const sentences: string[] = [];
+  if (gains.exposure <= gains.now / 2)
+    sentences.push(
+      `Add a second exposure, two stops darker: the doubt of the gradient falls from ${percent(gains.now)} to ${percent(gains.exposure)}.`,
+    );
+  if (!marked && gains.coin <= 0.85 * gains.now)
+    sentences.push(
+      `Lay a coin or black tape beside the strip: what it shows is glare, and the doubt falls to ${percent(gains.coin)}.`,
+    );
+  return sentences;
+}
+
+/** Patches that glare rules. */
+function atLeastWords({ steps }: StripReading): string | null {
+  const dense = steps.filter(({ atLeast }) => atLeast === true).length;
+  if (dense === 0) return null;
+  return `Glare rules ${dense === 1 ? 'the densest patch' : `${dense} dense patches`}: read ${dense === 1 ? 'it' : 'them'} as “at least”, or cover the bare light around the strip.`;
+}
+
+/** What a person does to calibrate a camera by a strip, step by step. */
+export function calibrationSteps(kind: WedgeKind, pictures: number): string[] {
+  const second =
+    pictures > 1
+      ? 'Two exposures are open: they tell the scale.'
+      : 'Photograph it again, two stops darker, and add that exposure: layers tell the shape, two exposures the scale.';
+  return kind === 'layers'
+    ? [
+        'Cut scraps of one even piece: a developed leader, or any grey film or gel.',
+        'Lay them as stairs on the light: one layer, two, three, four.',
+        'Photograph the stairs, with bare light and a coin beside them.',
+        second,
+        'Put the row on the stairs, one layer first, and take the mark of clear film away.',
+      ]
+    : [
+        'Lay the wedge on the light, with bare light and a coin beside it, and photograph it.',
+        'Put the row on its steps, and type their densities by its table, first to last.',
+      ];
 }
 
 /** What can hold the image, in words. */
@@ -77,12 +144,23 @@ function rangeWords({ clear, curve, topD }: StripReading): string | null {
   return sentences.join(' ');
 }
 
-/** Everything that a strip says, in sentences. */
-export function stripSentences(reading: StripReading, plan: StripPlan, uncalibrated: boolean): string[] {
+/**
+ * Everything that a strip says, in sentences: first what would make it surer, then its figures; the shortest first of each.
+ * @param reading the strip
+ * @param plan what is known of its exposures
+ * @param gains what one thing more would win; null where no camera read it
+ * @param marked whether something opaque is marked
+ */
+export function stripSentences(
+  reading: StripReading,
+  plan: StripPlan,
+  gains: ReadingGains | null,
+  marked = false,
+): string[] {
   const { clear, curve } = reading;
   const fog =
     clear !== null
-      ? `Base + fog ${formatNumber(clear.densityD, 2)} ± ${formatNumber(2 * clear.seD, 2)} D.`
+      ? `Base + fog ${formatNumber(clear.densityD, 2)} ± ${formatNumber(Z80 * clear.seD, 2)} D.`
       : curve !== null
         ? `No clear film is marked: the thinnest patch, ${formatNumber(curve.baseFogD, 2)} D, stands for base + fog, and speed is a guess.`
         : null;
@@ -91,11 +169,9 @@ export function stripSentences(reading: StripReading, plan: StripPlan, uncalibra
       ? 'Nobody knows the exposures, so the strip tells fog and range, and neither contrast nor speed.'
       : null;
   const few = plan.logH !== null && curve === null ? 'Three patches at least are needed for a curve.' : null;
-  const camera =
-    uncalibrated && curve?.gradient != null
-      ? `This camera was never held against a wedge: its densities may be ${Math.round(100 * UNCALIBRATED_SHARE)} % off, and the gradient’s doubt counts that in.`
-      : null;
-  return [fog, unknown, few, gradientWords(reading), camera, speedWords(reading, plan), rangeWords(reading)].filter(
-    (sentence) => sentence !== null,
-  );
+  const figures = [fog, unknown, few, gradientWords(reading), speedWords(reading, plan), rangeWords(reading)];
+  return [
+    ...(curve?.gradient == null ? [] : gainWords(gains, marked)),
+    ...[...figures, atLeastWords(reading)].flatMap((sentence) => sentence ?? []).sort((a, b) => a.length - b.length),
+  ];
 }

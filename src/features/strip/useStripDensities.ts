@@ -2,85 +2,99 @@
 
 import { useEffect, useState } from 'react';
 import { patchesOf, type Patch } from '@/core/densitometry/patch';
-import type { PatchDensity } from '@/core/densitometry/patchDensity';
-import { readStrip, type PictureSamples, type StripFault } from '@/core/densitometry/readStrip';
+import type { PictureSamples, StripFault } from '@/core/densitometry/readStrip';
+import type { WholeRead } from '@/core/densitometry/readStripWhole';
+import type { CameraBelief } from '@/core/densitometry/stripFit';
 import type { Transfer } from '@/core/densitometry/transfer';
+import type { ReadDensities } from '@/core/evidence/stripReading';
 import type { StripForm } from '@/core/evidence/stripForm';
 import type { StripShot } from './useStripPictures';
 
 /** Densities under the marks, or why there are none. */
 export type StripDensities =
-  { clear: PatchDensity | null; steps: PatchDensity[]; fault: null } | { clear: null; steps: []; fault: StripFault };
+  | { fault: null; densities: ReadDensities; gains: WholeRead['gains']; samples: readonly PictureSamples[] }
+  | { fault: StripFault };
 
 /** How long marks must rest before they are measured again, ms. */
 const REST_MS = 90;
 
+/** What of the form moves a measurement. */
+type Marks = Pick<StripForm, 'light' | 'opaque' | 'clear' | 'row' | 'channel'>;
+
 /** Measures what lies under the marks in every open picture, and again when they move; null until the first answer. */
 export function useStripDensities(
   shots: readonly StripShot[],
-  form: Pick<StripForm, 'light' | 'clear' | 'row' | 'channel'>,
+  { light, opaque, clear, row, channel }: Marks,
   count: number,
   transfer: Transfer,
+  camera: CameraBelief,
 ): StripDensities | null {
   const [found, setFound] = useState<StripDensities | null>(null);
-  const key = JSON.stringify([form.light, form.clear, form.row, form.channel, count, transfer]);
+  const key = JSON.stringify([{ light, opaque, clear, row, channel }, count, transfer]);
   useEffect(() => {
     if (shots.every(({ role }) => role !== 'strip')) return;
     let gone = false;
     const timer = setTimeout(() => {
-      const [light, clear, row, channel, patches, how] = JSON.parse(key) as [
-        StripForm['light'],
-        StripForm['clear'],
-        StripForm['row'],
-        StripForm['channel'],
-        number,
-        Transfer,
-      ];
-      void measure(shots, light, clear, patchesOf({ ...row, count: patches }), channel, how).then((answer) => {
-        if (!gone) setFound(answer);
+      const [marks, patches, how] = JSON.parse(key) as [Marks, number, Transfer];
+      void measure(shots, marks, patches, how, camera).then((answer) => {
+        if (!gone && answer !== null) setFound(answer);
       });
     }, REST_MS);
     return () => {
       gone = true;
       clearTimeout(timer);
     };
-  }, [shots, key]);
+  }, [shots, key, camera]);
   return shots.some(({ role }) => role === 'strip') ? found : null;
 }
 
 async function measure(
   shots: readonly StripShot[],
-  light: readonly Patch[],
-  clear: Patch | null,
-  row: readonly Patch[],
-  channel: StripForm['channel'],
+  { light, opaque, clear, row, channel }: Marks,
+  count: number,
   transfer: Transfer,
-): Promise<StripDensities> {
-  const film = clear === null ? row : [clear, ...row];
-  const places = [...light, ...film];
+  camera: CameraBelief,
+): Promise<StripDensities | null> {
+  const patches = patchesOf({ ...row, count });
+  const film = clear === null ? patches : [clear, ...patches];
+  const places: Patch[] = [...light, ...film, ...(opaque === null ? [] : [opaque])];
   const blankShot = shots.find(({ role }) => role === 'blank');
+  const strips = shots.filter(({ role }) => role === 'strip');
   const blanks = await blankShot?.picture.sample(places, channel, transfer);
   const pictures = await Promise.all(
-    shots
-      .filter(({ role }) => role === 'strip')
-      .map(async ({ picture, exposure }): Promise<PictureSamples> => {
-        const samples = await picture.sample(places, channel, transfer);
-        const placed = places.map((at, index) => ({
-          at,
-          sample: samples[index] ?? null,
-          blank: blanks?.[index] ?? null,
-        }));
-        return {
-          light: placed.slice(0, light.length),
-          film: placed.slice(light.length),
-          exposure,
-        };
-      }),
+    strips.map(async ({ picture, exposure }): Promise<PictureSamples | null> => {
+      const [samples, survey] = await Promise.all([
+        picture.sample(places, channel, transfer),
+        picture.survey(channel, transfer),
+      ]);
+      if (survey === null) return null;
+      const placed = places.map((at, index) => ({
+        at,
+        sample: samples[index] ?? null,
+        blank: blanks?.[index] ?? null,
+      }));
+      return {
+        survey,
+        light: placed.slice(0, light.length),
+        film: placed.slice(light.length, light.length + film.length),
+        opaque: opaque === null ? null : (placed.at(-1)?.sample ?? null),
+        exposure,
+      };
+    }),
   );
-  const read = readStrip(pictures);
-  if (!read.ok) return { clear: null, steps: [], fault: read.fault };
-  const [first, ...rest] = read.patches;
-  return clear === null
-    ? { clear: null, steps: read.patches, fault: null }
-    : { clear: first ?? null, steps: rest, fault: null };
+  const [first] = strips;
+  const samples = pictures.flatMap((one) => one ?? []);
+  if (first === undefined || samples.length !== pictures.length) return null;
+  const answer = await first.picture.read(samples, camera);
+  if (answer === null) return null;
+  if (!answer.ok) return { fault: answer.fault };
+  const { read, gains } = answer.whole;
+  const [head, ...rest] = read.patches;
+  const densities = clear === null ? { clear: null, steps: read.patches } : { clear: head ?? null, steps: rest };
+  return {
+    fault: null,
+    densities: { ...densities, covariance: read.covariance, ownCovariance: read.ownCovariance },
+    gains,
+    samples,
+  };
 }

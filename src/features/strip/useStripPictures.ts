@@ -2,6 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { StripPicture } from '@/workers/strip';
+import type { CameraExposure } from '@/core/densitometry/cameraExposure';
 import type { OpenedPicture } from '@/workers/stripPicture';
 
 /** What a picture shows: the strip, or the light without it. */
@@ -13,6 +14,8 @@ export interface StripShot extends OpenedPicture {
   role: PictureRole;
   name: string;
   picture: StripPicture;
+  /** Stops over the first picture, where a person said so. */
+  stops?: number | null;
 }
 
 /** Pictures of a strip, and what is being done with the next one. */
@@ -24,9 +27,14 @@ export interface StripPictures {
   fault: string | null;
   /** Opens a picture; a strip's first picture takes the place of the one before when told so. */
   take: (file: Blob, name: string, role: PictureRole, instead: boolean) => Promise<StripShot | null>;
+  /** Says by how many stops a picture was exposed more than the first one, where its camera does not; null for nobody knows. */
+  expose: (id: string, stops: number | null) => void;
   cancel: () => void;
   drop: (id: string) => void;
 }
+
+/** An exposure by its stops alone. */
+const statedStops = (stops: number): CameraExposure => ({ seconds: 2 ** stops, fNumber: null, iso: null });
 
 /** Opens pictures, each behind a worker of its own, and lets them go with the page. */
 export function useStripPictures(): StripPictures {
@@ -72,6 +80,16 @@ export function useStripPictures(): StripPictures {
     doing,
     fault,
     take,
+    expose: (id, stops) =>
+      show(
+        open.current.map((one) =>
+          one.id === id
+            ? { ...one, exposure: stops === null ? null : statedStops(stops), stops }
+            : one.role === 'strip' && one === open.current.find(({ role }) => role === 'strip') && one.exposure === null
+              ? { ...one, exposure: statedStops(0), stops: 0 }
+              : one,
+        ),
+      ),
     cancel: () => {
       opening.current?.close();
       opening.current = null;
