@@ -107,7 +107,7 @@ export function cameraOfWorld(kind: CameraKind, seed: number): CameraOfWorld {
     noise: luck.uniform(0.002, 0.012),
     quality: Math.round(luck.uniform(75, 95)),
     level: luck.uniform(0.72, 0.92),
-    local: kind === 'local' ? luck.uniform(0.02, 0.09) : luck.uniform(0, 0.03),
+    local: kind === 'local' ? luck.uniform(0.01, 0.06) : luck.uniform(0, 0.02),
     luck,
   };
 }

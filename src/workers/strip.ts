@@ -66,7 +66,7 @@ export class StripPicture {
     return this.orNull(this.remote.find(transfer));
   }
 
-  positive(transfer: Transfer, light: Patch, clear: Patch | null): Promise<Blob | null> {
+  positive(transfer: Transfer, light: Patch | null, clear: Patch | null): Promise<Blob | null> {
     return this.orNull(this.remote.positive(transfer, light, clear));
   }
 

@@ -287,7 +287,7 @@ const LEVEL_SAMPLES = 20_000;
  * The picture as a positive.
  * @param light bare light, clear film: their places; null where not marked
  */
-export async function positiveOf(transfer: Transfer, light: Patch, clear: Patch | null): Promise<Blob | null> {
+export async function positiveOf(transfer: Transfer, light: Patch | null, clear: Patch | null): Promise<Blob | null> {
   if (pixels === null) return null;
   const grid = pixels.reduced(PHOTO_EDGE_PX);
   const sampled = (patch: Patch): [number, number, number] | null => {
@@ -296,7 +296,7 @@ export async function positiveOf(transfer: Transfer, light: Patch, clear: Patch 
     );
     return red == null || green == null || blue == null ? null : [red, green, blue];
   };
-  const bare = sampled(light);
+  const bare = sampled(light ?? brightestPlace(grid, transfer));
   if (bare === null) return null;
   const base = clear === null ? null : sampled(clear);
   const [densities, step] = [
@@ -318,6 +318,17 @@ export async function positiveOf(transfer: Transfer, light: Patch, clear: Patch 
   const levels = positiveLevels(densities, bare, baseD ?? null);
   const tables = ([0, 1, 2] as const).map((channel) => positiveTable(grid.maximum, transfer, levels, channel));
   return blobOf(grid, 'image/png', (code, channel) => tables[channel]?.[Math.round(code)] ?? 0);
+}
+
+/** Where nobody marked bare light: the brightest even place. */
+function brightestPlace(grid: PixelGrid, transfer: Transfer): Patch {
+  const { blocks } = surveyPicture(grid, 'green', transfer);
+  const free = blocks.filter(({ clipped }) => !clipped);
+  const best = free.reduce(
+    (most, one) => (one.lnValue > most.lnValue ? one : most),
+    free[0] ?? { x: 0.5, y: 0.1, lnValue: 0 },
+  );
+  return { x: best.x, y: best.y, along: 0.02, across: 0.02, turn: 0 };
 }
 
 function blobOf(grid: PixelGrid, type: string, grey: (code: number, channel: number) => number): Promise<Blob> {

@@ -19,7 +19,7 @@ export const LEAST_STEPS = 3;
 
 /** What a step of a bought wedge and one of layers are good to, D. Source: our estimate. */
 export const WEDGE_STEP_SD_D = 0.01;
-export const LAYER_SD_D = 0.005;
+export const LAYER_SD_D = 0.003;
 
 /** Layers of one even film, thin to dense: one, two, three … Their densities add up; what one has is not known. */
 export function layersOf(count: number): KnownDensity[] {

@@ -3,6 +3,9 @@ import type { CalibrationPair } from './calibrationPairs';
 import { fitStrip, USUAL_GLARE, type CameraBelief } from './stripFit';
 import type { Transfer } from './transfer';
 
+/** Stray light of a scanner, which sees little but the film, as a share of the mean light. Source: our estimate. */
+const SCANNER_GLARE = { mean: Math.log(0.0003), sd: Math.log(3) } as const;
+
 /** To six figures: what is kept reads back to the same densities. */
 export function keptBelief({ response, lnGlare }: CameraBelief): CameraBelief {
   const round = (value: number): number => Number(value.toPrecision(6));
@@ -18,7 +21,10 @@ export function keptBelief({ response, lnGlare }: CameraBelief): CameraBelief {
  * Source: our estimate; see `cameraResponse`.
  */
 export function unknownCamera(transfer: Transfer): CameraBelief {
-  return { response: responsePrior(transfer), lnGlare: { ...USUAL_GLARE } };
+  return {
+    response: responsePrior(transfer),
+    lnGlare: transfer.id === 'linear' ? { ...SCANNER_GLARE } : { ...USUAL_GLARE },
+  };
 }
 
 /** Light at which cameras show a bare light table, as ln of its value, and what a step of a wedge is good to, D. Source: our estimate. */

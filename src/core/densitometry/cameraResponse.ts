@@ -87,19 +87,19 @@ export function responseOf(lnSlopes: ArrayLike<number>): Response {
 }
 
 /** Contrast curves of cameras: strength of an S about a middle tone, and a power on top. Source: our estimate. */
-const S_STRENGTH = { lnMean: Math.log(1.8), lnSd: 0.45 } as const;
+const S_STRENGTH = { lnMean: Math.log(1.8), lnSd: 0.4 } as const;
 const S_MIDDLE = { mean: 0.45, sd: 0.08 } as const;
-const POWER_LN_SD = 0.08;
+const POWER_LN_SD = 0.095;
 
 /**
  * Both ends go their own ways: shadows are lifted or crushed, lights roll off or run into white. Spread of the ln slope at black and
  * at white, and how far along the tones each reaches. Source: our estimate.
  */
 const FOOT = { lnMean: 0.15, lnSd: 0.8, reach: 0.07 } as const;
-const HEAD = { lnMean: 0.1, lnSd: 0.06, reach: 0.35 } as const;
+const HEAD = { lnMean: 0.1, lnSd: 0.04, reach: 0.35 } as const;
 
 /** What no such curve says: a slope's own deviation, and how far along the tones it reaches. Source: our estimate. */
-const OWN_LN_SD = 0.03;
+const OWN_LN_SD = 0.025;
 const OWN_REACH = 0.2;
 
 /** How many curves the family is drawn from. */

@@ -72,7 +72,7 @@ export interface StripFit {
 export const USUAL_GLARE = { mean: Math.log(0.008), sd: Math.log(1.8) } as const;
 
 /** What a patch's light is good to, whatever its pixels say: texture of light and film, JPEG, local tone mapping; ln. Source: our estimate. */
-const PATCH_LN_SD = 0.005;
+const PATCH_LN_SD = 0.004;
 
 /** How far glare at an opaque patch is that of the others, ln. Source: our estimate. */
 const GLARE_EVEN_LN_SD = 0.12;

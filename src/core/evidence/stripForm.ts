@@ -35,12 +35,16 @@ export type ExposureKind = keyof typeof exposureKinds;
 export const exposureKindIds = Object.keys(exposureKinds) as [ExposureKind, ...ExposureKind[]];
 
 /** Where densities come from. */
-export const stripSources = { picture: 'A picture', densitometer: 'A densitometer' } as const;
+export const stripSources = {
+  picture: 'A picture',
+  gap: 'The gap between frames',
+  densitometer: 'A densitometer',
+} as const;
 export type StripSource = keyof typeof stripSources;
 
 /** A strip that is being read, as typed and as marked. */
 export const stripFormSchema = z.object({
-  source: z.enum(['picture', 'densitometer']),
+  source: z.enum(['picture', 'gap', 'densitometer']),
   /** In what it was developed: as the plan stands, or in the roll's own run. */
   developed: z.enum(['plan', 'run']),
   /** Whether anybody, or the search for a row, has placed the marks. */
@@ -140,10 +144,13 @@ const numbers = {
 
 /**
  * Reads how a strip is to be read.
- * @param form as typed
+ * @param typedForm as typed
  * @returns the plan, or what is wrong, by field
  */
-export function readStripForm(form: StripForm): Result<StripPlan> {
+export function readStripForm(typedForm: StripForm): Result<StripPlan> {
+  // A gap has no patches, and nothing is asked of them.
+  const form: StripForm =
+    typedForm.source === 'gap' ? { ...typedForm, count: 1, exposures: 'unknown', meteredIso: '' } : typedForm;
   const problems: Problem[] = [];
   const number = (field: keyof typeof numbers): number => {
     const read = numbers[field].safeParse(form[field]);
@@ -161,7 +168,15 @@ export function readStripForm(form: StripForm): Result<StripPlan> {
   const metered = form.exposures === 'bracket' || form.exposures === 'own';
   const meteredIso = metered && form.meteredIso !== '' ? number('meteredIso') : null;
   if (problems.length > 0) return failure(...problems);
-  return success({ name: form.name.trim(), timeMin, count, transfer, logH, meteredIso, numbered: form.numbered });
+  return success({
+    name: form.name.trim(),
+    timeMin,
+    count: form.source === 'gap' ? 0 : count,
+    transfer,
+    logH,
+    meteredIso,
+    numbered: form.numbered,
+  });
 }
 
 function exposuresOf(

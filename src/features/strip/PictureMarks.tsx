@@ -10,6 +10,8 @@ interface PictureMarksProps {
   shot: StripShot;
   form: Pick<StripForm, 'light' | 'opaque' | 'clear' | 'row'>;
   count: number;
+  /** Takes a tap on the picture itself, where taps place the marks. */
+  onTap?: (at: Place) => void;
   onMove: (part: Partial<Pick<StripForm, 'light' | 'opaque' | 'clear' | 'row'>>) => void;
 }
 
@@ -27,7 +29,7 @@ const arrows: Record<string, Place> = {
 const plus = (place: Place, by: Place): Place => ({ x: place.x + by.x, y: place.y + by.y });
 
 /** The picture with its marks: each is dragged, or moved by the arrow keys. */
-export function PictureMarks({ shot, form, count, onMove }: PictureMarksProps) {
+export function PictureMarks({ shot, form, count, onTap, onMove }: PictureMarksProps) {
   const url = useObjectUrl(shot.preview);
   const { row, light, opaque, clear } = form;
   const edge = Math.max(shot.widthPx, shot.heightPx);
@@ -41,6 +43,12 @@ export function PictureMarks({ shot, form, count, onMove }: PictureMarksProps) {
       viewBox={`0 0 ${width} ${height}`}
       className="block max-h-[62vh] w-full touch-none border border-edge select-none"
       role="group"
+      onClick={(event) => {
+        const matrix = event.currentTarget.getScreenCTM();
+        if (onTap === undefined || matrix === null) return;
+        const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+        onTap({ x, y });
+      }}
       aria-label={`Picture ${shot.name} with its marks`}
     >
       {url !== null && <image href={url} width={width} height={height} preserveAspectRatio="none" />}
@@ -65,24 +73,27 @@ export function PictureMarks({ shot, form, count, onMove }: PictureMarksProps) {
           <Name at={clear} text="fog" />
         </Mark>
       )}
-      <Mark name="The whole row" move={moveRow}>
-        {patches.map((patch, index) => (
-          <Outline key={index} patch={patch} />
-        ))}
-        {patches.map((patch, index) => (
-          <Name key={index} at={patch} text={String(index + 1)} />
-        ))}
-      </Mark>
-      {count > 2 && <MiddleMark row={row} onMove={onMove} />}
-      {(['first', 'last'] as const).map((end) => (
-        <Mark
-          key={end}
-          name={end === 'first' ? 'First patch' : 'Last patch'}
-          move={(by) => onMove({ row: { ...row, [end]: plus(row[end], by) } })}
-        >
-          <Handle at={row[end]} />
+      {count > 0 && (
+        <Mark name="The whole row" move={moveRow}>
+          {patches.map((patch, index) => (
+            <Outline key={index} patch={patch} />
+          ))}
+          {patches.map((patch, index) => (
+            <Name key={index} at={patch} text={String(index + 1)} />
+          ))}
         </Mark>
-      ))}
+      )}
+      {count > 2 && <MiddleMark row={row} onMove={onMove} />}
+      {count > 0 &&
+        (['first', 'last'] as const).map((end) => (
+          <Mark
+            key={end}
+            name={end === 'first' ? 'First patch' : 'Last patch'}
+            move={(by) => onMove({ row: { ...row, [end]: plus(row[end], by) } })}
+          >
+            <Handle at={row[end]} />
+          </Mark>
+        ))}
     </svg>
   );
 }

@@ -15,7 +15,8 @@ import { PositiveView } from './PositiveView';
 import { seedOf } from './seedOf';
 import type { PictureRole, StripPictures, StripShot } from './useStripPictures';
 
-const PICTURES = 'image/jpeg,image/png,image/webp,image/tiff,.tif,.tiff';
+/** What files hold pictures that are read. */
+export const PICTURES = 'image/jpeg,image/png,image/webp,image/tiff,.tif,.tiff';
 
 interface PicturePanelProps {
   form: StripForm;

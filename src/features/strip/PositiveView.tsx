@@ -13,7 +13,7 @@ export function PositiveView({ shot, form, transfer }: { shot: StripShot; form: 
   const [fault, setFault] = useState(false);
   const make = async (): Promise<void> => {
     const [light] = form.light;
-    const made = light === undefined ? null : await shot.picture.positive(transfer, light, form.clear);
+    const made = await shot.picture.positive(transfer, light ?? null, form.clear);
     setPositive(made);
     setFault(made === null);
   };

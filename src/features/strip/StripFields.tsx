@@ -51,7 +51,6 @@ interface StripFieldsProps {
 
 /** What is known of a strip beside its picture. */
 export function StripFields({ form, change, errors, units, cameras, planned, ran, pictures }: StripFieldsProps) {
-  const metered = form.exposures === 'bracket' || form.exposures === 'own';
   return (
     <div className="space-y-4">
       <div className="grid grid-cols-[minmax(0,1fr)_120px] gap-4">
@@ -91,91 +90,8 @@ export function StripFields({ form, change, errors, units, cameras, planned, ran
           }
         />
       )}
-      <div className="grid grid-cols-[minmax(0,1fr)_120px] gap-4">
-        <Choice
-          id="exposures"
-          label="Exposures"
-          value={form.exposures}
-          options={exposureOptions}
-          onChange={(exposures) => change({ exposures })}
-        />
-        <Quantity
-          id="stripCount"
-          label="Patches"
-          kind="count"
-          units={units}
-          value={form.count}
-          onChange={(count) => change({ count, marked: true })}
-          error={errors.count}
-        />
-      </div>
-      {form.exposures === 'bracket' && (
-        <div className="grid grid-cols-2 gap-4">
-          <Quantity
-            id="firstStops"
-            label="First patch"
-            kind="stops"
-            units={units}
-            value={form.firstStops}
-            onChange={(firstStops) => change({ firstStops })}
-            error={errors.firstStops}
-          />
-          <Quantity
-            id="stepStops"
-            label="Each one more"
-            kind="stops"
-            units={units}
-            value={form.stepStops}
-            onChange={(stepStops) => change({ stepStops })}
-            error={errors.stepStops}
-          />
-        </div>
-      )}
-      {form.exposures === 'wedge' && (
-        <Quantity
-          id="stepD"
-          label="Step of the wedge"
-          kind="density"
-          units={units}
-          hint="often 0.15"
-          value={form.stepD}
-          onChange={(stepD) => change({ stepD })}
-          error={errors.stepD}
-        />
-      )}
-      {form.exposures === 'own' && (
-        <Field id="ownStops" label="Stops, first to last" hint="0 as metered" error={errors.ownStops}>
-          <input
-            id="ownStops"
-            className="box num"
-            value={form.ownStops}
-            placeholder="−2 −1 0 1 2"
-            onChange={(event) => change({ ownStops: event.target.value })}
-          />
-        </Field>
-      )}
-      {metered && (
-        <Quantity
-          id="meteredIso"
-          label="Metered at"
-          kind="iso"
-          units={units}
-          hint="empty: contrast only"
-          optional
-          value={form.meteredIso}
-          onChange={(meteredIso) => change({ meteredIso })}
-          error={form.meteredIso === '' ? undefined : errors.meteredIso}
-        />
-      )}
-      {metered && form.meteredIso !== '' && (
-        <Tick
-          id="ownFrames"
-          label="Exposed with the roll, and waited as long"
-          checked={form.ownFrames}
-          onChange={(ownFrames) => change({ ownFrames })}
-        />
-      )}
-      {form.source === 'picture' && pictures.shots.length > 0 && (
+      {form.source !== 'gap' && <Exposures {...{ form, change, errors, units }} />}
+      {form.source !== 'densitometer' && pictures.shots.length > 0 && (
         <details className="border-t border-hair pt-3">
           <summary className="cursor-pointer font-[620]">How the picture is read</summary>
           <div className="mt-3 space-y-4">
@@ -272,5 +188,98 @@ export function StripFields({ form, change, errors, units, cameras, planned, ran
         </details>
       )}
     </div>
+  );
+}
+
+/** What is known of the exposures of the patches. */
+function Exposures({ form, change, errors, units }: Pick<StripFieldsProps, 'form' | 'change' | 'errors' | 'units'>) {
+  const metered = form.exposures === 'bracket' || form.exposures === 'own';
+  return (
+    <>
+      <div className="grid grid-cols-[minmax(0,1fr)_120px] gap-4">
+        <Choice
+          id="exposures"
+          label="Exposures"
+          value={form.exposures}
+          options={exposureOptions}
+          onChange={(exposures) => change({ exposures })}
+        />
+        <Quantity
+          id="stripCount"
+          label="Patches"
+          kind="count"
+          units={units}
+          value={form.count}
+          onChange={(count) => change({ count, marked: true })}
+          error={errors.count}
+        />
+      </div>
+      {form.exposures === 'bracket' && (
+        <div className="grid grid-cols-2 gap-4">
+          <Quantity
+            id="firstStops"
+            label="First patch"
+            kind="stops"
+            units={units}
+            value={form.firstStops}
+            onChange={(firstStops) => change({ firstStops })}
+            error={errors.firstStops}
+          />
+          <Quantity
+            id="stepStops"
+            label="Each one more"
+            kind="stops"
+            units={units}
+            value={form.stepStops}
+            onChange={(stepStops) => change({ stepStops })}
+            error={errors.stepStops}
+          />
+        </div>
+      )}
+      {form.exposures === 'wedge' && (
+        <Quantity
+          id="stepD"
+          label="Step of the wedge"
+          kind="density"
+          units={units}
+          hint="often 0.15"
+          value={form.stepD}
+          onChange={(stepD) => change({ stepD })}
+          error={errors.stepD}
+        />
+      )}
+      {form.exposures === 'own' && (
+        <Field id="ownStops" label="Stops, first to last" hint="0 as metered" error={errors.ownStops}>
+          <input
+            id="ownStops"
+            className="box num"
+            value={form.ownStops}
+            placeholder="−2 −1 0 1 2"
+            onChange={(event) => change({ ownStops: event.target.value })}
+          />
+        </Field>
+      )}
+      {metered && (
+        <Quantity
+          id="meteredIso"
+          label="Metered at"
+          kind="iso"
+          units={units}
+          hint="empty: contrast only"
+          optional
+          value={form.meteredIso}
+          onChange={(meteredIso) => change({ meteredIso })}
+          error={form.meteredIso === '' ? undefined : errors.meteredIso}
+        />
+      )}
+      {metered && form.meteredIso !== '' && (
+        <Tick
+          id="ownFrames"
+          label="Exposed with the roll, and waited as long"
+          checked={form.ownFrames}
+          onChange={(ownFrames) => change({ ownFrames })}
+        />
+      )}
+    </>
   );
 }

@@ -19,16 +19,23 @@ import { StripReader, type Development } from './StripReader';
 const LOOK_AGAIN_MS = 5 * 60_000;
 
 /** Densities of a strip of this roll, from pictures of it or from a densitometer. */
-export function StripPage({ rollId }: { rollId: string }) {
+export function StripPage({ rollId, gap }: { rollId: string; gap: boolean }) {
   const dossier = useDossier(rollId);
   const brews = useBrews();
   const draft = usePlanDraft(rollId);
   if (dossier === undefined || brews === undefined || draft === null) return <p aria-busy="true">Opening the roll.</p>;
   if (dossier === null) return <NotHere table="rolls" id={rollId} what="This roll" />;
-  return <Strip dossier={dossier} draft={draft.values} jugs={brews} />;
+  return <Strip dossier={dossier} draft={draft.values} jugs={brews} gap={gap} />;
 }
 
-function Strip({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknown; jugs: readonly Brew[] }) {
+interface StripProps {
+  dossier: RollDossier;
+  draft: unknown;
+  jugs: readonly Brew[];
+  gap: boolean;
+}
+
+function Strip({ dossier, draft, jugs, gap }: StripProps) {
   const { roll, stock, run } = dossier;
   const units = useSettings();
   const nowMs = useNow(LOOK_AGAIN_MS);
@@ -58,6 +65,7 @@ function Strip({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknown;
         planned={planned}
         ran={ran}
         units={units}
+        gap={gap}
         targetGradient={plan.study?.estimate.gradient.target ?? null}
       />
       <KeptStrips rollId={roll.id} label={roll.label} />

@@ -28,6 +28,7 @@ import { DensitometerPanel } from './DensitometerPanel';
 import { PatchTable } from './PatchTable';
 import { PicturePanel } from './PicturePanel';
 import { SaveCamera } from './SaveCamera';
+import { GapPanel } from './GapPanel';
 import { StripFields } from './StripFields';
 import { stripFaultWords, stripSentences } from './stripWords';
 import { TimeGradientNote } from './TimeGradientNote';
@@ -54,6 +55,8 @@ interface StripReaderProps {
   units: UnitChoice;
   /** The gradient that is wanted; null where no plan says. */
   targetGradient: number | null;
+  /** Whether it opens at the gap between frames. */
+  gap: boolean;
 }
 
 /** Where nobody planned anything yet, min. */
@@ -73,12 +76,11 @@ const typedPatch = (value: number | string | undefined): PatchDensity =>
     : { densityD: Number.NaN, seD: Number.NaN, fault: 'small' };
 
 /** A strip, from its picture to what it says. */
-export function StripReader({ roll, iso, planned, ran, units, targetGradient }: StripReaderProps) {
-  const { form, change } = useDraft<StripForm>(
-    stripDraftKey(roll.id),
-    stripFormSchema,
-    (kept) => kept ?? firstForm(iso, planned, ran),
-  );
+export function StripReader({ roll, iso, planned, ran, units, targetGradient, gap }: StripReaderProps) {
+  const { form, change } = useDraft<StripForm>(stripDraftKey(roll.id), stripFormSchema, (kept) => {
+    const first = kept ?? firstForm(iso, planned, ran);
+    return gap ? gapForm(first) : first;
+  });
   const pictures = useStripPictures();
   if (form === null) return <p aria-busy="true">Opening the strip.</p>;
   return (
@@ -89,11 +91,16 @@ export function StripReader({ roll, iso, planned, ran, units, targetGradient }: 
   );
 }
 
+/** The same strip, read by the gap between two frames: its marks are for two taps. */
+function gapForm(form: StripForm): StripForm {
+  return form.source === 'gap' ? form : { ...form, source: 'gap', name: 'Gap between frames', light: [], clear: null };
+}
+
 function firstForm(iso: number, planned: Development | null, ran: Development | null): StripForm {
   return initialStripForm(ran?.timeMin ?? planned?.timeMin ?? SOME_MIN, iso, ran === null ? 'plan' : 'run');
 }
 
-interface ReaderProps extends Omit<StripReaderProps, 'iso'> {
+interface ReaderProps extends Omit<StripReaderProps, 'iso' | 'gap'> {
   form: StripForm;
   change: (part: Partial<StripForm>) => void;
   pictures: ReturnType<typeof useStripPictures>;
@@ -109,7 +116,7 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
   // While a field is half typed, what was read last stays on show.
   const plan = useLast(read.ok ? read.value : null) ?? null;
   const transfer = useMemo<Transfer>(() => plan?.transfer ?? { id: 'srgb' }, [plan?.transfer]);
-  const count = plan?.count ?? 1;
+  const count = form.source === 'gap' ? 0 : (plan?.count ?? 1);
   const camera = cameras.find(({ id }) => id === form.camera);
   const belief = useMemo(
     () => (camera === undefined ? null : beliefOfCamera(camera)) ?? unknownCamera(transfer),
@@ -180,17 +187,19 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
     <div className="mt-4">
       <div className="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_350px]">
         <div className="min-w-0">
-          <div className="mb-3 max-w-[340px]">
+          <div className="mb-3 max-w-[560px]">
             <Segments
               id="stripSource"
               label="Read from"
               value={form.source}
               options={SOURCES}
-              onChange={(source) => change({ source })}
+              onChange={(source) => change(source === 'gap' ? gapForm(form) : { source })}
             />
           </div>
           {byHand ? (
             <DensitometerPanel {...{ form, change, count, units, rollId: roll.id }} />
+          ) : form.source === 'gap' ? (
+            <GapPanel {...{ form, change, pictures }} />
           ) : (
             <PicturePanel {...{ form, change, count, transfer, pictures, rollId: roll.id }} />
           )}
@@ -248,7 +257,7 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
             </div>
           </div>
           <KeepRow {...{ finding: finding?.kind ?? null, development, plan, valid: read.ok }} onKeep={keep} />
-          {!byHand && measured?.fault === null && (
+          {form.source === 'picture' && measured?.fault === null && (
             <SaveCamera
               shots={pictures.shots}
               samples={measured.samples}

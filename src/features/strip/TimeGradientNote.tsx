@@ -59,7 +59,7 @@ export function TimeGradientNote({ rollId, timeMin, gradient, doubt, targetGradi
       ? ''
       : curve.value.timeFor(targetGradient) === null
         ? ` ${formatNumber(targetGradient, 2)} is out of its reach.`
-        : ` ${formatNumber(targetGradient, 2)} would take ${formatMinutes(curve.value.timeFor(targetGradient) ?? 0)} in the same bath${time === null ? ', or far from it: the two strips hardly tell' : `, 80 % likely ${formatMinutes(time.low)} to ${formatMinutes(time.high)}`}.`;
+        : ` ${formatNumber(targetGradient, 2)} would take ${formatMinutes(curve.value.timeFor(targetGradient) ?? 0)} in the same bath${time === null ? ': the two strips leave it wide open' : `, 80 % likely ${formatMinutes(time.low)} to ${formatMinutes(time.high)}`}.`;
   return (
     <p className="mt-2 max-w-[72ch]" data-testid="two-strips">
       {curve.ok

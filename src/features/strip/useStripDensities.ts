@@ -58,6 +58,7 @@ async function measure(
   const patches = patchesOf({ ...row, count });
   const film = clear === null ? patches : [clear, ...patches];
   const places: Patch[] = [...light, ...film, ...(opaque === null ? [] : [opaque])];
+  if (film.length === 0) return null;
   const blankShot = shots.find(({ role }) => role === 'blank');
   const strips = shots.filter(({ role }) => role === 'strip');
   const blanks = await blankShot?.picture.sample(places, channel, transfer);

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import type * as z from 'zod';
 import type { Run, Verdict } from '@/core/records/records';
 import {
@@ -126,6 +127,11 @@ function VerdictForm({ run, verdict }: { run: Run; verdict: Verdict | undefined 
             onChange={(fog) => change({ fog })}
             error={shown.fog}
           />
+          <p className="text-[15px]">
+            <Link href={`/rolls/${encodeURIComponent(run.rollId)}/strip?read=gap`} className="act-plain">
+              Measure it: a picture and two taps
+            </Link>
+          </p>
           <div className="max-w-[560px]">
             <StripChoice
               id="shadows"

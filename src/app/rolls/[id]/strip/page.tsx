@@ -4,6 +4,11 @@ import { StripPage } from '@/features/strip/StripPage';
 
 export const metadata: Metadata = { title: 'Read a strip' };
 
-export default async function StripRoute({ params }: { params: Promise<{ id: string }> }) {
-  return <StripPage rollId={idOf(await params)} />;
+interface StripRouteProps {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+export default async function StripRoute({ params, searchParams }: StripRouteProps) {
+  return <StripPage rollId={idOf(await params)} gap={(await searchParams).read === 'gap'} />;
 }
