@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { calibrate, calibrateLog, pooledCoverage } from './calibrate';
+import { calibrateStrips } from './calibrateStrips';
 
 describe('the band on simulated rolls of other worlds', () => {
   const cells = calibrate(40, 4711, ['none', 'leaflet', 'clip by densities', 'leaflet + clip']);
@@ -25,5 +26,21 @@ describe('the band on simulated rolls of other worlds', () => {
   });
   test('five judged runs of a stock narrow the sixth without pretending', () => {
     for (const { coverage, strategy } of calibrateLog(40, 12)) expect(coverage, strategy).toBeGreaterThan(0.6);
+  });
+});
+
+describe('strips read from photographs of other worlds', () => {
+  const cells = calibrateStrips(6, 31, ['one picture', 'two exposures'], ['tanh', 'filmic']);
+  const held = (reading: string): number =>
+    cells
+      .filter((cell) => cell.reading === reading)
+      .reduce((sum, { held: { fog, gradient, index } }) => sum + (fog + gradient + index) / 6, 0);
+  test('what is stated holds about as often as it says, and a second exposure brings the miss down', () => {
+    expect(held('one picture')).toBeGreaterThan(0.6);
+    expect(held('two exposures')).toBeGreaterThan(0.6);
+    const miss = (reading: string): number =>
+      cells.filter((cell) => cell.reading === reading).reduce((sum, cell) => sum + cell.medianGradient / 2, 0);
+    expect(miss('two exposures')).toBeLessThan(0.06);
+    expect(miss('two exposures')).toBeLessThan(miss('one picture'));
   });
 });

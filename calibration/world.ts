@@ -32,12 +32,16 @@ export interface World {
   handSpread: (school: AgitationSchoolId) => number;
 }
 
+/** Spread of ln(density) between cameras of which nothing is known. Our invention, near what the reading of strips states. */
+const CAMERA_LN_SD = 0.11;
+
 /** Kinds of evidence that a simulated roll can bring. */
 export const evidenceKinds = [
   'leaflet',
   'somebody',
   'own time',
   'clip by densities',
+  'clip by picture',
   'clip by eye',
   'drop',
   'fog',
@@ -225,6 +229,19 @@ function rollOf(
         return chart('somebody', 0.2, id);
       case 'own time':
         return chart('own', 0.07, id);
+      case 'clip by picture': {
+        // A camera that nobody knows stretches all of its densities by one factor.
+        const read = clip(timeMin * 0.9, 'densities', id);
+        const stretch = Math.exp(CAMERA_LN_SD * scatter(luck));
+        return read.kind === 'clip'
+          ? {
+              ...read,
+              gradient: positive(read.gradient * stretch),
+              baseFogD: positive((read.baseFogD ?? 0) * stretch),
+              doubt: { camera: 'a camera', cameraLnSd: CAMERA_LN_SD, ownLnSd: 0.02 },
+            }
+          : read;
+      }
       case 'clip by densities':
         return clip(timeMin * 0.9, 'densities', id);
       case 'clip by eye':

@@ -2,19 +2,17 @@ import { isMainThread, parentPort, Worker, workerData } from 'node:worker_thread
 import { fileURLToPath } from 'node:url';
 import { join } from 'node:path';
 import { runnerImport } from 'vite';
+import { benchStripCalibration } from './bench-strip-calibration.mjs';
 import { ensurePackages, root } from './shell.mjs';
 
 /**
  * Calibration of the band on simulated rolls from two worlds that are not the estimator's own model. Prints the tables of
- * docs/method.md; exits non-zero when a limit is broken. Arguments: rolls in each cell, seed. One thread a strategy.
+ * docs/method.md, then those of strips read from pictures; exits non-zero when a limit is broken. Arguments: rolls in each cell,
+ * seed, strips in each cell. One thread a strategy.
  */
 async function calibration() {
-  return (
-    await runnerImport(join(root, 'calibration/calibrate.ts'), {
-      configFile: false,
-      logLevel: 'error',
-    })
-  ).module;
+  const file = join(root, 'calibration/calibrate.ts');
+  return (await runnerImport(file, { configFile: false, logLevel: 'error' })).module;
 }
 
 /** Share of rolls in the 80 % band: of one cell, of all together, of the sixth roll of a stock. */
@@ -40,7 +38,10 @@ if (isMainThread) {
         }),
     ),
   );
-  report(rolls, seed, answers.slice(0, -1).flat(), answers.at(-1), (performance.now() - from) / 1000);
+  const broken = report(rolls, seed, answers.slice(0, -1).flat(), answers.at(-1), (performance.now() - from) / 1000);
+  broken.push(...(await benchStripCalibration(Number(process.argv[4] ?? 24), seed)));
+  for (const sentence of broken) console.error(`BROKEN: ${sentence}`);
+  process.exit(broken.length === 0 ? 0 : 1);
 } else {
   const { calibrate, calibrateLog, bundles } = await calibration();
   const { part, rolls, seed } = workerData;
@@ -74,13 +75,11 @@ function report(rolls, seed, cells, log, tookS) {
   console.log(`\nAll cells together: ${(100 * pooled).toFixed(1)} %. Took ${tookS.toFixed(0)} s.`);
 
   const outside = (share, [low, high]) => share < low || share > high;
-  const broken = [
+  return [
     ...[...cells, ...log].flatMap(({ bundle, group, strategy, coverage }) =>
       outside(coverage, CELL) ? [`${bundle}, ${group}, ${strategy}: the band holds ${percent(coverage)}`] : [],
     ),
     ...(outside(pooled, POOLED) ? [`all together: ${percent(pooled)}`] : []),
     ...(tookS > MOST_S ? [`took ${tookS.toFixed(0)} s, limit ${MOST_S} s`] : []),
   ];
-  for (const sentence of broken) console.error(`BROKEN: ${sentence}`);
-  process.exit(broken.length === 0 ? 0 : 1);
 }

@@ -63,6 +63,10 @@ interface Pixels {
 
 let pixels: Pixels | null = null;
 
+/** The picture reduced for looking around in it, and what was seen of it: marks move often, and it stays as it is. */
+let searched: PixelGrid | null = null;
+const surveys = new Map<string, PictureSurvey>();
+
 const refuse = (message: string): ReturnType<typeof failure> => failure({ path: 'picture', message });
 
 /**
@@ -77,6 +81,8 @@ export async function openPicture(file: Blob, onProgress: (doing: string) => voi
   const opened = isTiff(head) ? await openTiff(file, onProgress) : await openOther(file, head, onProgress);
   if (!opened.ok) return opened;
   pixels = opened.value;
+  searched = null;
+  surveys.clear();
   onProgress('Reducing it for the screen');
   const { transfer, exposure, device } = await readTags(file);
   const preview = pixels.reduced(PHOTO_EDGE_PX);
@@ -270,14 +276,25 @@ export function samplePatches(
   });
 }
 
+function searchGrid(): PixelGrid | null {
+  if (searched === null && pixels !== null) searched = pixels.reduced(SEARCH_EDGE_PX);
+  return searched;
+}
+
 /** Looks at the whole picture: its bare light and its tones. */
 export function surveyHere(channel: ChannelId, transfer: Transfer): PictureSurvey | null {
-  return pixels === null ? null : surveyPicture(pixels.reduced(SEARCH_EDGE_PX), channel, transfer);
+  const small = searchGrid();
+  if (small === null) return null;
+  const key = JSON.stringify([channel, transfer]);
+  const survey = surveys.get(key) ?? surveyPicture(small, channel, transfer);
+  surveys.set(key, survey);
+  return survey;
 }
 
 /** Looks for a row of patches; null where none shows. */
 export function findRowHere(transfer: Transfer): FoundRow | null {
-  return pixels === null ? null : findRow(pixels.reduced(SEARCH_EDGE_PX), transfer);
+  const small = searchGrid();
+  return small === null ? null : findRow(small, transfer);
 }
 
 /** Share of the film's pixels that each channel's levels are taken from. */

@@ -90,25 +90,39 @@ const LEAST_PERSPECTIVE = 0.03;
 /** ln of the light below which a block counts as opaque. Source: our choice; film reaches D 1.6 in few pictures. */
 const OPAQUE_LN = -3.2;
 
-/** The most even dark place that lies clear of the film. */
+/** How far around its darkest block something opaque is looked for, and how much darker than the light its rim is, ln. Source: our choice. */
+const OPAQUE_REACH = 0.07;
+const RIM_LN = -0.5;
+
+/** The middle of the darkest thing that lies clear of the film. */
 function opaqueBeside(
   blocks: readonly LightBlock[],
   bare: { at: (place: { x: number; y: number }) => { lnValue: number } },
   film: FilmAxis,
 ): Patch | null {
   const size = 1 / 50;
+  const below = (block: LightBlock): number => block.lnValue - bare.at(block).lnValue;
   const beside = blocks.filter((block) => {
     const [dx, dy] = [block.x - film.x, block.y - film.y];
     const [u, v] = [dx * film.cos + dy * film.sin, dy * film.cos - dx * film.sin];
     const off = Math.abs(u) > film.long / 2 + size || Math.abs(v) > film.wide / 2 + size;
-    return off && block.lnValue - bare.at(block).lnValue < OPAQUE_LN;
+    return off && below(block) < RIM_LN;
   });
-  // A rim is half light: the darkest block lies whole within.
   const darkest = beside.reduce<LightBlock | null>(
     (best, one) => (best === null || one.lnValue < best.lnValue ? one : best),
     null,
   );
-  return darkest === null ? null : { x: darkest.x, y: darkest.y, along: size, across: size, turn: 0 };
+  if (darkest === null || below(darkest) > OPAQUE_LN) return null;
+  // A rim is half light: each block counts by how dark it is.
+  let [x, y, weights] = [0, 0, 0];
+  for (const block of beside) {
+    if (Math.hypot(block.x - darkest.x, block.y - darkest.y) > OPAQUE_REACH) continue;
+    const weight = 1 - Math.exp(below(block));
+    x += weight * block.x;
+    y += weight * block.y;
+    weights += weight;
+  }
+  return { x: x / weights, y: y / weights, along: size, across: size, turn: 0 };
 }
 
 /** Whole patches that fit into a length: nine tenths of one count. */

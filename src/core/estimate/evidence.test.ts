@@ -324,3 +324,41 @@ describe('how a brew was measured', () => {
     ).toEqual({ 'known time': undefined, same: 0.2, other: undefined, measured: 0.05 });
   });
 });
+
+describe('clips that a camera read', () => {
+  const by = (camera: string, id: string, timeMin = 12, cameraLnSd = 0.12): EvidenceInput => ({
+    ...(clip(0.45, id, timeMin) as EvidenceInput & { kind: 'clip' }),
+    doubt: { camera, cameraLnSd, ownLnSd: 0.02 },
+  });
+  const widthOf = (evidence: EvidenceInput[]): number => estimate(withEvidence(evidence)).lnSd;
+  test('a camera that nobody knows narrows less than a densitometer, and a sure one as much', () => {
+    expect(widthOf([by('phone', 'a')])).toBeGreaterThan(1.02 * widthOf([clip(0.45, 'a')]));
+    expect(widthOf([by('phone', 'a', 12, 0)])).toBeCloseTo(widthOf([clip(0.45, 'a')]), 2);
+  });
+  test('two strips by one camera are not two independent gradients', () => {
+    const one = widthOf([by('phone', 'a'), by('phone', 'b', 13)]);
+    const two = widthOf([by('phone', 'a'), by('other phone', 'b', 13)]);
+    expect(one).toBeGreaterThan(two);
+    expect(one).toBeLessThan(widthOf([by('phone', 'a')]));
+  });
+  test('a strip of film that is known, by the same camera, tells the camera: the ratio keeps its few per cent', () => {
+    const fresh = { storage: [], yearsSd: 0, sinceExposure: [], xrayPasses: 0 };
+    const known = { age: fresh, stockId: 'control', rollId: 'control roll' };
+    const control = (camera: string): EvidenceInput[] => [
+      ...['c', 'd', 'e'].map((id, at): EvidenceInput => ({
+        ...(clip(0.6, id, 10 + at) as EvidenceInput & { kind: 'clip' }),
+        baseFogD: null,
+        setting: known,
+      })),
+      {
+        ...(by(camera, 'f', 11) as EvidenceInput & { kind: 'clip' }),
+        gradient: 0.6,
+        baseFogD: null,
+        setting: known,
+      },
+    ];
+    const shared = widthOf([by('phone', 'a'), ...control('phone')]);
+    const apart = widthOf([by('phone', 'a'), ...control('other phone')]);
+    expect(shared).toBeLessThan(apart);
+  });
+});

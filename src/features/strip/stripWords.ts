@@ -165,7 +165,7 @@ export function stripSentences(
         ? `No clear film is marked: the thinnest patch, ${formatNumber(curve.baseFogD, 2)} D, stands for base + fog, and speed is a guess.`
         : null;
   const unknown =
-    plan.logH === null
+    plan.logH === null && plan.count > 0
       ? 'Nobody knows the exposures, so the strip tells fog and range, and neither contrast nor speed.'
       : null;
   const few = plan.logH !== null && curve === null ? 'Three patches at least are needed for a curve.' : null;
