@@ -1,5 +1,6 @@
 import { BenchView } from '@/features/bench/BenchView';
+import { firstAnswer } from './firstAnswer';
 
 export default function BenchPage() {
-  return <BenchView />;
+  return <BenchView firstAnswer={firstAnswer()} />;
 }

@@ -2,7 +2,8 @@ import { soundCondition } from '@/core/films/conditionFacts';
 import { filmFormats } from '@/core/films/filmFormats';
 import { hintsOf, noOwnPriors, type RollForm } from '@/core/plan/rollForm';
 import { stayAt } from '@/core/films/storageStay';
-import type { Roll, Stock } from '@/core/records/records';
+import type { PlanChoices, PlanForm } from '@/core/plan/planForm';
+import type { Pinned, Roll, Stock } from '@/core/records/records';
 import { database } from './database';
 import { askToPersist } from './storageRoom';
 import { planDraftKey } from './plans';
@@ -36,11 +37,19 @@ function numbered(form: RollForm, n: number, of: number): RollForm {
   return { ...form, label: `${name === '' ? 'Roll' : name}, ${n} of ${of}`.slice(0, 120) };
 }
 
+/** A plan that a new roll begins with: its form as it stands, and what is pinned of it where it is used at once. */
+export interface FirstPlan {
+  form: PlanForm;
+  pin: { choices: PlanChoices; pinned: Pinned } | null;
+}
+
 /**
  * Stores a new roll, and its stock when it is new, and forgets the draft.
+ * @param form what is said of it
+ * @param first the plan that it begins with; without one it begins as its stock was done last
  * @returns the new roll's id
  */
-export async function addRoll(form: RollForm): Promise<string> {
+export async function addRoll(form: RollForm, first: FirstPlan | null = null): Promise<string> {
   const stamps = newStamps();
   // Plans are heavy, and the bench shows without them; and nothing may be fetched within a transaction.
   const sameAgain = await import('@/core/plan/sameAgain');
@@ -56,8 +65,15 @@ export async function addRoll(form: RollForm): Promise<string> {
       condition: soundCondition,
       frames: [],
     });
-    await beginPlan(writer, stamps.id, sameAgain);
-    await dropDraft(rollDraftKey('new'));
+    if (first === null) {
+      await beginPlan(writer, stamps.id, sameAgain);
+      await dropDraft(rollDraftKey('new'));
+      return;
+    }
+    await writer.db.drafts.put({ id: planDraftKey(stamps.id), values: first.form, updatedMs: Date.now() });
+    const { pin } = first;
+    if (pin !== null)
+      await writer.put('plans', { ...newStamps(), rollId: stamps.id, ...pin.choices, pinned: pin.pinned });
   });
   void askToPersist();
   return stamps.id;

@@ -18,6 +18,8 @@ const { calls: core } = workerClient<CoreApi>(
     'values',
     'learn',
     'study',
+    'ask',
+    'keepAsk',
     'estimatePreview',
     'learned',
     'benchTimes',

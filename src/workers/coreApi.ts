@@ -8,6 +8,8 @@ import { learnedFactors, type LearnedFactor } from '@/core/learning/learnedFacto
 import { nearestPieces } from '@/core/learning/benchEvidence';
 import { GrowingEvidence, learnPieces, learnStarting } from '@/core/learning/learning';
 import type { LearningChange } from '@/core/learning/learningChange';
+import { planFormOfAsk, type Ask } from '@/core/plan/ask';
+import { askAnswer, pinnedOfAsk } from '@/core/plan/askAnswer';
 import { benchTimes, type CurrentRoll } from '@/core/plan/benchTimes';
 import { verdictEffect } from '@/core/plan/verdictEffect';
 import { sharedTankRolls } from '@/core/plan/sharedTank';
@@ -52,6 +54,14 @@ export const coreApi = {
     const listed = nearestPieces(learning.pieces, request, LISTED);
     return { ...study(request, learning.fitFor(request, muted), listed, ownTimeMin, requests), listed };
   },
+  /** Answers the question of somebody who has a film in the hand. */
+  ask: (ask: Ask, jugs: readonly Brew[], nowMs: number) =>
+    askAnswer(ask, jugs, nowMs, (request) => learning.fitFor(request, [])),
+  /** What is kept of a question: its plan's form, and what is pinned when it is used at once. */
+  keepAsk: (ask: Ask, jugs: readonly Brew[], nowMs: number) => ({
+    form: planFormOfAsk(ask, jugs, nowMs),
+    pin: pinnedOfAsk(ask, jugs, nowMs, (request) => learning.fitFor(request, [])),
+  }),
   /** The estimate and its curve alone, while a slider moves. */
   estimatePreview: (
     request: EstimateRequest,

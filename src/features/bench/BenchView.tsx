@@ -2,16 +2,17 @@
 
 import Link from 'next/link';
 import type { BenchTime } from '@/core/plan/benchTimes';
+import type { AskAnswer } from '@/core/plan/askAnswer';
 import { nextAction } from '@/core/plan/nextAction';
 import { runProgress } from '@/core/run/runProgress';
 import { developSeconds } from '@/core/plan/developSeconds';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { useBench, useFinishedCount, useLastJudged, type Bench, type RollDossier } from '@/data/queries';
 import { contrastGrades } from '@/core/outcome/grades';
+import { AskPage } from '@/features/ask/AskPage';
 import { JugLine } from '@/features/brew/JugLine';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { rollShortLine } from '@/features/words/rollWords';
-import { Empty, TinPicture } from '@/ui/Empty';
 import { SmallRibbon } from '@/ui/Ribbon';
 import { classes } from '@/ui/classes';
 import { useNow } from '@/ui/useNow';
@@ -19,27 +20,14 @@ import { benchHeadline } from './benchWords';
 import { useBenchTimes } from './useBenchTimes';
 
 /** Everything in hand: rolls with their next action, jugs with what is left in them, the last thing learned. */
-export function BenchView() {
+export function BenchView({ firstAnswer }: { firstAnswer: AskAnswer | null }) {
   const nowMs = useNow(60_000);
   const bench = useBench();
   const finished = useFinishedCount();
   const times = useBenchTimes(bench, nowMs);
   if (bench === undefined) return <p aria-busy="true">Opening the bench.</p>;
   if (bench.dossiers.length === 0 && !bench.anyFinished) {
-    return (
-      <>
-        <h1>The bench is empty.</h1>
-        <Empty
-          picture={<TinPicture />}
-          sentence="Aetas starts from one roll: what it is, how old it is, how it was stored. Half a label is enough to begin."
-          action={
-            <Link href="/rolls/new" className="act act-primary" data-next-step>
-              Add a roll
-            </Link>
-          }
-        />
-      </>
-    );
+    return <AskPage first={firstAnswer} empty />;
   }
   const open = bench.dossiers;
   const poor = new Set([...times.values()].filter((time) => time.poor).map(({ rollId }) => rollId));
@@ -65,6 +53,9 @@ export function BenchView() {
           ))}
         </ul>
         <div className="rule-row flex flex-wrap gap-x-6 gap-y-2">
+          <Link href="/ask" className="act-plain">
+            Ask: how long in this?
+          </Link>
           <Link href="/rolls/new" className="act-plain">
             Add a roll
           </Link>

@@ -17,6 +17,7 @@ export function Shortcuts() {
   useEffect(() => {
     const acts: Record<string, () => void> = {
       b: () => router.push('/'),
+      q: () => router.push('/ask'),
       n: () => router.push('/rolls/new'),
       l: () => setLight(nextLight(light)),
       '/': () => {

@@ -1,6 +1,7 @@
 /** The keys that work on every page, in the order in which `?` lists them. */
 export const keys = [
   { key: 'b', does: 'Go to the bench' },
+  { key: 'q', does: 'Ask: how long in this?' },
   { key: 'n', does: 'New roll' },
   { key: 'l', does: 'Next light: Day, Dim, Safe' },
   { key: '/', does: 'Search the rolls' },

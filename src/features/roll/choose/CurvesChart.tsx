@@ -8,7 +8,7 @@ import { LOG_EXPOSURE_PER_STOP } from '@/core/units/stops';
 import { GRAPH_FONT, type Inks } from '@/ui/graphPaper';
 import { PaperChart, type Paper, type PaperLine } from '@/ui/PaperChart';
 import { chartPx } from '@/ui/EmptyChart';
-import { strategyWords } from './strategyWords';
+import { strategyWords } from '@/features/words/strategyWords';
 
 /** Least distance between the names of two curves, px. */
 const NAME_LINE_PX = 16;

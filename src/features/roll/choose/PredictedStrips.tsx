@@ -16,7 +16,7 @@ import { useLight } from '@/ui/light';
 import { stale } from '@/ui/stale';
 import { Term } from '@/ui/Term';
 import { Tick } from '@/ui/Tick';
-import { lookWords, shadowWords, strategyReasons, strategyWords } from './strategyWords';
+import { lookWords, shadowWords, strategyReasons, strategyWords } from '@/features/words/strategyWords';
 
 /** How the film would look after each strategy, after one's own time, and at the ends of the band: as a negative, and as scanned. */
 export function PredictedStrips({ plan }: { plan: CurrentPlan }) {

@@ -24,7 +24,7 @@ import { rangeWords, rowWords, sourceWords } from '@/features/words/ledgerWords'
 import { agedWords, ageWords, rollLine, rollShortLine, storageWords } from '@/features/words/rollWords';
 import { stockFamilies } from '@/core/films/stockFamilies';
 import { developedFor, stageSummary } from './stageWords';
-import { shadowWords } from '@/features/roll/choose/strategyWords';
+import { shadowWords } from '@/features/words/strategyWords';
 
 const metric = { temperature: 'C', volume: 'ml' } as const;
 const us = { temperature: 'F', volume: 'floz' } as const;

@@ -1,0 +1,91 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import { askFromFragment, askToFragment, firstAsk, type Ask } from '@/core/plan/ask';
+import type { AskAnswer } from '@/core/plan/askAnswer';
+import type { Brew } from '@/core/records/records';
+import { useLearned } from '@/features/learning/useLearned';
+import { coreWorker } from '@/workers/core';
+import { unreadWords } from './askWords';
+
+/** The question as it stands in the address, and the way to change it. */
+export interface Asked {
+  ask: Ask;
+  change: (part: Partial<Ask>) => void;
+  /** What of the address could not be read; null for all of it. */
+  unread: string | null;
+}
+
+/** Keeps the question in the address: a reload, a bookmark and somebody else have the same one. Browser only. */
+export function useAsk(): Asked {
+  const [state, setState] = useState<{ ask: Ask; unread: string | null }>(readAddress);
+  useEffect(() => {
+    const follow = (): void => setState(readAddress());
+    window.addEventListener('hashchange', follow);
+    return () => window.removeEventListener('hashchange', follow);
+  }, []);
+  const change = useCallback(
+    (part: Partial<Ask>) =>
+      setState((before) => {
+        const ask = { ...before.ask, ...part };
+        history.replaceState(history.state, '', `#${askToFragment(ask)}`);
+        return { ask, unread: before.unread };
+      }),
+    [],
+  );
+  return { ...state, change };
+}
+
+function readAddress(): { ask: Ask; unread: string | null } {
+  const read = askFromFragment(location.hash);
+  return read === null
+    ? { ask: firstAsk, unread: null }
+    : { ask: read.ask, unread: unreadWords(read.unread, read.newer) };
+}
+
+/** The answer, and whether it belongs to the question as it stands. */
+export interface Answered {
+  answer: AskAnswer | null;
+  /** Whether it is for the question as it stands, with all that the log has taught. */
+  current: boolean;
+  /** Whether the log is still being read. */
+  reading: boolean;
+  failed: string | null;
+}
+
+/**
+ * Asks for the answer beside the page.
+ * @param first the answer to the first question, as the server knew it
+ */
+export function useAskAnswer(ask: Ask, jugs: readonly Brew[], nowMs: number, first: AskAnswer | null): Answered {
+  const learned = useLearned();
+  const isFirst = askToFragment(ask) === askToFragment(firstAsk);
+  const [found, setFound] = useState<{ key: string; answer: AskAnswer | null } | null>(
+    isFirst && first !== null ? { key: '', answer: first } : null,
+  );
+  const [failed, setFailed] = useState<string | null>(null);
+  const key = JSON.stringify([ask, learned?.revision ?? null]);
+  useEffect(() => {
+    let stale = false;
+    const [asked] = JSON.parse(key) as [Ask];
+    coreWorker()
+      .ask(asked, jugs, nowMs)
+      .then((answer) => {
+        if (stale) return;
+        setFound({ key, answer });
+        setFailed(null);
+      })
+      .catch((error: unknown) => {
+        if (!stale) setFailed(error instanceof Error ? error.message : 'The estimate stopped for an unknown reason.');
+      });
+    return () => {
+      stale = true;
+    };
+  }, [key, jugs, nowMs]);
+  return {
+    answer: found?.answer ?? null,
+    current: found !== null && (found.key === key || (isFirst && found.key === '')),
+    reading: learned?.all !== true,
+    failed,
+  };
+}
