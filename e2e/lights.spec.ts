@@ -6,6 +6,8 @@ import { openDemo, pourEarly } from './bench';
 const axePath = 'node_modules/axe-core/axe.min.js';
 const views = [
   '/',
+  '/ask',
+  '/first',
   '/rolls',
   '/rolls/new',
   '/rolls/tin-3',

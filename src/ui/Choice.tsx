@@ -4,6 +4,7 @@ import { Field, Label, Listbox, ListboxButton, ListboxOption, ListboxOptions } f
 import { Check, ChevronDown } from 'lucide-react';
 import { classes } from './classes';
 import { FieldError } from './Field';
+import { openByEnter } from './openByEnter';
 
 export interface Option<T extends string> {
   value: T;
@@ -51,6 +52,7 @@ export function Choice<T extends string>({
         <div className={inline ? 'relative max-w-full min-w-0' : 'relative mt-1'}>
           <ListboxButton
             id={id}
+            onKeyDown={openByEnter}
             className={classes('box flex items-center justify-between gap-3 text-left', inline && 'min-h-[34px] py-1')}
           >
             <span className="min-w-0 truncate">{chosen?.name ?? 'Choose'}</span>

@@ -10,6 +10,8 @@ import { GrowingEvidence, learnPieces, learnStarting } from '@/core/learning/lea
 import type { LearningChange } from '@/core/learning/learningChange';
 import { planFormOfAsk, type Ask } from '@/core/plan/ask';
 import { askAnswer, pinnedOfAsk } from '@/core/plan/askAnswer';
+import { batchOfPlan } from '@/core/plan/batchOfPlan';
+import type { Kit } from '@/core/kit/kit';
 import { benchTimes, type CurrentRoll } from '@/core/plan/benchTimes';
 import { verdictEffect } from '@/core/plan/verdictEffect';
 import { sharedTankRolls } from '@/core/plan/sharedTank';
@@ -57,11 +59,12 @@ export const coreApi = {
   /** Answers the question of somebody who has a film in the hand. */
   ask: (ask: Ask, jugs: readonly Brew[], nowMs: number) =>
     askAnswer(ask, jugs, nowMs, (request) => learning.fitFor(request, [])),
-  /** What is kept of a question: its plan's form, and what is pinned when it is used at once. */
-  keepAsk: (ask: Ask, jugs: readonly Brew[], nowMs: number) => ({
-    form: planFormOfAsk(ask, jugs, nowMs),
-    pin: pinnedOfAsk(ask, jugs, nowMs, (request) => learning.fitFor(request, [])),
-  }),
+  /** What is kept of a question: its plan's form, what is pinned when it is used at once, and what is then weighed out. */
+  keepAsk: (ask: Ask, jugs: readonly Brew[], nowMs: number, kit: Kit) => {
+    const pin = pinnedOfAsk(ask, jugs, nowMs, (request) => learning.fitFor(request, []));
+    const ready = pin === null || pin.choices.brewId !== null;
+    return { form: planFormOfAsk(ask, jugs, nowMs), pin, batch: ready ? null : batchOfPlan(pin.choices, '', kit) };
+  },
   /** The estimate and its curve alone, while a slider moves. */
   estimatePreview: (
     request: EstimateRequest,

@@ -56,7 +56,7 @@ export const firstAsk: Ask = {
   formatId: '135',
   past: 25,
   storageId: 'room',
-  exposure: 'unknown',
+  exposure: 'known',
   developer: 'instant-coffee',
   temperatureC: 20,
   knownMin: null,

@@ -10,6 +10,7 @@ import { minutesToInput, parseMinutes, formatMinutes } from '@/core/units/durati
 import { formatQuantity, parseQuantity, quantityToInput, type UnitChoice } from '@/core/units/quantity';
 import { benchName, chooseBench } from '@/data/benchName';
 import { useBrews, useSettings } from '@/data/queries';
+import { startMix } from '@/data/brews';
 import { addRoll } from '@/data/rolls';
 import { Band } from '@/ui/Band';
 import { CautionList } from '@/ui/CautionList';
@@ -90,7 +91,7 @@ function Sentence({ ask, change, jugs, units }: SentenceProps) {
   };
   const years = typeof ask.past === 'number' ? ask.past : null;
   return (
-    <p className="num max-w-[30em] text-[23px] leading-[1.75] font-[400] sm:text-[31px] sm:leading-[1.62]">
+    <p className="num figures max-w-[30em] text-[23px] leading-[1.75] font-[400] sm:text-[31px] sm:leading-[1.62]">
       A roll of{' '}
       <Word label="Film" value={ask.familyId} options={familyOptions} onChange={(familyId) => change({ familyId })} />{' '}
       in{' '}
@@ -225,7 +226,7 @@ function AnswerView({ ask, change, answered: { answer, current, reading, failed 
           {!likelyNitrate && <Outlook estimate={{ outlook: answer.outlook, converged: true }} stale={false} />}
           <div className="grid items-end gap-x-10 gap-y-4 md:grid-cols-[auto_minmax(0,1fr)_auto]">
             <span
-              className="num text-[76px] leading-[.9] font-[600] tracking-[-.035em] sm:text-[104px]"
+              className="num figures text-[76px] leading-[.9] font-[600] tracking-[-.035em] sm:text-[104px]"
               data-testid="time"
             >
               {likelyNitrate ? 'Stop' : answer.guess ? 'no estimate' : formatMinutes(answer.timeMin)}
@@ -339,6 +340,7 @@ function KnownTime({ ask, change, units }: Pick<AnswerProps, 'ask' | 'change' | 
 /** The two ways on: keep the roll with its plan, or go to weighing with it. */
 function Keep({ ask, jugs, nowMs, guess }: Pick<AnswerProps, 'ask' | 'jugs' | 'nowMs'> & { guess: boolean }) {
   const router = useRouter();
+  const { kit } = useSettings();
   const [fault, setFault] = useState<string | null>(null);
   const busy = useRef(false);
   const keep = async (use: boolean): Promise<void> => {
@@ -346,11 +348,14 @@ function Keep({ ask, jugs, nowMs, guess }: Pick<AnswerProps, 'ask' | 'jugs' | 'n
     if (busy.current) return;
     busy.current = true;
     try {
-      const { form, pin } = await coreWorker().keepAsk(ask, jugs, nowMs);
+      const { form, pin, batch } = await coreWorker().keepAsk(ask, jugs, nowMs, kit);
       const roll = rollFormOfAsk(ask, new Date(nowMs).getFullYear());
       const id = await addRoll(roll, { form, pin: use ? pin : null });
-      const stage = !use ? '' : ask.developer.startsWith('jug:') ? '#run' : '#mix';
-      router.push(`/rolls/${encodeURIComponent(id)}${stage}`);
+      if (use && batch !== null) router.push(`/brews/mix/${encodeURIComponent(await startMix(batch, id))}`);
+      else {
+        const stage = !use ? '' : pin?.choices.brewId == null ? '#mix' : '#run';
+        router.push(`/rolls/${encodeURIComponent(id)}${stage}`);
+      }
     } catch (error) {
       busy.current = false;
       setFault(error instanceof Error ? error.message : 'It was not stored. Try once more.');

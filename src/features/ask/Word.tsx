@@ -5,6 +5,7 @@ import { Check } from 'lucide-react';
 import { useState, type KeyboardEvent } from 'react';
 import type { Option } from '@/ui/Choice';
 import { classes } from '@/ui/classes';
+import { openByEnter } from '@/ui/openByEnter';
 
 const WORD =
   'inline-block max-w-full border-b-2 border-ink px-[2px] text-left font-[620] text-ink hover:bg-sheet focus-visible:bg-sheet';
@@ -22,7 +23,8 @@ interface WordProps<T extends string> {
 /** A word of the question: it opens a short list; left and right step through it. */
 export function Word<T extends string>({ label, value, options, onChange, shown }: WordProps<T>) {
   const chosen = options.find((option) => option.value === value);
-  const step = (event: KeyboardEvent): void => {
+  const step = (event: KeyboardEvent<HTMLButtonElement>): void => {
+    openByEnter(event);
     const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
     if (by === 0) return;
     event.preventDefault();
@@ -90,8 +92,8 @@ export function NumberWord({ id, label, text, onType, onStep, width, placeholder
       id={id}
       aria-label={label}
       aria-invalid={wrong || undefined}
-      className={classes(WORD, 'num bg-transparent', wrong && 'border-danger text-danger')}
-      style={{ width: `${Math.max(width, shown.length + 0.6)}ch` }}
+      className={classes(WORD, 'num figures bg-transparent', wrong && 'border-danger text-danger')}
+      style={{ width: `calc(${Math.max(width, shown.length)}ch + 6px)` }}
       inputMode="text"
       autoComplete="off"
       value={shown}

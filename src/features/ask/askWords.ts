@@ -91,7 +91,7 @@ export const placeOptions: readonly Option<StoragePresetId>[] = (Object.keys(pla
 
 const exposures: Record<ExposureState, { name: string; hint: string }> = {
   unexposed: { name: 'still to be exposed', hint: 'Not exposed yet' },
-  known: { name: 'exposed as metered', hint: 'One person, a meter' },
+  known: { name: 'exposed as usual', hint: 'As metered, or by a camera that meters' },
   mixed: { name: 'exposed in mixed light', hint: 'Some frames dark, some bright' },
   unknown: { name: 'exposed, who knows how', hint: 'I don’t know' },
 };

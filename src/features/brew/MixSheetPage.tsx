@@ -48,9 +48,15 @@ function MixSheet({ mix }: { mix: Mix }) {
     [mix],
   );
   // A write that fails is told above the page; the sheet stays where it is.
-  const finish = (): void =>
+  const finish = (tank: boolean): void =>
     void bottleMix(mix.id)
-      .then((brewId) => router.push(`/brews/${encodeURIComponent(brewId)}`))
+      .then((brewId) =>
+        router.push(
+          tank && mix.rollId !== null
+            ? `/rolls/${encodeURIComponent(mix.rollId)}#run`
+            : `/brews/${encodeURIComponent(brewId)}`,
+        ),
+      )
       .catch(() => undefined);
   const { step } = progress;
   return (
@@ -357,8 +363,15 @@ function saidAmount(text: string, { makeup, unit }: BrewPart, { volumeMl }: Batc
   return said.ok ? success(said.value.amount) : said;
 }
 
-/** Everything is in: what came out, and the way to its label. */
-function Done({ mix, progress, onFinish }: { mix: Mix; progress: MixProgress; onFinish: () => void }) {
+interface DoneProps {
+  mix: Mix;
+  progress: MixProgress;
+  /** Bottles it, and goes on to its label, or with its roll to the tank. */
+  onFinish: (tank: boolean) => void;
+}
+
+/** Everything is in: what came out, and the ways to its label and to the tank. */
+function Done({ mix, progress, onFinish }: DoneProps) {
   const made = finishMix(mix.batch, progress);
   return (
     <div className="mt-7">
@@ -366,14 +379,26 @@ function Done({ mix, progress, onFinish }: { mix: Mix; progress: MixProgress; on
       <div className="mt-4">
         <MadeTable made={made} />
       </div>
-      <button
-        type="button"
-        className="act act-primary mt-5 min-h-[64px] px-8 text-[18px]"
-        data-next-step
-        onClick={onFinish}
-      >
-        {mix.brewId === null ? 'Finish the jug' : 'Go to the jug'}
-      </button>
+      <div className="mt-5 flex flex-wrap gap-4">
+        {mix.rollId !== null && (
+          <button
+            type="button"
+            className="act act-primary min-h-[64px] px-8 text-[18px]"
+            data-next-step
+            onClick={() => onFinish(true)}
+          >
+            On to the tank
+          </button>
+        )}
+        <button
+          type="button"
+          className={classes('act min-h-[64px] px-8 text-[18px]', mix.rollId === null && 'act-primary')}
+          data-next-step={mix.rollId === null ? true : undefined}
+          onClick={() => onFinish(false)}
+        >
+          {mix.brewId === null ? 'Finish the jug' : 'Go to the jug'}
+        </button>
+      </div>
     </div>
   );
 }

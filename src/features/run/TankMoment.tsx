@@ -34,7 +34,7 @@ export function TankMoment({ tank: { phase, running }, at }: TankMomentProps) {
         )}
       </div>
       <p
-        className="num mt-2 flex min-h-[2.1em] items-start text-[clamp(30px,5.6vw,62px)] leading-[1.05] font-[600] tracking-[-.02em] sm:min-h-[1.1em]"
+        className="num figures mt-2 flex min-h-[2.1em] items-start text-[clamp(30px,5.6vw,62px)] leading-[1.05] font-[600] tracking-[-.02em] sm:min-h-[1.1em]"
         aria-live="assertive"
         data-testid="hands"
       >

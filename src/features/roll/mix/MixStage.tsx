@@ -7,11 +7,9 @@ import { useMemo } from 'react';
 import { differences } from '@/core/brewing/finishMix';
 import type { Batch } from '@/core/brewing/batch';
 import { mixSteps } from '@/core/brewing/mixSteps';
-import { workbench } from '@/core/brewing/workbench';
-import { initialWorkbench, recipeOfDeveloper } from '@/core/brewing/workbenchForm';
 import type { Plan } from '@/core/records/records';
 import type { Kit } from '@/core/kit/kit';
-import { developerName } from '@/core/plan/developerName';
+import { batchOfPlan } from '@/core/plan/batchOfPlan';
 import { planFacts } from '@/core/plan/planFacts';
 import { cautionsFor } from '@/core/safety/cautions';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
@@ -56,14 +54,7 @@ export function MixStage({ dossier, inHand }: { dossier: RollDossier; inHand: Cu
 
 /** The plan's developer laid out for the plan's tank. */
 function useBatch(plan: Plan, rollId: string, kit: Kit) {
-  return useMemo(() => {
-    const { developer, bromideGPerL, volumeMl, temperatureC } = plan;
-    const recipe = recipeOfDeveloper(developerName(developer), developer, bromideGPerL);
-    return (
-      workbench(initialWorkbench(recipe, { rollId, coverMl: volumeMl, volumeMl, targetC: temperatureC }), kit).sheet
-        ?.batch ?? null
-    );
-  }, [plan, rollId, kit]);
+  return useMemo(() => batchOfPlan(plan, rollId, kit), [plan, rollId, kit]);
 }
 
 function ToMix({ dossier: { roll }, plan, inHand }: { dossier: RollDossier; plan: Plan; inHand: CurrentPlan }) {

@@ -1,0 +1,155 @@
+import { expect, test, type Page } from '@playwright/test';
+import { askToFragment, firstAsk } from '../src/core/plan/ask';
+import { openDemo, recordsOf } from './bench';
+
+/** An empty bench of one's own. */
+async function openEmpty(page: Page, path = '/'): Promise<void> {
+  await page.addInitScript(() => localStorage.setItem('aetas.bench', 'own'));
+  await page.goto(path);
+}
+
+const time = (page: Page) => page.getByTestId('time');
+const answer = (page: Page) => page.getByRole('region', { name: 'Answer' });
+
+async function choose(page: Page, word: RegExp, option: string | RegExp): Promise<void> {
+  await page.getByRole('button', { name: word }).click();
+  await page.getByRole('option', { name: option }).first().click();
+}
+
+test('an empty bench answers before anything is tapped, and each word moves the answer', async ({ page }) => {
+  await openEmpty(page);
+  await expect(time(page)).toHaveText(/^\d+:\d\d$/);
+  await expect(page.getByTestId('band')).toContainText('80 % likely between');
+  const first = await time(page).textContent();
+  await choose(page, /^Film: /, /^slow black-and-white/);
+  await expect(time(page)).not.toHaveText(first ?? '');
+  const slow = await time(page).textContent();
+  await page.getByLabel('Years past its date', { exact: true }).fill('48');
+  await expect(time(page)).not.toHaveText(slow ?? '');
+  await choose(page, /^Kept in: /, /^a freezer/);
+  await choose(page, /^Developer: /, /^p-aminophenol/i);
+  await page.getByLabel('Temperature, °C').fill('24');
+  await expect(page).toHaveURL(/#ask=1&film=pan-cubic-slow&size=135&past=48&kept=freezer.*in=p-aminophenol&at=24/);
+  const asked = await time(page).textContent();
+  // The address is the question: a reload has the same answer, and nothing was kept meanwhile.
+  await page.reload();
+  await expect(time(page)).toHaveText(asked ?? '');
+  const { rolls, plans } = await recordsOf(page, 'aetas');
+  expect([rolls, plans]).toEqual([[], []]);
+});
+
+test('put on the bench, the roll has the answer that was given', async ({ page }) => {
+  await openEmpty(page, `/ask#${askToFragment({ ...firstAsk, past: 33, developer: 'pq-liquid', temperatureC: 21 })}`);
+  await expect(time(page)).toHaveText(/^\d+:\d\d$/);
+  const said = await time(page).textContent();
+  const band = await page.getByTestId('band').textContent();
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.waitForURL(/\/rolls\//);
+  await expect(time(page)).toHaveText(said ?? '');
+  const [low, high] = /between ([\d:]+) and ([\d:]+)/.exec(band ?? '')?.slice(1) ?? [];
+  await expect(page.getByTestId('band')).toContainText(`${low} and ${high}`);
+  const { rolls, plans } = await recordsOf(page, 'aetas');
+  expect(rolls).toHaveLength(1);
+  expect(plans).toEqual([]);
+});
+
+/** Taps on whatever leads on, from the answer to a tank whose clock runs. */
+async function tapsToTheClock(page: Page): Promise<number> {
+  let taps = 0;
+  const tap = async (what: ReturnType<Page['locator']>): Promise<void> => {
+    await what.click();
+    taps += 1;
+  };
+  await tap(page.getByRole('button', { name: 'Use it now' }));
+  await page.waitForURL(/\/brews\/mix\//);
+  const tank = page.getByRole('button', { name: 'Go to the tank' });
+  for (let step = 0; step < 14 && !(await tank.isVisible()); step++) {
+    await tap(page.locator('[data-next-step]').first());
+    await page.waitForTimeout(400);
+  }
+  await tap(tank);
+  await expect(page.getByTestId('hands')).toContainText('Ready');
+  await tap(page.getByRole('button', { name: /is in: start$/ }));
+  await expect(page.getByTestId('hands')).not.toContainText('Ready');
+  return taps;
+}
+
+test('from an empty bench to a running clock: twelve taps with coffee, ten with a concentrate', async ({ page }) => {
+  await openEmpty(page);
+  await expect(time(page)).toHaveText(/\d:\d\d$/);
+  expect(await tapsToTheClock(page)).toBeLessThanOrEqual(12);
+  await page.goto('/ask');
+  await choose(page, /^Developer: /, /^p-aminophenol/i);
+  await expect(page).toHaveURL(/in=p-aminophenol/);
+  expect(2 + (await tapsToTheClock(page))).toBeLessThanOrEqual(10);
+});
+
+test('by keys alone: words step, lists open, numbers are typed, and q asks from anywhere', async ({ page }) => {
+  await openDemo(page, '/log');
+  await page.keyboard.press('q');
+  await page.waitForURL(/\/ask$/);
+  await expect(time(page)).toHaveText(/\d:\d\d$/);
+  const film = page.getByRole('button', { name: /^Film: / });
+  await film.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(film).toHaveAccessibleName('Film: very fast black-and-white');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Home');
+  await page.keyboard.press('Enter');
+  await expect(film).toHaveAccessibleName('Film: some black-and-white');
+  await page.getByLabel('Years past its date', { exact: true }).focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByLabel('Years past its date', { exact: true })).toHaveValue('26');
+});
+
+test('a broken or newer address opens the rest and says what it could not read', async ({ page }) => {
+  await openEmpty(page, '/ask#ask=1&film=wrong&past=12&kept=fridge&colour=blue');
+  await expect(page.getByText('“film”, “colour” could not be read')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Kept in: a fridge' })).toBeVisible();
+  await expect(page.getByLabel('Years past its date', { exact: true })).toHaveValue('12');
+  await page.goto('/ask#ask=7&past=3');
+  await page.reload();
+  await expect(page.getByText('made by a newer Aetas')).toBeVisible();
+  await expect(page.getByLabel('Years past its date', { exact: true })).toHaveValue('3');
+});
+
+test('what is typed wrong changes nothing and is marked; a known time decides', async ({ page }) => {
+  await openEmpty(page);
+  await expect(time(page)).toHaveText(/\d:\d\d$/);
+  const before = await time(page).textContent();
+  const years = page.getByLabel('Years past its date', { exact: true });
+  await years.fill('many');
+  await expect(years).toHaveAttribute('aria-invalid', 'true');
+  await expect(time(page)).toHaveText(before ?? '');
+  await years.fill('0');
+  await choose(page, /^Developer: /, /^metol/);
+  await page.getByLabel('Time on the leaflet, min').fill('9:45');
+  await expect(time(page)).toHaveText(/^(9:(30|45)|10:00)$/);
+  await page.getByRole('button', { name: 'Forget it' }).click();
+  await expect(page.getByLabel('Time on the leaflet, min')).toHaveValue('');
+});
+
+test('likely nitrate stops, and nothing leads on', async ({ page }) => {
+  await openEmpty(
+    page,
+    `/ask#${askToFragment({ ...firstAsk, familyId: 'cine-monochrome-negative', formatId: 'cine35', past: 95 })}`,
+  );
+  await expect(time(page)).toHaveText('Stop');
+  await expect(answer(page)).toContainText('Do not process it');
+  await expect(page.getByRole('button', { name: 'Use it now' })).toHaveCount(0);
+});
+
+test.describe('on a phone', () => {
+  test.use({ hasTouch: true, viewport: { width: 390, height: 844 } });
+  test('five taps to one’s own answer, nothing to be scrolled sideways', async ({ page }) => {
+    await openEmpty(page);
+    await expect(time(page)).toHaveText(/\d:\d\d$/);
+    await page.getByRole('button', { name: /^Film: / }).tap();
+    await page.getByRole('option', { name: /^orthochromatic/ }).tap();
+    await page.getByRole('button', { name: /^Developer: / }).tap();
+    await page.getByRole('option', { name: /^black tea/ }).tap();
+    await expect(page).toHaveURL(/in=black-tea/);
+    await expect(time(page)).toBeInViewport();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
+});
