@@ -1,6 +1,7 @@
 'use client';
 
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
+import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { terms, type TermId } from '@/core/units/terms';
 
@@ -17,7 +18,10 @@ export function Term({ id, children }: { id: TermId; children?: ReactNode }) {
         className="z-30 border border-ink bg-sheet p-3 text-left text-[14px] font-normal text-ink"
       >
         <span className="block max-w-[min(320px,80vw)]">
-          <b>{terms[id].name}.</b> {terms[id].words}
+          <b>{terms[id].name}.</b> {terms[id].words}{' '}
+          <Link href={`/handbook#term-${id}`} className="act-plain">
+            In the handbook
+          </Link>
         </span>
       </PopoverPanel>
     </Popover>

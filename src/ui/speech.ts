@@ -4,3 +4,8 @@ export function say(text: string): void {
   window.speechSynthesis.cancel();
   window.speechSynthesis.speak(new SpeechSynthesisUtterance(text));
 }
+
+/** Stops what is being said. */
+export function stopSaying(): void {
+  if ('speechSynthesis' in window) window.speechSynthesis.cancel();
+}

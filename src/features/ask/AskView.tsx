@@ -8,7 +8,6 @@ import type { AskAnswer } from '@/core/plan/askAnswer';
 import type { Brew } from '@/core/records/records';
 import { minutesToInput, parseMinutes, formatMinutes } from '@/core/units/duration';
 import { formatQuantity, parseQuantity, quantityToInput, type UnitChoice } from '@/core/units/quantity';
-import { benchName, chooseBench } from '@/data/benchName';
 import { useBrews, useSettings } from '@/data/queries';
 import { startMix } from '@/data/brews';
 import { addRoll } from '@/data/rolls';
@@ -17,6 +16,7 @@ import { CautionList } from '@/ui/CautionList';
 import { classes } from '@/ui/classes';
 import { useNow } from '@/ui/useNow';
 import { coreWorker } from '@/workers/core';
+import { OtherBench } from '@/features/shell/OtherBench';
 import { Outlook } from '@/features/roll/plan/Outlook';
 import {
   ageOptions,
@@ -91,7 +91,7 @@ function Sentence({ ask, change, jugs, units }: SentenceProps) {
   };
   const years = typeof ask.past === 'number' ? ask.past : null;
   return (
-    <p className="num figures max-w-[30em] text-[23px] leading-[1.75] font-[400] sm:text-[31px] sm:leading-[1.62]">
+    <p className="num max-w-[30em] text-[23px] leading-[1.75] font-[400] sm:text-[31px] sm:leading-[1.62]">
       A roll of{' '}
       <Word label="Film" value={ask.familyId} options={familyOptions} onChange={(familyId) => change({ familyId })} />{' '}
       in{' '}
@@ -226,7 +226,7 @@ function AnswerView({ ask, change, answered: { answer, current, reading, failed 
           {!likelyNitrate && <Outlook estimate={{ outlook: answer.outlook, converged: true }} stale={false} />}
           <div className="grid items-end gap-x-10 gap-y-4 md:grid-cols-[auto_minmax(0,1fr)_auto]">
             <span
-              className="num figures text-[76px] leading-[.9] font-[600] tracking-[-.035em] sm:text-[104px]"
+              className="num text-[76px] leading-[.9] font-[600] tracking-[-.035em] sm:text-[104px]"
               data-testid="time"
             >
               {likelyNitrate ? 'Stop' : answer.guess ? 'no estimate' : formatMinutes(answer.timeMin)}
@@ -382,7 +382,6 @@ function Keep({ ask, jugs, nowMs, guess }: Pick<AnswerProps, 'ask' | 'jugs' | 'n
 
 /** Other ways to begin. */
 function Ways({ empty }: { empty: boolean }) {
-  const demo = benchName() === 'demo';
   return (
     <p className="mt-10 flex flex-wrap gap-x-5 gap-y-1 text-ink2">
       <span>
@@ -396,9 +395,7 @@ function Ways({ empty }: { empty: boolean }) {
           Open a saved bench
         </Link>
       )}
-      <button type="button" className="act-plain" onClick={() => chooseBench(demo ? 'own' : 'demo')}>
-        {demo ? 'Back to my own bench' : 'Look round the demo bench'}
-      </button>
+      <OtherBench />
       <Link href="/rolls/new" className="act-plain">
         Say more about a roll
       </Link>

@@ -92,7 +92,7 @@ export function NumberWord({ id, label, text, onType, onStep, width, placeholder
       id={id}
       aria-label={label}
       aria-invalid={wrong || undefined}
-      className={classes(WORD, 'num figures bg-transparent', wrong && 'border-danger text-danger')}
+      className={classes(WORD, 'num bg-transparent', wrong && 'border-danger text-danger')}
       style={{ width: `calc(${Math.max(width, shown.length)}ch + 6px)` }}
       inputMode="text"
       autoComplete="off"

@@ -46,7 +46,7 @@ export function BrewTime({
     return (
       <section aria-label="Time of the roll" aria-live="polite" className="min-h-[133px] border-b border-hair pb-4">
         <p className="flex flex-wrap items-baseline gap-x-4">
-          <span aria-hidden className="num figures text-[56px] leading-none tracking-[-.03em] text-ink2">
+          <span aria-hidden className="num text-[56px] leading-none tracking-[-.03em] text-ink2">
             –
           </span>
           <span className="min-w-0 flex-1 text-[14px] text-ink2">

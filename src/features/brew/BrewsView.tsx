@@ -18,6 +18,7 @@ import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
 import { useNow } from '@/ui/useNow';
 import { JugLine } from './JugLine';
+import { JugsPicture } from '@/ui/emptyPictures';
 
 /** Largest file of recipes that is read, bytes. */
 const LARGEST_FILE_BYTES = 4 * 1024 * 1024;
@@ -61,7 +62,12 @@ export function BrewsView() {
         <section aria-labelledby="jugs">
           <h2 id="jugs">Jugs</h2>
           {brews.length === 0 && (
-            <p className="rule-row mt-2 text-ink2">No jugs yet. Take a recipe to the workbench and weigh it out.</p>
+            <div className="rule-row mt-2 text-ink2">
+              <span aria-hidden>
+                <JugsPicture />
+              </span>
+              <p>No jugs yet. Take a recipe to the workbench and weigh it out: what is left in it will stand here.</p>
+            </div>
           )}
           <ul className="mt-2">
             {brews.map((brew) => (

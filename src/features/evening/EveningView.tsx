@@ -18,7 +18,9 @@ import { useSettings, useSettledBench, type Bench } from '@/data/queries';
 import { download } from '@/ui/download';
 import { useDraft } from '@/features/drafts/useDraft';
 import { Choice } from '@/ui/Choice';
-import { Empty, TinPicture } from '@/ui/Empty';
+import { OtherBench } from '@/features/shell/OtherBench';
+import { Empty } from '@/ui/Empty';
+import { EveningPicture } from '@/ui/emptyPictures';
 import { Field } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { useNow } from '@/ui/useNow';
@@ -65,7 +67,8 @@ function EveningPlan({ bench, form, change, nowMs }: EveningPlanProps) {
       <>
         <h1>The evening</h1>
         <Empty
-          picture={<TinPicture />}
+          picture={<EveningPicture />}
+          beside={<OtherBench />}
           sentence="An evening is laid out from rolls whose time is chosen. Choose a time for one, and it waits here."
           action={
             <Link href="/" className="act act-primary" data-next-step>

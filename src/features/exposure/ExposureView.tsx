@@ -151,7 +151,7 @@ export function ExposureView() {
       <div aria-live="polite" className="min-w-0 lg:row-span-2">
         {answer.ok ? (
           <>
-            <p className="num figures text-[64px] leading-none tracking-[-.03em]" data-testid="expose">
+            <p className="num text-[64px] leading-none tracking-[-.03em]" data-testid="expose">
               {timeWords(answer.value.exposeS)}
             </p>
             {answer.value.exposeS < 1.5 && <Nearest seconds={answer.value.exposeS} />}

@@ -10,6 +10,7 @@ import { formatNumber } from '@/core/units/quantity';
 import { terms } from '@/core/units/terms';
 import { keys } from '@/features/shell/keys';
 import { DataTable } from './DataTable';
+import { HandbookSearch } from './HandbookSearch';
 
 /** What the numbers are built from. The method in full stands beside it. */
 export function Handbook() {
@@ -22,11 +23,12 @@ export function Handbook() {
           <Link href="/handbook/method">The method in full</Link> gives every formula with its source.
         </p>
       </div>
+      <HandbookSearch />
       <section aria-labelledby="terms">
         <h2 id="terms">Terms</h2>
         <dl className="mt-2 max-w-[900px]">
           {Object.entries(terms).map(([id, { name, words }]) => (
-            <div key={id} className="rule-row grid gap-x-6 sm:grid-cols-[190px_1fr]">
+            <div key={id} id={`term-${id}`} className="rule-row grid gap-x-6 sm:grid-cols-[190px_1fr]">
               <dt className="num">{name}</dt>
               <dd>{words}</dd>
             </div>
@@ -121,7 +123,7 @@ export function Handbook() {
         </p>
         <ul className="mt-2 max-w-[900px]">
           {cautionRules.map(({ id, text }) => (
-            <li key={id} className="rule-row">
+            <li key={id} id={`caution-${id}`} className="rule-row">
               {text}
             </li>
           ))}

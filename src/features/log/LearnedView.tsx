@@ -11,7 +11,9 @@ import { followLog, useStockNames } from '@/data/queries';
 import { useLearned } from '@/features/learning/useLearned';
 import { useLines } from '@/data/useLines';
 import { coreWorker } from '@/workers/core';
-import { Empty, TinPicture } from '@/ui/Empty';
+import { OtherBench } from '@/features/shell/OtherBench';
+import { Empty } from '@/ui/Empty';
+import { LearnedPicture } from '@/ui/emptyPictures';
 import { ratioPercent } from '@/ui/rulerScale';
 import { Term } from '@/ui/Term';
 import { EyeRepeat } from './EyeRepeat';
@@ -51,7 +53,8 @@ export function LearnedView() {
       <>
         <h1>What Aetas has learned</h1>
         <Empty
-          picture={<TinPicture />}
+          picture={<LearnedPicture />}
+          beside={<OtherBench />}
           sentence="Nothing yet. Each verdict moves the next estimate, and here it shows by how much."
           action={
             <Link href="/" className="act">

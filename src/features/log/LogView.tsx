@@ -19,7 +19,9 @@ import { matching, useLines } from '@/data/useLines';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { classes } from '@/ui/classes';
 import { Tick } from '@/ui/Tick';
-import { Empty, TinPicture } from '@/ui/Empty';
+import { OtherBench } from '@/features/shell/OtherBench';
+import { Empty } from '@/ui/Empty';
+import { LogPicture } from '@/ui/emptyPictures';
 import { VirtualRows } from '@/ui/VirtualRows';
 
 /** Columns of the log: how two lines compare by each, and how wide it is. */
@@ -115,8 +117,9 @@ export function LogView() {
       <>
         <h1>Log</h1>
         <Empty
-          picture={<TinPicture />}
-          sentence="No run yet. Every run is written down here automatically, with its plan and its verdict."
+          picture={<LogPicture />}
+          beside={<OtherBench />}
+          sentence="No run yet. Each one will stand here with its band, and with where the negative fell in it."
           action={
             <Link href="/" className="act">
               Go to the bench

@@ -7,7 +7,9 @@ import type { RollLine } from '@/data/lines';
 import { followFinishedRolls, useOpenRollLines } from '@/data/queries';
 import { matching, useLines } from '@/data/useLines';
 import { rollLine } from '@/features/words/rollWords';
-import { Empty, TinPicture } from '@/ui/Empty';
+import { OtherBench } from '@/features/shell/OtherBench';
+import { Empty } from '@/ui/Empty';
+import { RollsPicture } from '@/ui/emptyPictures';
 import { SmallRibbon } from '@/ui/Ribbon';
 import { Segments } from '@/ui/Segments';
 import { VirtualRows } from '@/ui/VirtualRows';
@@ -45,9 +47,14 @@ export function RollList() {
       </div>
       {total === 0 ? (
         <Empty
-          picture={<TinPicture />}
+          picture={<RollsPicture />}
+          beside={<OtherBench />}
           sentence="No rolls yet. Add the first one with whatever its label still says."
-          action={null}
+          action={
+            <Link href="/ask" className="act act-primary" data-next-step>
+              Ask about a film
+            </Link>
+          }
         />
       ) : (
         <>

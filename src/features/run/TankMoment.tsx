@@ -13,6 +13,19 @@ interface TankMomentProps {
   at: TankView;
 }
 
+/** Figures that stand still while they change: each in a place of its own. */
+function Digits({ text }: { text: string }) {
+  return (
+    <>
+      {[...text].map((letter, at) => (
+        <span key={at} className={/\d/.test(letter) ? 'inline-block w-[.6em] text-center' : undefined}>
+          {letter}
+        </span>
+      ))}
+    </>
+  );
+}
+
 /** The clock, what the hands do, and their word: in fixed places, whatever they say. */
 export function TankMoment({ tank: { phase, running }, at }: TankMomentProps) {
   const { step, view } = at;
@@ -23,9 +36,10 @@ export function TankMoment({ tank: { phase, running }, at }: TankMomentProps) {
           // Its letters reach beyond their line: clipped, they take no press from what stands above.
           className="num overflow-clip pr-[.1em] text-[clamp(92px,19vw,190px)] leading-[.95] font-[600] tracking-[-.045em]"
           role="timer"
+          aria-label={clockWords(at)}
           data-testid="clock"
         >
-          {clockWords(at)}
+          <Digits text={clockWords(at)} />
         </p>
         {running && (
           <div className="mt-2 size-[76px] shrink-0 sm:size-[150px]">
@@ -34,7 +48,7 @@ export function TankMoment({ tank: { phase, running }, at }: TankMomentProps) {
         )}
       </div>
       <p
-        className="num figures mt-2 flex min-h-[2.1em] items-start text-[clamp(30px,5.6vw,62px)] leading-[1.05] font-[600] tracking-[-.02em] sm:min-h-[1.1em]"
+        className="num mt-2 flex min-h-[2.1em] items-start text-[clamp(30px,5.6vw,62px)] leading-[1.05] font-[600] tracking-[-.02em] sm:min-h-[1.1em]"
         aria-live="assertive"
         data-testid="hands"
       >

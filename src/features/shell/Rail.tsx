@@ -2,6 +2,8 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { useSyncExternalStore } from 'react';
+import { benchName, chooseBench } from '@/data/benchName';
 import { useSettings } from '@/data/queries';
 import { classes } from '@/ui/classes';
 import { lights, setLight, useLight, type Light } from '@/ui/light';
@@ -21,6 +23,7 @@ export function Rail() {
   const path = usePathname();
   return (
     <header className="border-b border-hair">
+      <DemoMark />
       <div className="mx-auto flex max-w-[1280px] flex-wrap items-baseline gap-x-6 gap-y-1 px-4 py-3 sm:px-10">
         <Link href="/" className="num text-[20px] font-[640] text-ink no-underline sm:mr-3">
           Aetas
@@ -51,6 +54,30 @@ export function Rail() {
     </header>
   );
 }
+
+/** Says on every page of the demo bench that it is one. */
+function DemoMark() {
+  const demo = useSyncExternalStore(never, () => benchName() === 'demo', notYet);
+  if (!demo) return null;
+  return (
+    <div className="border-b-2 border-dashed border-heat text-heat" data-testid="demo-bench">
+      <div className="mx-auto flex max-w-[1280px] flex-wrap items-baseline gap-x-4 px-4 py-1 text-[13px] sm:px-10">
+        <b>Demo bench</b>
+        <span className="hidden sm:inline">Invented rolls from a weather hut: try anything.</span>
+        <button
+          type="button"
+          className="ml-auto min-h-7 underline underline-offset-3"
+          onClick={() => chooseBench('own')}
+        >
+          Go to my own bench
+        </button>
+      </div>
+    </div>
+  );
+}
+
+const never = () => () => undefined;
+const notYet = () => false;
 
 function LightSwitch() {
   const light = useLight();

@@ -31,7 +31,7 @@ export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
     <div aria-live="polite" className={classes(state === 'following' && 'following')}>
       <Outlook estimate={study.estimate} stale={mending} />
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
-        <span {...stale(mending, 'num figures text-[64px] leading-none tracking-[-.03em] sm:text-[82px]')} data-testid="time">
+        <span {...stale(mending, 'num text-[64px] leading-none tracking-[-.03em] sm:text-[82px]')} data-testid="time">
           {guess ? 'no estimate' : formatMinutes(timeMin)}
         </span>
         <div className="relative min-w-0">
