@@ -36,7 +36,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   test.setTimeout(240_000);
   await page.clock.install({ time: MORNING });
   await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'The bench is empty.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'How long in this?' })).toBeAttached();
   await addRoll(page);
 
   // Choose: coffee by the litre, a temperature, a school; one time, its band, and the ledger that adds up to it.

@@ -62,6 +62,50 @@ test('clock, the hands’ word and the line never move, whatever they say', asyn
   await expect(page.getByTestId('tank')).toHaveAttribute('data-over', 'true');
 });
 
+for (const [name, width, height] of [
+  ['a phone', 390, 844],
+  ['a phone on its side', 844, 390],
+  ['a desk', 1280, 800],
+  ['a desk at 200 %', 640, 400],
+  ['a desk at 400 %', 320, 200],
+] as const)
+  test(`clock, hands’ word and the key that goes on stay in view on ${name}: in time, over it, with a note open`, async ({
+    page,
+  }) => {
+    await page.setViewportSize({ width, height });
+    await atTank(page);
+    const seen = async (what: string): Promise<void> => {
+      for (const id of ['clock', 'hands']) {
+        const box = await page.getByTestId(id).boundingBox();
+        expect(box?.y, `${id} ${what}`).toBeGreaterThanOrEqual(0);
+        expect((box?.y ?? 999) + (box?.height ?? 0), `${id} ${what}`).toBeLessThanOrEqual(height);
+        await expect(page.getByTestId(id), `${id} ${what}`).toBeInViewport({ ratio: 0.9 });
+        // Nothing lies over it.
+        const top = await page.getByTestId(id).evaluate((element) => {
+          const { left, top: y, height: tall } = element.getBoundingClientRect();
+          const at = document.elementFromPoint(left + 12, y + tall / 2);
+          return at !== null && (element === at || element.contains(at));
+        });
+        expect(top, `${id} ${what}, covered`).toBe(true);
+      }
+    };
+    await seen('before');
+    await page.keyboard.press('Space');
+    await expect(page.getByTestId('hands')).not.toContainText('Ready');
+    await seen('in the first bath');
+    await page.clock.fastForward(((await clockS(page)) + 20) * 1000);
+    await expect(page.getByTestId('tank')).toHaveAttribute('data-over', 'true');
+    await seen('over time');
+    const more = page.getByRole('button', { name: 'More', exact: true });
+    if (await more.isVisible()) await more.click();
+    await seen('with its lesser keys');
+    await page.getByRole('button', { name: 'Note', exact: true }).click();
+    await expect(page.getByLabel('Note')).toBeVisible();
+    await seen('with a note open');
+    await page.getByRole('button', { name: 'Not now' }).click();
+    await expect(page.locator('footer').getByRole('button').last()).toBeInViewport();
+  });
+
 test('a reading moves the end, the next bath far away stops the hand, and a reason lets it go on', async ({ page }) => {
   await atTank(page);
   await developing(page);

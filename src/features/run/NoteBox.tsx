@@ -16,7 +16,7 @@ export function NoteBox({ runId, onKeep, onClose }: NoteBoxProps) {
   const [text, change] = useDraftText(key);
   return (
     <form
-      className="border-t border-hair px-4 py-3 sm:px-10"
+      className="min-h-0 shrink overflow-y-auto border-t border-hair px-4 py-3 sm:px-10 short:py-1"
       onKeyDown={(event) => {
         if (event.key === 'Escape') onClose();
       }}
@@ -43,10 +43,10 @@ export function NoteBox({ runId, onKeep, onClose }: NoteBoxProps) {
         onChange={(event) => change(event.target.value)}
       />
       <div className="mt-2 flex gap-3">
-        <button type="submit" className="act act-primary min-h-16 flex-1" disabled={text.trim() === ''}>
+        <button type="submit" className="act act-primary min-h-16 flex-1 short:min-h-11" disabled={text.trim() === ''}>
           Save the note
         </button>
-        <button type="button" className="act min-h-16" onClick={onClose}>
+        <button type="button" className="act min-h-16 short:min-h-11" onClick={onClose}>
           Not now
         </button>
       </div>

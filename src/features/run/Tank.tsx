@@ -1,11 +1,12 @@
 'use client';
 
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Roll, Run } from '@/core/records/records';
 import { useRollNames } from '@/data/queries';
 import { classes } from '@/ui/classes';
 import { useInertBehind } from '@/ui/useInertBehind';
 import { useTitle } from '@/ui/useTitle';
+import { useWide } from '@/ui/useWide';
 import { AfterRun } from './AfterRun';
 import { Checks } from './Checks';
 import { ClearingTest } from './ClearingTest';
@@ -52,44 +53,65 @@ export function Tank({ run, roll, clock, leads, takeOver, kept, leave, practice 
   const [noting, setNoting] = useState(false);
   const mishap = practice?.mishap ?? null;
   const tank = useTank({ run, clock, leads, kept, leave, practice: practice !== undefined, mishap: mishap !== null });
+  const wide = useWide();
+  const below = useRef<HTMLDivElement>(null);
+  // What is new stands at the top of what scrolls: a bath, a word about the clock, a hand that is stopped.
+  const news = [
+    tank.view?.progress.stepIndex,
+    tank.jump?.level,
+    leads,
+    tank.unstored,
+    tank.jumpMs !== 0,
+    tank.sleptMs !== 0,
+  ].join();
+  useEffect(() => {
+    void below.current?.scrollTo(0, 0);
+  }, [news]);
   const at = tank.view;
   if (at === null) return null;
   return (
     <div
       ref={layer}
       className={classes(
-        'fixed inset-0 z-20 flex flex-col overflow-y-auto bg-ground text-ink',
+        'fixed inset-0 z-20 flex flex-col overflow-hidden bg-ground text-ink',
         tank.over && 'tank-negative',
       )}
       data-testid="tank"
       data-over={tank.over || undefined}
     >
       <TankHeader tank={tank} labels={[roll, ...mates].map(({ label }) => label)} leave={() => leave(false)} />
-      <TankNotices
-        unstored={tank.unstored}
-        jumpMs={tank.jumpMs}
-        sleptMs={tank.sleptMs}
-        missed={missedWords(tank.missed)}
-        leads={leads}
-        takeOver={takeOver}
-        jump={tank.jump}
-        units={tank.settings}
-        onSet={tank.clockWasSet}
-        onSlept={clock.settle}
-        onAnyway={tank.pourAnyway}
-      />
-      {mishap !== null && <MishapLine {...mishap} />}
-      <div className="grid flex-1 content-start lg:grid-cols-[1fr_360px] lg:content-stretch">
-        <div className="min-w-0 px-4 pt-3 pb-4 sm:px-10 sm:pt-5">
-          <TankMoment tank={tank} at={at} />
-          {tank.phase === 'finished' ? (
-            (practice?.after ?? <AfterRun run={run} mates={mates} hungMs={at.progress.finishedMs ?? clock.nowMs} />)
-          ) : (
-            <TankOutlookLine tank={tank} at={at} />
-          )}
-          {practice === undefined && <Asides tank={tank} roll={roll} mates={mates} />}
+      <div className="grid min-h-0 flex-1 lg:grid-cols-[1fr_360px]">
+        <div className="flex min-h-0 min-w-0 flex-col">
+          <div className="shrink-0 px-4 pt-3 sm:px-10 sm:pt-5 short:flex short:items-center short:gap-4 short:pt-1">
+            <TankMoment tank={tank} at={at} />
+          </div>
+          <div ref={below} className={classes('min-h-0 flex-1 overflow-y-auto pb-4', noting && 'short:hidden')}>
+            <TankNotices
+              unstored={tank.unstored}
+              jumpMs={tank.jumpMs}
+              sleptMs={tank.sleptMs}
+              missed={missedWords(tank.missed)}
+              leads={leads}
+              takeOver={takeOver}
+              jump={tank.jump}
+              units={tank.settings}
+              onSet={tank.clockWasSet}
+              onSlept={clock.settle}
+              onAnyway={tank.pourAnyway}
+            />
+            {mishap !== null && <MishapLine {...mishap} />}
+            <div className="px-4 sm:px-10">
+              {tank.phase === 'finished' ? (
+                (practice?.after ?? <AfterRun run={run} mates={mates} hungMs={at.progress.finishedMs ?? clock.nowMs} />)
+              ) : (
+                <TankOutlookLine tank={tank} at={at} />
+              )}
+              {practice === undefined && <Asides tank={tank} roll={roll} mates={mates} />}
+            </div>
+            {!wide && <TankSide tank={tank} at={at} dip={practice?.thermometer} />}
+          </div>
         </div>
-        <TankSide tank={tank} at={at} dip={practice?.thermometer} />
+        {wide && <TankSide tank={tank} at={at} dip={practice?.thermometer} />}
       </div>
       {noting && <NoteBox runId={run.id} onKeep={tank.note} onClose={() => setNoting(false)} />}
       <TankActions

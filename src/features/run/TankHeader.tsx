@@ -21,7 +21,7 @@ export function TankHeader({ tank, labels, leave }: TankHeaderProps) {
   const { run, settings, light, awake, asleep, running } = tank;
   const startedMs = tank.view?.progress.startedMs ?? null;
   return (
-    <header className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-b border-hair px-4 py-3 text-ink2 sm:px-10">
+    <header className="flex shrink-0 flex-wrap items-baseline gap-x-6 gap-y-1 border-b border-hair px-4 py-3 text-ink2 sm:px-10 short:hidden">
       <h1 className="text-[18px] leading-tight text-ink">{labels.join(' + ')}</h1>
       <span className="max-sm:hidden">
         {run.developerName} · {formatQuantity(run.temperatureC, 'temperature', settings)} ·{' '}

@@ -34,7 +34,7 @@ export function TankMoment({ tank: { phase, running }, at }: TankMomentProps) {
       <div className="flex items-start justify-between gap-4">
         <p
           // Its letters reach beyond their line: clipped, they take no press from what stands above.
-          className="num overflow-clip pr-[.1em] text-[clamp(92px,19vw,190px)] leading-[.95] font-[600] tracking-[-.045em]"
+          className="num overflow-clip pr-[.1em] text-[clamp(44px,min(max(92px,19vw),24vh),190px)] leading-[.95] font-[600] tracking-[-.045em]"
           role="timer"
           aria-label={clockWords(at)}
           data-testid="clock"
@@ -42,13 +42,13 @@ export function TankMoment({ tank: { phase, running }, at }: TankMomentProps) {
           <Digits text={clockWords(at)} />
         </p>
         {running && (
-          <div className="mt-2 size-[76px] shrink-0 sm:size-[150px]">
+          <div className="mt-2 size-[76px] shrink-0 sm:size-[150px] short:hidden">
             <Gesture gesture={step.gesture} doing={view === null ? null : signalOf(step, view)} />
           </div>
         )}
       </div>
       <p
-        className="num mt-2 flex min-h-[2.1em] items-start text-[clamp(30px,5.6vw,62px)] leading-[1.05] font-[600] tracking-[-.02em] sm:min-h-[1.1em]"
+        className="num mt-2 flex min-h-[2.1em] items-start text-[clamp(19px,min(max(30px,5.6vw),9vh),62px)] leading-[1.05] font-[600] tracking-[-.02em] sm:min-h-[1.1em] short:mt-0 short:min-h-0"
         aria-live="assertive"
         data-testid="hands"
       >

@@ -38,6 +38,7 @@ export function TemperatureKeys({ of, fromC, stepC, units, disabled, onRead }: T
           setSteps(0);
         }}
       >
+        <span className="block text-[13px] font-normal">Record</span>
         {shown}
       </button>
       <button type="button" className={key} disabled={disabled} onClick={() => setSteps(steps + 1)}>
