@@ -20,7 +20,13 @@ export default defineConfig({
           // Pure code is loaded once for all files: that was most of their time.
           {
             ...shared,
-            test: { ...shared.test, name: 'pure', include: ['src/**/*.test.ts', 'calibration/*.test.ts'], exclude: keeping, isolate: false },
+            test: {
+              ...shared.test,
+              name: 'pure',
+              include: ['src/**/*.test.ts', 'calibration/*.test.ts'],
+              exclude: keeping,
+              isolate: false,
+            },
           },
           { ...shared, test: { ...shared.test, name: 'keeping', include: keeping } },
         ],

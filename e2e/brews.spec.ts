@@ -426,6 +426,7 @@ test('the workbench is worked by keys alone: amounts, soda, spoons, another ingr
   await expect(page.getByTestId('amount-line-3')).toHaveText('0.50 g');
   await page.getByLabel('Potassium bromide, in a litre').blur();
   await page.keyboard.press('s');
+  await page.keyboard.press('s');
   await expect(page.getByRole('heading', { name: 'Water first' })).toBeVisible();
 });
 

@@ -44,7 +44,7 @@ export function Segments<T extends string>({
               value={option.value}
               className={classes(
                 inline ? 'min-h-[34px] px-2.5 py-1 text-[14px]' : 'min-h-[42px] flex-1 px-3 py-2',
-                '-mt-px -ml-px cursor-pointer border border-edge text-center whitespace-nowrap data-checked:bg-ink data-checked:font-[620] data-checked:text-ground focus:outline-none data-focus:relative data-focus:z-10 data-focus:outline-2 data-focus:outline-offset-2 data-focus:outline-[var(--focus)]',
+                '-mt-px -ml-px cursor-pointer border border-edge text-center whitespace-nowrap data-checked:bg-ink data-checked:font-[620] data-checked:text-ground focus:outline-none data-focus:relative data-focus:z-10 data-focus:outline-2 data-focus:outline-solid data-focus:outline-offset-2 data-focus:outline-[var(--focus)]',
               )}
             >
               {option.name}

@@ -10,8 +10,8 @@ const KEY = 'aetas.light';
 const order = Object.keys(lights) as Light[];
 const listeners = new Set<() => void>();
 
-/** Runs before the first paint, so that a page opened in the dark never flashes. */
-export const lightScript = `try{var l=localStorage.getItem('${KEY}');if(l==='dim'||l==='safe')document.documentElement.dataset.light=l}catch(e){}`;
+/** Runs before the first paint, so that a page opened in the dark never flashes. Until a light was chosen it follows the system: Day or Dim. */
+export const lightScript = `try{var l=localStorage.getItem('${KEY}');if(l!=='day'&&l!=='dim'&&l!=='safe'&&matchMedia('(prefers-color-scheme: dark)').matches)l='dim';if(l==='dim'||l==='safe')document.documentElement.dataset.light=l}catch(e){}`;
 
 function currentLight(): Light {
   const value = document.documentElement.dataset.light;

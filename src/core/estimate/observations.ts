@@ -219,7 +219,14 @@ function observe({ evidence, setting }: EvidenceItem, released: ReadonlySet<stri
         ),
         ...(evidence.baseFogD === null
           ? []
-          : [reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => film.baseFogAt(evidence.timeMin) * Math.exp(film.lnCamera))]),
+          : [
+              reading(
+                'fog',
+                evidence.baseFogD,
+                FOG_SD_D[evidence.method],
+                (film) => film.baseFogAt(evidence.timeMin) * Math.exp(film.lnCamera),
+              ),
+            ]),
         ...speedReadings(evidence.speed, setting.film.iso, reading),
       ]);
     case 'fog':

@@ -24,7 +24,7 @@ export function Rail() {
   return (
     <header className="border-b border-hair">
       <DemoMark />
-      <div className="mx-auto flex max-w-[1280px] flex-wrap items-baseline gap-x-6 gap-y-1 px-4 py-3 sm:px-10">
+      <div className="mx-auto flex max-w-[1280px] flex-wrap items-baseline gap-x-6 gap-y-1 px-4 py-1 sm:px-10">
         <Link href="/" className="num text-[20px] font-[640] text-ink no-underline sm:mr-3">
           Aetas
         </Link>
@@ -38,7 +38,7 @@ export function Rail() {
               href={href}
               aria-current={match.test(path) ? 'page' : undefined}
               className={classes(
-                'py-1 no-underline',
+                'inline-flex min-h-11 items-center no-underline',
                 match.test(path) ? 'border-b-2 border-ink text-ink' : 'text-ink2 hover:text-ink',
               )}
             >
@@ -92,7 +92,7 @@ function LightSwitch() {
           type="button"
           aria-pressed={light === id}
           className={classes(
-            'min-h-7 min-w-7 py-1',
+            'min-h-11 min-w-9 py-1',
             light === id ? 'border-b-2 border-ink text-ink' : 'text-ink2 hover:text-ink',
           )}
           onClick={() => setLight(id)}
@@ -110,7 +110,7 @@ function UnitSwitch() {
   return (
     <button
       type="button"
-      className="min-h-7 py-1 text-ink2 hover:text-ink"
+      className="min-h-11 py-1 text-ink2 hover:text-ink"
       aria-label={`${metric ? '°C · ml' : '°F · fl oz'}: units. Switch to ${metric ? '°F and fl oz' : '°C and ml'}.`}
       onClick={() =>
         void import('@/data/settings').then(({ changeSettings }) =>

@@ -25,7 +25,12 @@ export function Shortcuts() {
         if (search === null) router.push('/rolls?search');
         else search.focus();
       },
-      s: () => document.querySelector<HTMLElement>('[data-next-step]')?.click(),
+      s: () => {
+        // A letter shows where the next step is; pressed again there, it does it.
+        const next = document.querySelector<HTMLElement>('[data-next-step]');
+        if (next === document.activeElement) next?.click();
+        else next?.focus();
+      },
       '?': () => setShowing(true),
     };
     const onKey = (event: KeyboardEvent): void => {

@@ -5,7 +5,7 @@ export const keys = [
   { key: 'n', does: 'New roll' },
   { key: 'l', does: 'Next light: Day, Dim, Safe' },
   { key: '/', does: 'Search the rolls' },
-  { key: 's', does: 'Do the next step of the roll in view' },
+  { key: 's', does: 'Go to the next step of the roll in view; pressed there again, do it' },
   { key: 'Space', does: 'At the tank: the next bath is in; held for a second, pour out early' },
   { key: '?', does: 'Show these keys' },
 ] as const;
