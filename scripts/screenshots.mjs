@@ -17,7 +17,7 @@ const phone = { width: 390, height: 844 };
 /** Every main view: its file, the size, the light, and how to get there. */
 const views = [
   { file: 'bench-day', path: '/', ready: timed },
-  { file: 'new-roll', path: '/rolls/new' },
+  { file: 'ask', path: '/ask', ready: timed },
   { file: 'roll-choose', path: '/rolls/tin-3', ready: chosen },
   { file: 'roll-test', path: '/rolls/tin-3#test', ready: testing },
   { file: 'workbench', path: '/brews/workbench?recipe=coffee-standard&roll=tin-3', ready: weighed },

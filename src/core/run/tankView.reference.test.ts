@@ -71,6 +71,15 @@ describe('the end of a development moves with its dose', () => {
     expect(cold.slip?.grades ?? 0).toBeLessThan(0);
     expect(face(developing, 60 + 740).slip).toMatchObject({ seconds: 20, small: true });
   });
+  test('a plan for old film that aims below what is wanted is shown with its own aim, and ends on it', () => {
+    const { outlook } = run.pinned;
+    if (outlook === undefined) throw new Error('no outlook');
+    const soft = outlook.curve.map(({ timeMin, net }) => ({ timeMin, net: 0.8 * net }));
+    const old = sampleRun({ pinned: { ...run.pinned, outlook: { ...outlook, curve: soft } } });
+    const end = face(developing, 60 + 720, old).gradient;
+    expect(end?.target).toBeCloseTo(end?.now ?? 9, 3);
+    expect(end?.target).toBeLessThan(0.9 * outlook.targetGradient);
+  });
   test('what became of the development is told afterwards', () => {
     const late = face([...developing, begin(2, 60 + 900)], 1000);
     expect(late.pastSlip).toMatchObject({ seconds: 180, small: false });

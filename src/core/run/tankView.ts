@@ -25,7 +25,7 @@ export interface TankView {
   /** Seconds by which readings moved the end of the step. */
   endMovedS: number;
   temperature: KnownTemperature | null;
-  /** Net gradient now and as wanted; null where none is known. */
+  /** Net gradient now, and that of the planned end, which a plan for old film may set below what is wanted; null where none is known. */
   gradient: { now: number; target: number } | null;
   /** The 80 % band on the clock of this tank, s; null outside development. */
   band: { lowS: number; highS: number } | null;
@@ -89,7 +89,7 @@ function gradientNow(
   const { outlook } = run.pinned;
   if (outlook === undefined) return null;
   const now = outlookGradient(outlook.curve, pinnedMinutes(run, inHand, plannedS, elapsedS));
-  return { now: Math.max(0, now), target: outlook.targetGradient };
+  return { now: Math.max(0, now), target: Math.max(0, outlookGradient(outlook.curve, run.pinned.timeMin)) };
 }
 
 function bandOnClock(run: Run, inHand: DevelopingTank | null, plannedS: number): NonNullable<TankView['band']> {

@@ -46,7 +46,7 @@ export function StripChoice<T extends string>({
               key={option.value}
               value={option.value}
               aria-label={option.name}
-              className="min-w-0 cursor-pointer border border-edge bg-sheet p-1 data-checked:border-ink data-checked:font-[650] data-checked:outline-3 data-checked:outline-ink focus:outline-none data-focus:outline-3 data-focus:outline-offset-2 data-focus:outline-[var(--focus)] sm:flex-1"
+              className="min-w-0 cursor-pointer border border-edge bg-sheet p-1 data-checked:border-ink data-checked:font-[650] data-checked:outline-3 data-checked:outline-ink focus:outline-none data-focus:outline-solid data-focus:outline-3 data-focus:outline-offset-2 data-focus:outline-[var(--focus)] sm:flex-1"
             >
               <ScenePicture greys={option.greys} rim={option.rim} />
               <span className="mt-1 block text-center text-[13px] leading-tight">{option.name}</span>

@@ -40,7 +40,7 @@ export function PatchRow({ id, label, hint, value, onChange, error }: PatchRowPr
                 key={densityD}
                 value={densityD}
                 aria-label={`Density ${formatNumber(densityD, 2)}`}
-                className="group flex h-[72px] min-w-[44px] flex-1 cursor-pointer items-end justify-center focus:outline-none data-focus:outline-3 data-focus:outline-offset-2 data-focus:outline-[var(--focus)] data-checked:shadow-[inset_0_0_0_3px_#000,inset_0_0_0_6px_#fff]"
+                className="group flex h-[72px] min-w-[44px] flex-1 cursor-pointer items-end justify-center focus:outline-none data-focus:outline-solid data-focus:outline-3 data-focus:outline-offset-2 data-focus:outline-[var(--focus)] data-checked:shadow-[inset_0_0_0_3px_#000,inset_0_0_0_6px_#fff]"
                 style={{ background: `rgb(${grey} ${grey} ${grey})`, color: grey > 128 ? '#000' : '#fff' }}
               >
                 <span className="pb-1 text-[12px]">{formatNumber(densityD, 2)}</span>
