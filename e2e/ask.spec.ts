@@ -153,3 +153,17 @@ test.describe('on a phone', () => {
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   });
 });
+
+test('a new roll says its time while its form is filled, and what would narrow it', async ({ page }) => {
+  await openEmpty(page, '/rolls/new');
+  const so = page.getByTestId('so-far');
+  await expect(so).toHaveText(/\d:\d\d$/);
+  const unknown = await so.textContent();
+  await page.getByRole('radio', { name: 'Bought new' }).click();
+  await expect(so).not.toHaveText(unknown ?? '');
+  await page.getByRole('radio', { name: 'It has an expiry year' }).click();
+  await page.getByLabel('Expiry year').fill('1971');
+  await expect(page.getByRole('region', { name: 'What this says so far' })).toContainText('stops lost');
+  await page.getByRole('link', { name: 'say it in a sentence' }).click();
+  await expect(time(page)).toHaveText(/\d:\d\d$/);
+});

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { filmFormatIds, filmFormats } from '@/core/films/filmFormats';
 import {
   ageAnswerOf,
@@ -82,6 +82,8 @@ interface RollFormProps {
   onSave: (values: RollValues, changed: Partial<RollValues>, count: number) => Promise<void>;
   /** A roll that is not on the bench yet: there may be several alike, and a film that is known brings what is known. */
   isNew?: boolean;
+  /** What stands beside it, for the values as they are typed. */
+  aside?: (form: RollValues) => ReactNode;
 }
 
 /** What is known about a roll. Every change is kept as typed, at once. */
@@ -91,6 +93,7 @@ export function RollForm({
   action,
   basicsOnly = false,
   isNew = false,
+  aside,
   onSave,
 }: RollFormProps) {
   const units = useSettings();
@@ -155,7 +158,7 @@ export function RollForm({
         ? { familyId, iso: stockFamilies[familyId].usualIso }
         : { familyId },
     );
-  return (
+  const page = (
     <form className="max-w-[860px] space-y-7" {...handlers} noValidate>
       <Group title="The roll">
         <div className={isNew ? '' : 'lg:col-span-2'}>{text('label', 'Name of the roll', 'optional')}</div>
@@ -270,6 +273,13 @@ export function RollForm({
         {action}
       </button>
     </form>
+  );
+  if (aside === undefined) return page;
+  return (
+    <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_300px]">
+      {page}
+      <div className="max-lg:order-first lg:sticky lg:top-4 lg:self-start">{aside(form)}</div>
+    </div>
   );
 }
 
