@@ -112,7 +112,7 @@ test('a reading moves the end, the next bath far away stops the hand, and a reas
   await page.clock.runFor(30_000);
   const temperature = page.getByRole('group', { name: /^Temperature/ });
   for (let press = 0; press < 10; press++) await temperature.getByRole('button', { name: /^−/ }).click();
-  await temperature.getByRole('button', { name: 'It reads 19.0 °C' }).click();
+  await temperature.getByRole('button', { name: 'Record 19.0 °C' }).click();
   await expect(page.getByTestId('tank-temperature')).toContainText('The end has moved +');
   await expect(page.getByTestId('tank-temperature')).toContainText('19.0 °C in the tank, read just now');
 
@@ -124,7 +124,7 @@ test('a reading moves the end, the next bath far away stops the hand, and a reas
 
   await page.getByRole('radio', { name: 'next bath' }).click();
   for (let press = 0; press < 60; press++) await temperature.getByRole('button', { name: /^\+/ }).click();
-  await temperature.getByRole('button', { name: 'It reads 25.0 °C' }).click();
+  await temperature.getByRole('button', { name: 'Record 25.0 °C' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'Wait.' })).toContainText('The next bath is at 25.0 °C');
   await expect(page.getByRole('button', { name: EARLY })).toBeDisabled();
   await page.getByLabel('Or go on because').fill('no ice in the hut');
@@ -140,7 +140,7 @@ test('a press at the tank, and a page that goes in the same breath: the press is
   const keys = page.getByRole('group', { name: /^Temperature/ });
   await keys.getByRole('button', { name: /^−/ }).click();
   const loaded = page.waitForEvent('load');
-  await keys.getByRole('button', { name: /^It reads / }).evaluate((key: HTMLButtonElement) => {
+  await keys.getByRole('button', { name: /^Record / }).evaluate((key: HTMLButtonElement) => {
     key.click();
     location.reload();
   });

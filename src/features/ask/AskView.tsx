@@ -13,7 +13,6 @@ import { startMix } from '@/data/brews';
 import { addRoll } from '@/data/rolls';
 import { Band } from '@/ui/Band';
 import { CautionList } from '@/ui/CautionList';
-import { classes } from '@/ui/classes';
 import { useNow } from '@/ui/useNow';
 import { coreWorker } from '@/workers/core';
 import { OtherBench } from '@/features/shell/OtherBench';
@@ -222,7 +221,7 @@ function AnswerView({ ask, change, answered: { answer, current, reading, failed 
               : 'Reckoning.')}
         </p>
       ) : (
-        <div aria-live="polite" className={classes(!current && 'following')}>
+        <div aria-live="polite" aria-busy={!current}>
           {!likelyNitrate && <Outlook estimate={{ outlook: answer.outlook, converged: true }} stale={false} />}
           <div className="grid items-end gap-x-10 gap-y-4 md:grid-cols-[auto_minmax(0,1fr)_auto]">
             <span

@@ -7,7 +7,6 @@ import { formatMinutes } from '@/core/units/duration';
 import { formatQuantity } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
 import { Band } from '@/ui/Band';
-import { classes } from '@/ui/classes';
 import { useNow } from '@/ui/useNow';
 import { bestLine, lookLine } from './askWords';
 import { useAskAnswer } from './useAsk';
@@ -37,10 +36,7 @@ export default function TimeBeside({ form }: { form: Known }) {
   // Its room is there before it is.
   if (answer === null) return <div className="min-h-[210px] border-t-2 border-ink" aria-busy="true" />;
   return (
-    <section
-      aria-label="What this says so far"
-      className={classes('border-t-2 border-ink pt-2', !current && 'following')}
-    >
+    <section aria-label="What this says so far" aria-busy={!current} className="border-t-2 border-ink pt-2">
       <p className="text-[14px] text-ink2">
         About, in coffee at {formatQuantity(firstAsk.temperatureC ?? 20, 'temperature', units)}
       </p>

@@ -32,7 +32,7 @@ export function TemperatureKeys({ of, fromC, stepC, units, disabled, onRead }: T
         type="button"
         className={`${key} border-2 font-bold`}
         disabled={disabled}
-        aria-label={`It reads ${shown}`}
+        aria-label={`Record ${shown}`}
         onClick={() => {
           onRead(celsius);
           setSteps(0);
