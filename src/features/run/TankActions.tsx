@@ -65,7 +65,7 @@ export function TankActions({ tank, at, noting, onNote, practice }: TankActionsP
           onPress={advance}
           disabled={!mayAct || stopped}
           className={classes(
-            'col-span-4 min-h-[76px] text-[20px] md:col-span-1 short:order-first short:min-h-11',
+            'col-span-4 min-h-[76px] bg-ground text-[20px] md:col-span-1 short:sticky short:top-0 short:z-10 short:order-first short:min-h-11',
             !more && 'short:col-span-1',
           )}
         >
@@ -75,7 +75,7 @@ export function TankActions({ tank, at, noting, onNote, practice }: TankActionsP
         <button
           type="button"
           className={classes(
-            'act act-primary col-span-4 min-h-[76px] text-[20px] md:col-span-1 short:order-first short:min-h-11',
+            'act act-primary col-span-4 min-h-[76px] text-[20px] md:col-span-1 short:sticky short:top-0 short:z-10 short:order-first short:min-h-11',
             !more && 'short:col-span-1',
           )}
           disabled={!mayAct || stopped}

@@ -32,13 +32,12 @@ export function TemperatureKeys({ of, fromC, stepC, units, disabled, onRead }: T
         type="button"
         className={`${key} border-2 font-bold`}
         disabled={disabled}
-        aria-label={`Record ${shown}`}
         onClick={() => {
           onRead(celsius);
           setSteps(0);
         }}
       >
-        <span className="block text-[13px] font-normal">Record</span>
+        <span className="block text-[13px] font-normal">Record </span>
         {shown}
       </button>
       <button type="button" className={key} disabled={disabled} onClick={() => setSteps(steps + 1)}>
