@@ -30,6 +30,7 @@ test('an empty bench answers before anything is tapped, and each word moves the 
   await choose(page, /^Developer: /, /^p-aminophenol/i);
   await page.getByLabel('Temperature, °C').fill('24');
   await expect(page).toHaveURL(/#ask=1&film=pan-cubic-slow&size=135&past=48&kept=freezer.*in=p-aminophenol&at=24/);
+  await expect(answer(page).locator('[aria-busy="true"]')).toHaveCount(0);
   const asked = await time(page).textContent();
   // The address is the question: a reload has the same answer, and nothing was kept meanwhile.
   await page.reload();
@@ -41,6 +42,7 @@ test('an empty bench answers before anything is tapped, and each word moves the 
 test('put on the bench, the roll has the answer that was given', async ({ page }) => {
   await openEmpty(page, `/ask#${askToFragment({ ...firstAsk, past: 33, developer: 'pq-liquid', temperatureC: 21 })}`);
   await expect(time(page)).toHaveText(/^\d+:\d\d$/);
+  await expect(answer(page).locator('[aria-busy="true"]')).toHaveCount(0);
   const said = await time(page).textContent();
   const band = await page.getByTestId('band').textContent();
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
