@@ -41,6 +41,11 @@ export function BenchView({ firstAnswer }: { firstAnswer: AskAnswer | null }) {
             </span>
           ))}
         </h1>
+        <p className="mt-1">
+          <Link href="/ask" className="act-plain">
+            Ask: how long in this?
+          </Link>
+        </p>
         <ul className="mt-4" aria-label="Rolls on the bench">
           {inOrder(open).map((dossier, index) => (
             <BenchRow
@@ -53,9 +58,6 @@ export function BenchView({ firstAnswer }: { firstAnswer: AskAnswer | null }) {
           ))}
         </ul>
         <div className="rule-row flex flex-wrap gap-x-6 gap-y-2">
-          <Link href="/ask" className="act-plain">
-            Ask: how long in this?
-          </Link>
           <Link href="/rolls/new" className="act-plain">
             Add a roll
           </Link>

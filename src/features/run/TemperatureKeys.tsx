@@ -30,7 +30,7 @@ export function TemperatureKeys({ of, fromC, stepC, units, disabled, onRead }: T
       </button>
       <button
         type="button"
-        className={`${key} border-2 font-bold`}
+        className={`${key} flex-col !gap-0 border-2 font-bold`}
         disabled={disabled}
         onClick={() => {
           onRead(celsius);
