@@ -1,9 +1,10 @@
 'use client';
 
-import { Field, Label, Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react';
-import { Check, ChevronDown } from 'lucide-react';
+import { Field, Label, Listbox, ListboxButton, ListboxOptions } from '@headlessui/react';
+import { ChevronDown } from 'lucide-react';
 import { classes } from './classes';
 import { FieldError } from './Field';
+import { ListOption } from './ListOption';
 import { openByEnter } from './openByEnter';
 
 export interface Option<T extends string> {
@@ -60,17 +61,7 @@ export function Choice<T extends string>({
           </ListboxButton>
           <ListboxOptions className="absolute left-0 z-20 mt-1 max-h-80 w-max max-w-[min(92vw,420px)] min-w-full overflow-y-auto border border-ink bg-sheet py-1 focus:outline-none">
             {options.map((option) => (
-              <ListboxOption
-                key={option.value}
-                value={option.value}
-                className="group flex items-baseline gap-2 px-3 py-2 data-focus:bg-ink data-focus:text-ground"
-              >
-                <Check aria-hidden size={15} className="invisible shrink-0 self-center group-data-selected:visible" />
-                <span className="min-w-0">
-                  <span className="block">{option.name}</span>
-                  {option.hint && <span className="block text-[13px] opacity-90">{option.hint}</span>}
-                </span>
-              </ListboxOption>
+              <ListOption key={option.value} {...option} />
             ))}
           </ListboxOptions>
         </div>

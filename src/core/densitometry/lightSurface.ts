@@ -25,8 +25,6 @@ export interface LightSurface {
   at: (place: Place) => LightAt;
   /** Blocks that count as bare light. */
   bare: readonly LightBlock[];
-  /** What is left over between surface and blocks, ln. */
-  residualLn: number;
 }
 
 /** Powers of x and y of each term, with how far it moves over half a picture, ln. Source: our estimate; lenses fall off by up to a third. */
@@ -110,14 +108,12 @@ export function lightSurface(
   return {
     at: (place) => ({ lnValue: surface.valueAt(termsAt(place)), shared: surface.errorsAt(termsAt(place)) }),
     bare: kept.map(({ block }) => block),
-    residualLn: surface.residualLn,
   };
 }
 
 interface Surface {
   valueAt: (terms: readonly number[]) => number;
   errorsAt: (terms: readonly number[]) => Float64Array;
-  residualLn: number;
 }
 
 function fit(kept: readonly { block: LightBlock; marked: boolean }[], termsAt: (place: Place) => number[]): Surface {
@@ -161,7 +157,6 @@ function fit(kept: readonly { block: LightBlock; marked: boolean }[], termsAt: (
       }
       return errors;
     },
-    residualLn,
   };
 }
 

@@ -1,3 +1,4 @@
+import { SHUTTER_LN_SD } from './cameraExposure';
 import { responseOf } from './cameraResponse';
 import { fitStrip, type CameraBelief, type PictureRead, type StripFit } from './stripFit';
 
@@ -13,9 +14,6 @@ export interface ReadingGains {
 
 /** Two stops, ln. */
 const LN_TWO_STOPS = 2 * Math.LN2;
-
-/** What a camera’s shutter keeps of what it writes down, ln. Source: our estimate, as in `cameraExposure`. */
-const SHUTTER_LN_SD = 0.018;
 
 /**
  * What one more picture, or a coin in this one, would win: the same fit with what they would show added.

@@ -64,8 +64,6 @@ export interface StripFit {
   /** Share of a patch's light that is glare, in the picture that sees it best. */
   glareShare: number[];
   camera: CameraBelief;
-  /** What a reading is off from the fit, in its standard deviations, over all of them. */
-  misfit: number;
 }
 
 /** Veiling glare of a camera on a light table, as a share of the mean light. Source: our estimate. */
@@ -303,7 +301,6 @@ export function fitStrip(
       },
       lnGlare: { mean: z[atGlare] ?? 0, sd: Math.sqrt(whole.get(atGlare, atGlare)) },
     },
-    misfit,
   };
 }
 

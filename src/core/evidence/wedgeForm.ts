@@ -1,4 +1,4 @@
-import { layersOf, stepsOf } from '../densitometry/calibrateCamera';
+import { layersOf, LEAST_STEPS, stepsOf } from '../densitometry/calibrateCamera';
 import type { KnownDensity } from '../densitometry/stripFit';
 import { failure, success, type Result } from '../schema/result';
 import { parseQuantity } from '../units/quantity';
@@ -23,7 +23,7 @@ const MOST_LAYERS = 12;
  */
 export function readWedge(kind: WedgeKind, text: string, count: number): Result<KnownDensity[]> {
   const wrong = (message: string): Result<KnownDensity[]> => failure({ path: 'knownD', message });
-  if (count < 3) return wrong('Mark three patches at least.');
+  if (count < LEAST_STEPS) return wrong(`Mark ${LEAST_STEPS} patches at least.`);
   if (kind === 'layers')
     return count > MOST_LAYERS
       ? wrong(`Mark ${MOST_LAYERS} stacks at the most: one layer, two, three and so on.`)

@@ -1,10 +1,10 @@
 'use client';
 
-import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headlessui/react';
-import { Check } from 'lucide-react';
+import { Listbox, ListboxButton, ListboxOptions } from '@headlessui/react';
 import { useState, type KeyboardEvent } from 'react';
 import type { Option } from '@/ui/Choice';
 import { classes } from '@/ui/classes';
+import { ListOption } from '@/ui/ListOption';
 import { openByEnter } from '@/ui/openByEnter';
 
 const WORD =
@@ -44,17 +44,7 @@ export function Word<T extends string>({ label, value, options, onChange, shown 
           className="z-30 max-h-[60vh] w-max max-w-[min(92vw,420px)] overflow-y-auto border border-ink bg-sheet py-1 text-[16px] focus:outline-none"
         >
           {options.map((option) => (
-            <ListboxOption
-              key={option.value}
-              value={option.value}
-              className="group flex min-h-11 items-center gap-2 px-3 py-1.5 data-focus:bg-ink data-focus:text-ground"
-            >
-              <Check aria-hidden size={15} className="invisible shrink-0 self-center group-data-selected:visible" />
-              <span className="min-w-0">
-                <span className="block">{option.name}</span>
-                {option.hint && <span className="block text-[13px] opacity-90">{option.hint}</span>}
-              </span>
-            </ListboxOption>
+            <ListOption key={option.value} {...option} />
           ))}
         </ListboxOptions>
       </span>

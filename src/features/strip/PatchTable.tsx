@@ -1,5 +1,6 @@
 'use client';
 
+import { Z80 } from '@/core/estimate/band';
 import type { StripReading } from '@/core/evidence/stripReading';
 import type { StripPlan } from '@/core/evidence/stripForm';
 import { patchGrey } from '@/core/densitometry/patchGrey';
@@ -42,9 +43,6 @@ export function PatchTable({ reading, plan }: { reading: StripReading; plan: Str
     </table>
   );
 }
-
-/** Standard deviations on each side that hold four of five. Source: normal distribution. */
-const Z80 = 1.2816;
 
 function stopsText(stops: number): string {
   const text = formatNumber(stops, Number.isInteger(Math.round(stops * 1000) / 1000) ? 0 : 1);

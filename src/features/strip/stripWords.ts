@@ -1,3 +1,4 @@
+import { Z80 } from '@/core/estimate/band';
 import type { PatchFault } from '@/core/densitometry/patchDensity';
 import type { StripFault } from '@/core/densitometry/readStrip';
 import { holderIds, holders, seenShare } from '@/core/densitometry/holders';
@@ -33,9 +34,6 @@ export const stripFaultWords: Record<StripFault, string> = {
 const NEARLY_BLACK_D = 1;
 
 const index = (iso: number): string => formatNumber(iso, iso < 10 ? 1 : 0);
-
-/** Standard deviations on each side that hold four of five. Source: normal distribution. */
-const Z80 = 1.2816;
 
 /** Speed in words: the index, how far it lies from the metered one, and how sure it is. */
 function speedWords(reading: StripReading, plan: StripPlan): string | null {
