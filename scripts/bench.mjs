@@ -145,7 +145,7 @@ async function benchWorker(page) {
   );
   report('yardstick in the worker: two million roots and quotients, median', medians.yardstick, 'ms');
   report('estimate with 3 pieces of evidence, in the worker, median', medians.estimate, 'ms', 4);
-  report('study around it (curves, strategies, tests), median', medians.study, 'ms', 8);
+  report('analysis around it (curves, strategies, tests), median', medians.analysis, 'ms', 8);
   report('refit of 500 runs, 60 stocks, 40 formulas, in the worker, median', medians.wholeLog, 'ms', 250);
   report('  as a multiple of the yardstick', medians.wholeLog / medians.yardstick, '×');
   report('first fit of 10,000 verdicts, in the worker', medians.longLog / 1000, 's');

@@ -16,10 +16,11 @@ import { mixSteps } from '@/core/brewing/mixSteps';
 import { sheetFor } from '@/core/testing/sampleBrew';
 import { planDraftKey } from './plans';
 import { addRecipes, keepRecipe, removeRecipe } from './recipes';
-import { countLines, linesWith } from './lumps';
+import { countLines, linesWith } from './shards';
 import { AetasDatabase, database, type Kept } from './database';
 import { onUpgradeProgress } from './upgrade';
-import { asStored } from './lines';
+import { asStored, rebuildLines } from './lines';
+import { pack } from './packing';
 import { demoRecords } from './demo/demoRecords';
 import { seedDemo } from './demo/seedDemo';
 import { dropDraft, keepDraft, readDraft } from './drafts';
@@ -557,6 +558,28 @@ describe('evidence', () => {
 
 describe('migrations of the browser database', () => {
   const oldRoll = rollOfVersion1({ id: 'old', createdMs: NOW, updatedMs: NOW });
+
+  test('a bench whose lines stood in another table opens with them made anew', async () => {
+    await replaceRecords(demoRecords(NOW));
+    const before = await countRollLines();
+    const records = await allRecords();
+    const name = 'aetas-of-lumps';
+    const old = new Dexie(name);
+    old
+      .version(latestVersion() + 0.1)
+      .stores({ ...Object.fromEntries(tableNames.map((table) => [table, 'id'])), lumps: 'id' });
+    await old.table('rolls').bulkAdd(records.rolls.map((roll) => pack('rolls', roll)));
+    await old.table('stocks').bulkAdd(records.stocks);
+    await old.table('lumps').add({ id: 'l1' });
+    old.close();
+    const opened = new AetasDatabase(name);
+    await opened.open();
+    expect(opened.backendDB().objectStoreNames.contains('lumps')).toBe(false);
+    await rebuildLines(opened);
+    expect((await countLines(opened, 'open')) + (await countLines(opened, 'finished'))).toBe(before);
+    opened.close();
+    await Dexie.delete(name);
+  });
 
   test('a database of version 1 opens with its rolls as dossiers', async () => {
     const name = 'aetas-migration';

@@ -19,7 +19,7 @@ import type {
 } from '@/core/records/records';
 import { tableNames } from '@/core/records/tables';
 import { benchName, type BenchName } from './benchName';
-import type { Lump } from './lumps';
+import type { Shard } from './shards';
 import { packing } from './packing';
 import { bringInAhead, type Done } from './draftJournal';
 import { upgradeTables } from './upgrade';
@@ -89,11 +89,13 @@ const leanIndexes = {
   rollLines: null,
   runLines: null,
   starts: 'id',
-  lumps: 'id, revision, judgedMs, [list+revision], [list+count]',
+  // The lines' place of before; they are made anew when the bench opens.
+  lumps: null,
+  shards: 'id, revision, judgedMs, [list+revision], [list+count]',
 };
 
-/** What the layout of packed rows and lumps adds to the version of the records. */
-const PACKED_LAYOUT = 0.1;
+/** What the layout of packed rows and shards adds to the version of the records. */
+const PACKED_LAYOUT = 0.2;
 
 /** The bench's records in the browser. */
 export class AetasDatabase extends Dexie {
@@ -116,7 +118,7 @@ export class AetasDatabase extends Dexie {
   declare kept: EntityTable<Kept, 'id'>;
   declare done: EntityTable<Done, 'id'>;
   /** Lines of the lists, worked out from the records and written with them. They are not exported. */
-  declare lumps: EntityTable<Lump, 'id'>;
+  declare shards: EntityTable<Shard, 'id'>;
   /** Where learning from a long log begins: values of the last fit. Not exported either. */
   declare starts: EntityTable<{ id: string; values: string }, 'id'>;
 
@@ -145,7 +147,7 @@ export class AetasDatabase extends Dexie {
 }
 
 /** Every table that an act may touch. */
-export const actTables = [...tableNames, 'acts', 'kept', 'lumps', 'starts', 'done'];
+export const actTables = [...tableNames, 'acts', 'kept', 'shards', 'starts', 'done'];
 
 let open: AetasDatabase | null = null;
 

@@ -3,7 +3,7 @@ import type { LearningFilm } from '@/core/learning/benchEvidence';
 import { noChange, type LearningChange } from '@/core/learning/learningChange';
 import type { JudgedRun } from '@/core/run/judgedRun';
 import { database, type AetasDatabase } from './database';
-import { changedLines, countLines, lastRevision } from './lumps';
+import { changedLines, countLines, lastRevision } from './shards';
 
 /** A bench with more runs than this lets the page read first: what it learns from takes the database for seconds. Source: our choice. */
 const LONG_LOG = 1000;

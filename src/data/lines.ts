@@ -11,7 +11,7 @@ import type { Result } from '@/core/schema/result';
 import { agitationSchools } from '@/core/schedule/agitationSchools';
 import { runProgress } from '@/core/run/runProgress';
 import { planOfRoll } from './planOfRoll';
-import { changeLines, lumpsOf, replaceLumps, type Lump } from './lumps';
+import { changeLines, shardsOf, replaceShards, type Shard } from './shards';
 import { pack } from './packing';
 import { inSteps, step } from './steps';
 import type { AetasDatabase } from './database';
@@ -137,7 +137,7 @@ export function runLineOf(run: Run, roll: Roll, stock: Stock, verdict: Verdict |
   };
 }
 
-type Tables = Pick<AetasDatabase, 'rolls' | 'stocks' | 'plans' | 'runs' | 'verdicts' | 'evidence' | 'lumps'>;
+type Tables = Pick<AetasDatabase, 'rolls' | 'stocks' | 'plans' | 'runs' | 'verdicts' | 'evidence' | 'shards'>;
 
 /** Makes the lines of some rolls and runs anew; lines whose record is gone go with it. Called within a transaction. */
 export async function refreshLines(db: Tables, rollIds: Iterable<string>, runIds: Iterable<string>): Promise<void> {
@@ -232,8 +232,8 @@ export class LineBuilder {
     if (line !== null) this.started.push({ run, line });
   }
 
-  /** The lines of everything that was taken, in lumps. */
-  finish(): Lump[] {
+  /** The lines of everything that was taken, in shards. */
+  finish(): Shard[] {
     const rollLines = [...this.rolls.values()].flatMap((roll): RollLine[] => {
       const stock = this.stocks.get(roll.stockId);
       if (stock === undefined) return [];
@@ -251,7 +251,7 @@ export class LineBuilder {
       };
     });
     const { open, finished } = parted(rollLines);
-    return [...lumpsOf('open', open), ...lumpsOf('finished', finished), ...lumpsOf('runs', runLines)];
+    return [...shardsOf('open', open), ...shardsOf('finished', finished), ...shardsOf('runs', runLines)];
   }
 }
 
@@ -274,7 +274,7 @@ export function asStored<T>(read: (sink: RowSink) => Promise<Result<T>>): (sink:
       );
     });
     if (!answer.ok) return answer;
-    await sink('lumps', builder.finish());
+    await sink('shards', builder.finish());
     return answer;
   };
 }
@@ -292,7 +292,7 @@ export function rebuildLines(db: Tables): PromiseLike<void> {
         for (let from = 0; from < ids.length; from += BATCH)
           builder.take(name, yield* step<unknown[]>(db[name].bulkGet(ids.slice(from, from + BATCH))));
       }
-      yield* step(replaceLumps(db, builder.finish()));
+      yield* step(replaceShards(db, builder.finish()));
     })(),
   );
 }

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { mergeTable } from './benchFiles';
-import { linesWith } from './lumps';
+import { linesWith } from './shards';
 import { database } from './database';
 import { demoRecords } from './demo/demoRecords';
 import { replaceRecords, undoAct } from './undo';

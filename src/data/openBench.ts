@@ -2,7 +2,7 @@ import { actTables, database, type AetasDatabase } from './database';
 import { onUpgradeProgress } from './upgrade';
 import { isPartKey } from './drafts';
 import { rebuildLines } from './lines';
-import { countLines, hasOldLines } from './lumps';
+import { countLines, hasOldLines } from './shards';
 
 /** Why the bench does not open, in words for the user. */
 export interface BenchTrouble {
@@ -58,8 +58,8 @@ export async function openBenchDatabase(onTrouble: (trouble: BenchTrouble | null
   try {
     await db.open();
     // Counting a long bench takes the database for a while; a page waits only where there are no lines at all.
-    const [roll, lump] = await Promise.all([db.rolls.limit(1).primaryKeys(), db.lumps.limit(1).primaryKeys()]);
-    if (roll.length !== lump.length) await db.transaction('rw', actTables, () => rebuildLines(db));
+    const [roll, shard] = await Promise.all([db.rolls.limit(1).primaryKeys(), db.shards.limit(1).primaryKeys()]);
+    if (roll.length !== shard.length) await db.transaction('rw', actTables, () => rebuildLines(db));
     onTrouble(null);
     setTimeout(() => void mendLines(db).catch(() => undefined), LINES_LATER_MS);
     await storeLeftParts();

@@ -94,7 +94,7 @@ describe('packed rows', () => {
     expect((await db.runs.toArray()).sort((a, b) => a.id.localeCompare(b.id))).toEqual(
       [...records.runs].sort((a, b) => a.id.localeCompare(b.id)),
     );
-    expect(await db.lumps.count()).toBe(0);
+    expect(await db.shards.count()).toBe(0);
     await db.delete();
   });
 });

@@ -34,7 +34,7 @@ import {
   newestFirst,
   type ListLines,
   type ListName,
-} from './lumps';
+} from './shards';
 import { migrations } from '@/core/formats/migrations';
 
 /** A roll with everything that hangs on it. */

@@ -5,7 +5,7 @@ import { keptPatch } from '@/core/densitometry/patchDensity';
 import { findingOfStrip } from '@/core/evidence/stripReading';
 import { readingOfKept } from '@/core/records/keptStrip';
 import { demoRecords } from './demo/demoRecords';
-import { linesWith } from './lumps';
+import { linesWith } from './shards';
 import { database } from './database';
 import { beliefOfCamera, dropReading, keepCamera, keepReading, type StripToKeep } from './readings';
 import { removeRoll } from './rolls';

@@ -10,7 +10,7 @@ import { inSteps, step, type Steps } from './steps';
 import { Refusal, guardedWrite } from './trouble';
 import { dropAllAhead } from './draftJournal';
 
-/** Records that are kept in one lump, as they are stored. */
+/** Records that are kept in one shard, as they are stored. */
 const BATCH = 1000;
 
 /**
@@ -35,7 +35,7 @@ function* keepTable(db: AetasDatabase, actId: number, table: TableName): Steps<v
 
 /** Takes everything off the bench. Called within a transaction over `actTables`. */
 export function clearBench(db: AetasDatabase): PromiseLike<unknown> {
-  return Dexie.Promise.all([...tableNames, 'lumps', 'starts'].map((table) => db.table(table).clear()));
+  return Dexie.Promise.all([...tableNames, 'shards', 'starts'].map((table) => db.table(table).clear()));
 }
 
 /** Every record of the bench, by table. For tests and small benches: files are written in pieces. */
@@ -78,8 +78,8 @@ export async function undoAct(id?: number): Promise<void> {
             yield* step(keepWhole(db, `undoing ${done.what}`));
             yield* step(clearBench(db));
             for (const key of kept) {
-              const lump = yield* step(db.kept.get(key));
-              if (lump?.rows !== undefined) addRows(lump.table, lump.rows);
+              const shard = yield* step(db.kept.get(key));
+              if (shard?.rows !== undefined) addRows(shard.table, shard.rows);
             }
             yield* step(rebuildLines(db));
           } else yield* step(restoreRows(db, done));

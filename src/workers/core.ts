@@ -17,7 +17,7 @@ const { calls: core } = workerClient<CoreApi>(
     'begin',
     'values',
     'learn',
-    'study',
+    'analysis',
     'ask',
     'keepAsk',
     'estimatePreview',

@@ -2,7 +2,7 @@ import { readBenchFile, writeBenchFile, type OnProgress, type RowSink, type RowS
 import type { EstimateRequest } from '@/core/estimate/request';
 import type { StrategyRequests } from '@/core/estimate/strategies';
 import type { EvidenceItem } from '@/core/estimate/observations';
-import { estimatePreview, study, type EstimatePreview, type EstimateAnalysis } from '@/core/estimate/study';
+import { estimatePreview, analysis, type EstimatePreview, type EstimateAnalysis } from '@/core/estimate/analysis';
 import { fitEvidence } from '@/core/estimate/fit';
 import { learnedFactors, type LearnedFactor } from '@/core/learning/learnedFactors';
 import { nearestPieces } from '@/core/learning/benchEvidence';
@@ -26,7 +26,7 @@ let evidence = new GrowingEvidence(0);
 /** What the bench has learned, as it was last told. */
 let learning = learnPieces([]);
 
-/** A study with the evidence that bears on it most directly. */
+/** An analysis with the evidence that bears on it most directly. */
 export type RollAnalysis = EstimateAnalysis & { listed: EvidenceItem[] };
 
 /** What the worker does for the page: calls of core, and the bench's evidence kept between them. */
@@ -47,14 +47,14 @@ export const coreApi = {
     evidence.take(change);
     if (last) learning = learnPieces(evidence.pieces(), learning, evidence.held());
   },
-  study: (
+  analysis: (
     request: EstimateRequest,
     muted: readonly string[],
     ownTimeMin: number | null = null,
     requests: StrategyRequests = {},
   ): RollAnalysis => {
     const listed = nearestPieces(learning.pieces, request, LISTED);
-    return { ...study(request, learning.fitFor(request, muted), listed, ownTimeMin, requests), listed };
+    return { ...analysis(request, learning.fitFor(request, muted), listed, ownTimeMin, requests), listed };
   },
   /** Answers the question of somebody who has a film in the hand. */
   ask: (ask: Ask, jugs: readonly Brew[], nowMs: number) =>

@@ -55,11 +55,11 @@ export interface Response {
  */
 export function responseOf(lnSlopes: ArrayLike<number>): Response {
   const slopes = weights.map((some) =>
-    Math.exp(some.reduce((sum, { knot, weight }) => sum + weight * (lnSlopes[knot] ?? 0), 0)),
+    Math.exp(some.reduce((sum, { knot, weight }) => sum + weight * (lnSlopes[knot] as number), 0)),
   );
   const light = new Float64Array(NODES);
   for (let node = NODES - 2; node >= 0; node--)
-    light[node] = (light[node + 1] ?? 0) - (STEP * ((slopes[node] ?? 1) + (slopes[node + 1] ?? 1))) / 2;
+    light[node] = (light[node + 1] as number) - (STEP * ((slopes[node] ?? 1) + (slopes[node + 1] ?? 1))) / 2;
   const placeOf = (value: number): { node: number; share: number } => {
     const at = Math.min(NODES - 1, Math.max(0, (Math.log(Math.max(value, 1e-9)) - LN_DARKEST) / STEP));
     const node = Math.min(NODES - 2, Math.floor(at));
@@ -68,7 +68,7 @@ export function responseOf(lnSlopes: ArrayLike<number>): Response {
   return {
     lnLight: (value) => {
       const { node, share } = placeOf(value);
-      return (light[node] ?? 0) * (1 - share) + (light[node + 1] ?? 0) * share;
+      return (light[node] as number) * (1 - share) + (light[node + 1] as number) * share;
     },
     slopeAt: (value) => {
       const { node, share } = placeOf(value);
@@ -79,7 +79,7 @@ export function responseOf(lnSlopes: ArrayLike<number>): Response {
       STEP *
         interpolate(
           NODES,
-          (node) => light[node] ?? 0,
+          (node) => light[node] as number,
           (node) => node,
           lnLight,
         ),
@@ -136,12 +136,13 @@ function cameraFamily(): ResponseBelief {
       Math.exp(POWER_LN_SD * power),
     ),
   );
-  const middle = KNOTS.map((_, knot) => curves.reduce((sum, curve) => sum + (curve[knot] ?? 0), 0) / CURVES);
+  const middle = KNOTS.map((_, knot) => curves.reduce((sum, curve) => sum + (curve[knot] as number), 0) / CURVES);
   const covariance = KNOTS.map((one, a) =>
     KNOTS.map((other, b) => {
       const together =
         curves.reduce(
-          (sum, curve) => sum + ((curve[a] ?? 0) - (middle[a] ?? 0)) * ((curve[b] ?? 0) - (middle[b] ?? 0)),
+          (sum, curve) =>
+            sum + ((curve[a] as number) - (middle[a] as number)) * ((curve[b] as number) - (middle[b] as number)),
           0,
         ) / CURVES;
       return (
@@ -155,7 +156,9 @@ function cameraFamily(): ResponseBelief {
   );
   const mean = KNOTS.map(
     (knot, at) =>
-      (middle[at] ?? 0) + FOOT.lnMean * Math.exp(-knot / FOOT.reach) + HEAD.lnMean * Math.exp(-(1 - knot) / HEAD.reach),
+      (middle[at] as number) +
+      FOOT.lnMean * Math.exp(-knot / FOOT.reach) +
+      HEAD.lnMean * Math.exp(-(1 - knot) / HEAD.reach),
   );
   family = { mean, covariance };
   return family;

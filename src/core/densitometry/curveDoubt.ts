@@ -48,14 +48,14 @@ export function curveWithDoubt(
   logH: readonly number[],
 ): DoubtedCurve | null {
   const from = clear ? 1 : 0;
-  const own = logH.map((_, at) => Math.sqrt(Math.max(0, ownCovariance[at + from]?.[at + from] ?? 0)));
+  const own = logH.map((_, at) => Math.sqrt(Math.max(0, ownCovariance[at + from]?.[at + from] as number)));
   const curveOf = (densities: ArrayLike<number>): CurveFacts | null => {
     const points: CurvePoint[] = logH.map((one, at) => ({
       logH: one,
-      densityD: densities[at + from] ?? 0,
-      seD: own[at] ?? 0,
+      densityD: densities[at + from] as number,
+      seD: own[at] as number,
     }));
-    return measuredCurve(points, clear ? { densityD: densities[0] ?? 0, seD: 0 } : null);
+    return measuredCurve(points, clear ? { densityD: densities[0] as number, seD: 0 } : null);
   };
   const curve = curveOf(densitiesD);
   if (curve === null) return null;
@@ -93,8 +93,8 @@ function drawsOf(mean: readonly number[], covariance: Matrix): Float64Array[] {
   const lower = choleskyOf(damped).lowerTriangularMatrix;
   return normalPoints(size, DRAWS).map((point) =>
     Float64Array.from({ length: size }, (_, a) => {
-      let sum = mean[a] ?? 0;
-      for (let b = 0; b <= a; b++) sum += lower.get(a, b) * (point[b] ?? 0);
+      let sum = mean[a] as number;
+      for (let b = 0; b <= a; b++) sum += lower.get(a, b) * (point[b] as number);
       return sum;
     }),
   );

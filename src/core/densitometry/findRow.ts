@@ -173,7 +173,7 @@ function filmAxis(grid: PixelGrid, edge: number, density: (x: number, y: number)
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
   const range = (of: (x: number, y: number) => number): [number, number] => {
     const sorted = film.map(([x, y]) => of(x - middleX, y - middleY)).sort((a, b) => a - b);
-    const at = (share: number): number => sorted[Math.round(share * (sorted.length - 1))] ?? 0;
+    const at = (share: number): number => sorted[Math.round(share * (sorted.length - 1))] as number;
     return [at(0.002), at(0.998)];
   };
   const [u0, u1] = range((x, y) => x * cos + y * sin);
@@ -209,7 +209,7 @@ function inPerspective(film: FilmAxis, places: readonly [number, number][], step
   const edges = slices.flatMap((vs, at) => {
     if (vs.length < 3) return [];
     const sorted = vs.sort((a, b) => a - b);
-    const pick = (share: number): number => sorted[Math.round(share * (sorted.length - 1))] ?? 0;
+    const pick = (share: number): number => sorted[Math.round(share * (sorted.length - 1))] as number;
     return [{ share: (at + 0.5) / SLICES, low: pick(0.02), high: pick(0.98) }];
   });
   // The last slices at both ends are cut by the film's own corners.
@@ -264,7 +264,7 @@ function profileAlong(film: FilmAxis, density: (x: number, y: number) => number 
       const v = ((row + 0.5) / ACROSS - 0.5) * wide * 0.5;
       return density(film.x + u * film.cos - v * film.sin, film.y + u * film.sin + v * film.cos) ?? 0;
     }).sort((a, b) => a - b);
-    return across[Math.floor(ACROSS / 2)] ?? 0;
+    return across[Math.floor(ACROSS / 2)] as number;
   });
 }
 
@@ -273,7 +273,7 @@ function latticeOf(profile: readonly number[]): { from: number; pitch: number; c
   const strength = profile.map((_, index) => Math.abs(meanOf(profile, index + 1, 4) - meanOf(profile, index - 5, 4)));
   const edges: { at: number; strength: number }[] = [];
   for (let at = 6; at < profile.length - 6; at++) {
-    const here = strength[at] ?? 0;
+    const here = strength[at] as number;
     const around = strength.slice(at - 4, at + 5);
     if (here >= EDGE_D && here === Math.max(...around) && at - (edges.at(-1)?.at ?? -9) > 3)
       edges.push({ at, strength: here });
@@ -317,5 +317,5 @@ function meanOf(values: readonly number[], from: number, count: number): number 
 
 function percentile(values: readonly number[], share: number): number {
   const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.round(share * (sorted.length - 1))] ?? 0;
+  return sorted[Math.round(share * (sorted.length - 1))] as number;
 }

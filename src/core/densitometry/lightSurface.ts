@@ -116,7 +116,12 @@ interface Surface {
   errorsAt: (terms: readonly number[]) => Float64Array;
 }
 
-function fit(kept: readonly { block: LightBlock; marked: boolean }[], termsAt: (place: Place) => number[]): Surface {
+interface Kept {
+  block: LightBlock;
+  marked: boolean;
+}
+
+function fit(kept: readonly Kept[], termsAt: (place: Place) => number[]): Surface {
   const size = TERMS.length;
   const rows = kept.map(({ block }) => termsAt(block));
   const solve = (sd: number): { coefficients: number[]; normal: Matrix } => {
@@ -124,21 +129,21 @@ function fit(kept: readonly { block: LightBlock; marked: boolean }[], termsAt: (
     const right = Matrix.zeros(size, 1);
     TERMS.forEach((term, at) => normal.set(at, at, 1 / term.sd ** 2));
     rows.forEach((row, index) => {
-      const value = kept[index]?.block.lnValue ?? 0;
+      const value = (kept[index] as Kept).block.lnValue;
       for (let a = 0; a < size; a++) {
-        const weighted = (row[a] ?? 0) / sd ** 2;
+        const weighted = (row[a] as number) / sd ** 2;
         right.set(a, 0, right.get(a, 0) + weighted * value);
-        for (let b = 0; b < size; b++) normal.set(a, b, normal.get(a, b) + weighted * (row[b] ?? 0));
+        for (let b = 0; b < size; b++) normal.set(a, b, normal.get(a, b) + weighted * (row[b] as number));
       }
     });
     return { coefficients: choleskyOf(normal).solve(right).to1DArray(), normal };
   };
   const valueBy = (coefficients: readonly number[], terms: readonly number[]): number =>
-    terms.reduce((sum, term, at) => sum + term * (coefficients[at] ?? 0), 0);
+    terms.reduce((sum, term, at) => sum + term * (coefficients[at] as number), 0);
   const first = solve(BLOCK_LN_SD);
   const residualLn = Math.sqrt(
     rows.reduce(
-      (sum, row, index) => sum + ((kept[index]?.block.lnValue ?? 0) - valueBy(first.coefficients, row)) ** 2,
+      (sum, row, index) => sum + ((kept[index] as Kept).block.lnValue - valueBy(first.coefficients, row)) ** 2,
       0,
     ) / Math.max(1, rows.length - Math.min(size, rows.length / 2)),
   );
@@ -151,8 +156,8 @@ function fit(kept: readonly { block: LightBlock; marked: boolean }[], termsAt: (
     errorsAt: (terms) => {
       const errors = new Float64Array(size);
       for (let a = 0; a < size; a++) {
-        let left = terms[a] ?? 0;
-        for (let b = 0; b < a; b++) left -= lower.get(a, b) * (errors[b] ?? 0);
+        let left = terms[a] as number;
+        for (let b = 0; b < a; b++) left -= lower.get(a, b) * (errors[b] as number);
         errors[a] = left / lower.get(a, a);
       }
       return errors;
@@ -169,7 +174,7 @@ function within({ x, y }: Place, patch: Patch): boolean {
 
 function quantile(blocks: readonly LightBlock[], share: number): number {
   const sorted = blocks.map(({ lnValue }) => lnValue).sort((a, b) => a - b);
-  return sorted[Math.round(share * (sorted.length - 1))] ?? 0;
+  return sorted[Math.round(share * (sorted.length - 1))] as number;
 }
 
 /** Spread by the median deviation, ln. Source: Φ⁻¹(3/4) = 0.6745. */

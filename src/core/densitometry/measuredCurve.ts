@@ -61,9 +61,9 @@ export function measuredCurve(
     merged.map(({ seD }) => 1 / Math.max(seD, LEAST_SE_D) ** 2),
   );
   const curve = monotoneCurve(xs, rising);
-  const [from, to] = [xs[0] ?? 0, xs.at(-1) ?? 0];
+  const [from, to] = [xs[0] as number, xs.at(-1) ?? 0];
   const at = (logH: number): number => curve.at(Math.min(to, Math.max(from, logH)));
-  const baseFogD = clearFilm?.densityD ?? rising[0] ?? 0;
+  const baseFogD = clearFilm?.densityD ?? (rising[0] as number);
   const speedD = baseFogD + SPEED_POINT_D;
   const speedLogH = logHAt(at, from, to, speedD);
   const span = speedLogH === null ? 0 : Math.min(CONTRAST_SPAN, to - speedLogH);

@@ -50,10 +50,13 @@ export function positiveLevels(
 ): PositiveLevels {
   const at = (channel: number, share: number): number => {
     const sorted = [...(densities[channel] ?? [])].sort((a, b) => a - b);
-    return sorted[Math.round(share * (sorted.length - 1))] ?? 0;
+    return sorted[Math.round(share * (sorted.length - 1))] as number;
   };
   const blackD: [number, number, number] = base === null ? [at(0, 0.01), at(1, 0.01), at(2, 0.01)] : [...base];
-  const rangeD = Math.max(LEAST_RANGE_D, ...[0, 1, 2].map((channel) => at(channel, 0.99) - (blackD[channel] ?? 0)));
+  const rangeD = Math.max(
+    LEAST_RANGE_D,
+    ...[0, 1, 2].map((channel) => at(channel, 0.99) - (blackD[channel] as number)),
+  );
   return { light, blackD, rangeD };
 }
 

@@ -132,7 +132,7 @@ export function readStrip(
     const at = seen.indexOf(i);
     if (at < 0) return lostPatch(pictures.map(({ film }) => patchFault(film[i]?.sample ?? null)));
     const [densityD, seD] = [fit.densitiesD[at] ?? Number.NaN, Math.sqrt(fit.covariance.get(at, at))];
-    const atLeast = (fit.glareShare[at] ?? 0) > MOST_GLARE || seD > MOST_SE_D;
+    const atLeast = (fit.glareShare[at] as number) > MOST_GLARE || seD > MOST_SE_D;
     return { densityD, seD, fault: null, ...(atLeast ? { atLeast } : {}) };
   });
   return {

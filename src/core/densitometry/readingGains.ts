@@ -60,7 +60,7 @@ function rangeLnSd({ densitiesD, covariance }: StripFit): number | null {
     number,
     number,
   ];
-  const range = (densitiesD[dense] ?? 0) - (densitiesD[thin] ?? 0);
+  const range = (densitiesD[dense] as number) - (densitiesD[thin] as number);
   if (range < 0.05) return null;
   return Math.sqrt(covariance.get(dense, dense) + covariance.get(thin, thin) - 2 * covariance.get(dense, thin)) / range;
 }

@@ -87,16 +87,16 @@ export function samplePatch(
   let [kept, sum, squares] = [0, 0, 0];
   values.forEach((value, index) => {
     if (Math.abs(value - middle) > far) return;
-    const cell = cells[index] ?? 0;
-    sums[cell] = (sums[cell] ?? 0) + value;
-    counts[cell] = (counts[cell] ?? 0) + 1;
+    const cell = cells[index] as number;
+    sums[cell] = (sums[cell] as number) + value;
+    counts[cell] = (counts[cell] as number) + 1;
     kept += 1;
     sum += value;
     squares += (value - middle) ** 2;
   });
   const linear = sum / kept;
   const linearSd = Math.sqrt(Math.max(0, squares / kept - (linear - middle) ** 2));
-  const means = [...sums].flatMap((total, cell) => ((counts[cell] ?? 0) > 0 ? [total / (counts[cell] ?? 1)] : []));
+  const means = [...sums].flatMap((total, cell) => ((counts[cell] as number) > 0 ? [total / (counts[cell] ?? 1)] : []));
   // A tone without noise stays within its step, wherever in it the truth lies.
   const rounding = linearSd < stepLinear / 2 ? stepLinear / Math.sqrt(12) : 0;
   return {
@@ -128,15 +128,15 @@ function lightOf(
   return (pixel) => {
     const at = pixel * channels;
     if (channels < 3) {
-      const code = data[at] ?? 0;
+      const code = data[at] as number;
       return { linear: linear(code), atTop: code >= CLIPPED_FROM * maximum, atBottom: code === 0 };
     }
     let sum = 0;
     let [atTop, atBottom] = [false, true];
     for (let index = 0; index < 3; index++) {
-      const share = shares[index] ?? 0;
+      const share = shares[index] as number;
       if (share === 0) continue;
-      const code = data[at + index] ?? 0;
+      const code = data[at + index] as number;
       sum += share * linear(code);
       if (code >= CLIPPED_FROM * maximum) atTop = true;
       if (code > 0) atBottom = false;

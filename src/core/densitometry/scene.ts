@@ -72,8 +72,8 @@ export function curveBetween(logH: readonly number[], densities: readonly number
   return (at) =>
     interpolate(
       logH.length,
-      (index) => logH[index] ?? 0,
-      (index) => densities[index] ?? 0,
+      (index) => logH[index] as number,
+      (index) => densities[index] as number,
       at,
     );
 }

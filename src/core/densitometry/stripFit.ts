@@ -140,7 +140,7 @@ export function fitStrip(
 
   const residualsAt = (z: Float64Array): { residuals: number[]; densityOf: (number | null)[]; scale: number[] } => {
     const response = responseOf(z.subarray(atResponse, atGlare));
-    const glare = Math.exp(z[atGlare] ?? 0);
+    const glare = Math.exp(z[atGlare] as number);
     const lightOf = (lnValue: number): number => Math.exp(response.lnLight(Math.exp(lnValue)));
     const meanLight = pictures.map(({ tones }) =>
       tones.reduce((sum, { lnValue, share }) => sum + share * lightOf(lnValue), 0),
@@ -149,8 +149,8 @@ export function fitStrip(
       const seen = pictures[p]?.light?.[i];
       if (seen === undefined) return Number.NaN;
       let ln = seen.lnValue;
-      for (let cause = 0; cause < (causes[p] ?? 0); cause++)
-        ln += (seen.shared[cause] ?? 0) * (z[(atLight[p] ?? 0) + cause] ?? 0);
+      for (let cause = 0; cause < (causes[p] as number); cause++)
+        ln += (seen.shared[cause] as number) * (z[(atLight[p] as number) + cause] as number);
       return lightOf(ln);
     };
     const residuals: number[] = [];
@@ -162,17 +162,17 @@ export function fitStrip(
       scale.push(sd);
     };
     pictures.forEach((picture, p) => {
-      const veil = glare * (meanLight[p] ?? 0);
-      const exposure = z[atExposure + p] ?? 0;
+      const veil = glare * (meanLight[p] as number);
+      const exposure = z[atExposure + p] as number;
       picture.patches.forEach((patch, i) => {
         if (patch === null) return;
         const light = lightOf(patch.lnValue);
         const own = Math.max(light - veil, LEAST_OWN * light);
-        const base = glare * (meanLight[reference] ?? 0);
+        const base = glare * (meanLight[reference] as number);
         const bare = picture.light === null ? (bareOf(reference, i) - base) * Math.exp(exposure) : bareOf(p, i) - veil;
         const noise = (patch.lnSe * response.slopeAt(Math.exp(patch.lnValue)) * light) / own;
         const sd = Math.hypot(noise, PATCH_LN_SD);
-        add((Math.log(own / Math.max(1e-12, bare)) + Math.LN10 * (z[i] ?? 0)) / sd, i, Math.LN10 / sd);
+        add((Math.log(own / Math.max(1e-12, bare)) + Math.LN10 * (z[i] as number)) / sd, i, Math.LN10 / sd);
       });
       if (p !== reference && picture.light !== null && count > 0) {
         const middle = Math.floor(count / 2);
@@ -187,7 +187,7 @@ export function fitStrip(
       }
     });
     for (const { patch, unitShare, offsetD, sdD } of known)
-      add(((z[patch] ?? 0) - unitShare * (z[atUnit] ?? 0) - offsetD) / sdD);
+      add(((z[patch] as number) - unitShare * (z[atUnit] as number) - offsetD) / sdD);
     return { residuals, densityOf, scale };
   };
 
@@ -207,26 +207,26 @@ export function fitStrip(
     const gradient = new Float64Array(size);
     let right = 0;
     for (let i = 0; i < count; i++) {
-      const off = ((at[i] ?? 0) - ANY_D.mean) / ANY_D.sd;
+      const off = ((at[i] as number) - ANY_D.mean) / ANY_D.sd;
       gradient[i] = off / ANY_D.sd;
       right += off * off;
     }
     for (let a = 0; a < RESPONSE_SIZE; a++) {
       let sum = 0;
       for (let b = 0; b < RESPONSE_SIZE; b++)
-        sum += precision.get(a, b) * ((at[atResponse + b] ?? 0) - (belief.response.mean[b] ?? 0));
+        sum += precision.get(a, b) * ((at[atResponse + b] as number) - (belief.response.mean[b] as number));
       gradient[atResponse + a] = sum;
-      right += sum * ((at[atResponse + a] ?? 0) - (belief.response.mean[a] ?? 0));
+      right += sum * ((at[atResponse + a] as number) - (belief.response.mean[a] as number));
     }
-    const glareOff = ((at[atGlare] ?? 0) - belief.lnGlare.mean) / belief.lnGlare.sd;
+    const glareOff = ((at[atGlare] as number) - belief.lnGlare.mean) / belief.lnGlare.sd;
     gradient[atGlare] = glareOff / belief.lnGlare.sd;
     right += glareOff * glareOff;
-    const unitOff = ((at[atUnit] ?? 0) - 0.5) / 3;
+    const unitOff = ((at[atUnit] as number) - 0.5) / 3;
     gradient[atUnit] = unitOff / 3;
     right += unitOff * unitOff;
     for (let one = atUnit + 1; one < size; one++) {
-      gradient[one] = at[one] ?? 0;
-      right += (at[one] ?? 0) ** 2;
+      gradient[one] = at[one] as number;
+      right += (at[one] as number) ** 2;
     }
     return { right, gradient };
   };
@@ -235,15 +235,15 @@ export function fitStrip(
     const rows = here.residuals.length;
     const jacobian = new Matrix(rows, size);
     for (let column = count; column < size; column++) {
-      const before = at[column] ?? 0;
+      const before = at[column] as number;
       at[column] = before + STEP;
       const moved = residualsAt(at).residuals;
       at[column] = before;
       for (let row = 0; row < rows; row++)
-        jacobian.set(row, column, ((moved[row] ?? 0) - (here.residuals[row] ?? 0)) / STEP);
+        jacobian.set(row, column, ((moved[row] as number) - (here.residuals[row] as number)) / STEP);
     }
     here.densityOf.forEach((patch, row) => {
-      if (patch !== null) jacobian.set(row, patch, here.scale[row] ?? 0);
+      if (patch !== null) jacobian.set(row, patch, here.scale[row] as number);
     });
     // Known densities come last, one row each.
     known.forEach(({ patch, sdD }, at_) => jacobian.set(rows - known.length + at_, patch, 1 / sdD));
@@ -258,7 +258,7 @@ export function fitStrip(
     const gradient = priorOf(at).gradient;
     for (let row = 0; row < rows; row++)
       for (let column = 0; column < size; column++)
-        gradient[column] = (gradient[column] ?? 0) + jacobian.get(row, column) * (here.residuals[row] ?? 0);
+        gradient[column] = (gradient[column] as number) + jacobian.get(row, column) * (here.residuals[row] as number);
     return { normal, gradient, residuals: here.residuals };
   };
 
@@ -271,7 +271,7 @@ export function fitStrip(
     let length = 1;
     let taken = false;
     for (; length > 0.05 && !taken; length /= 2) {
-      const next = z.map((value, at) => value - length * (step[at] ?? 0));
+      const next = z.map((value, at) => value - length * (step[at] as number));
       const there = costOf(next, residualsAt(next).residuals);
       if (there <= cost + 1e-9) {
         z.set(next);
@@ -293,13 +293,13 @@ export function fitStrip(
     densitiesD: [...z.subarray(0, count)],
     covariance: count === 0 ? new Matrix(0, 0) : whole.subMatrix(0, count - 1, 0, count - 1),
     ownCovariance: count === 0 ? new Matrix(0, 0) : own.subMatrix(0, count - 1, 0, count - 1),
-    glareShare: glareShares(pictures, response, Math.exp(z[atGlare] ?? 0), count),
+    glareShare: glareShares(pictures, response, Math.exp(z[atGlare] as number), count),
     camera: {
       response: {
         mean: [...z.subarray(atResponse, atGlare)],
         covariance: whole.subMatrix(atResponse, atGlare - 1, atResponse, atGlare - 1).to2DArray(),
       },
-      lnGlare: { mean: z[atGlare] ?? 0, sd: Math.sqrt(whole.get(atGlare, atGlare)) },
+      lnGlare: { mean: z[atGlare] as number, sd: Math.sqrt(whole.get(atGlare, atGlare)) },
     },
   };
 }
@@ -333,7 +333,7 @@ function glareShares(pictures: readonly PictureRead[], response: Response, glare
       1,
       ...pictures.flatMap(({ patches }, p) => {
         const patch = patches[i];
-        return patch == null ? [] : [(veils[p] ?? 0) / lightOf(patch.lnValue)];
+        return patch == null ? [] : [(veils[p] as number) / lightOf(patch.lnValue)];
       }),
     ),
   );

@@ -74,18 +74,18 @@ function tonesOf(
     let code = 0;
     shares.forEach((share, index) => {
       if (share === 0) return;
-      code = data[pixel * channels + index] ?? 0;
+      code = data[pixel * channels + index] as number;
       value += share * linear(code);
     });
     looked += 1;
     if (value <= linear(1)) black += 1;
     if (code >= 0.995 * maximum) white += 1;
     const bin = Math.min(BINS - 1, Math.max(0, Math.floor(BINS * (1 - Math.log(Math.max(value, 1e-9)) / LN_DARKEST))));
-    sums[bin] = (sums[bin] ?? 0) + value;
-    counts[bin] = (counts[bin] ?? 0) + 1;
+    sums[bin] = (sums[bin] as number) + value;
+    counts[bin] = (counts[bin] as number) + 1;
   }
   const tones = [...counts].flatMap((count, bin) =>
-    count === 0 ? [] : [{ lnValue: Math.log(Math.max(1e-6, (sums[bin] ?? 0) / count)), share: count / looked }],
+    count === 0 ? [] : [{ lnValue: Math.log(Math.max(1e-6, (sums[bin] as number) / count)), share: count / looked }],
   );
   return { tones, blackShare: black / looked, whiteShare: white / looked };
 }

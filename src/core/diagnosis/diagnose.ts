@@ -13,7 +13,7 @@ export interface Suspect {
 function likelihood(id: CauseId, question: QuestionId, answer: string): number {
   const { says }: Cause = causes[id];
   const table: Record<string, number> = says[question] ?? usual[question];
-  return table[answer] ?? 0;
+  return table[answer] as number;
 }
 
 /**

@@ -217,7 +217,7 @@ function timeQuantiles(
 ): (p: number) => number {
   const centres = Float64Array.from(
     films,
-    (film, n) => Math.log(timeWanted(film, wanted)) - perLnRate * (lnRateOff[n] ?? 0),
+    (film, n) => Math.log(timeWanted(film, wanted)) - perLnRate * (lnRateOff[n] as number),
   );
   return (p) => Math.exp(mixtureQuantile(centres, Math.abs(perLnRate) * lnRateSd, p));
 }
@@ -226,7 +226,7 @@ function timeQuantiles(
 function ageRange({ situation, mean, covariance }: Posterior): Range {
   const { conditions, unknowns } = situation;
   const index = unknowns.findIndex(({ id }) => id === 'agePosition');
-  const [centre, sd] = index === -1 ? [0, 0] : [mean[index] ?? 0, Math.sqrt(covariance.get(index, index))];
+  const [centre, sd] = index === -1 ? [0, 0] : [mean[index] as number, Math.sqrt(covariance.get(index, index))];
   return {
     value: conditions.ageAt(centre),
     low: conditions.ageAt(centre - Z80 * sd),
@@ -256,7 +256,7 @@ function ledger(
   const moved = timesCovariance(posterior, lnTimeSlopes);
   const shares = posterior.situation.unknowns.map(({ id }, index) => ({
     row: parameters[id].row,
-    share: Math.max(0, (lnTimeSlopes[index] ?? 0) * (moved[index] ?? 0)),
+    share: Math.max(0, (lnTimeSlopes[index] as number) * (moved[index] as number)),
   }));
   const total = shares.reduce((sum, { share }) => sum + share, 0);
   const knownBase = fit.released.has(pairKey(request));

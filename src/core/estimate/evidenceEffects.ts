@@ -35,18 +35,18 @@ function timeWithout({ covariances, posterior, wanted }: EstimateContext, rows: 
   for (const { keys: rowKeys, values, residual, weight } of rows) {
     const j = new Float64Array(keys.length);
     rowKeys.forEach((key, index) => {
-      j[indexOf.get(key) ?? 0] = values[index] ?? 0;
+      j[indexOf.get(key) as number] = values[index] as number;
     });
     const shared = times(covariance, j);
     const left = Math.max(1e-6, 1 - weight * dot(shared, j));
     const residualNow = residual + dot(shift, j);
     for (let a = 0; a < keys.length; a++) {
-      shift[a] = (shift[a] ?? 0) + ((shared[a] ?? 0) * weight * residualNow) / left;
+      shift[a] = (shift[a] as number) + ((shared[a] as number) * weight * residualNow) / left;
       const line = covariance[a] as Float64Array;
       for (let b = 0; b < keys.length; b++)
-        line[b] = (line[b] ?? 0) + (weight * (shared[a] ?? 0) * (shared[b] ?? 0)) / left;
+        line[b] = (line[b] as number) + (weight * (shared[a] as number) * (shared[b] as number)) / left;
     }
   }
-  const z = Float64Array.from(mean, (value, index) => value + (shift[index] ?? 0));
+  const z = Float64Array.from(mean, (value, index) => value + (shift[index] as number));
   return drawTime(situation.conditions, wanted, deviationsOf(situation, z)).timeMin;
 }

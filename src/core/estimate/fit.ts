@@ -119,7 +119,7 @@ export function fitEvidence(
     released,
     converged: fitted.converged,
     conflicts: readings.flatMap(({ pieceId, measure }, index): Conflict[] => {
-      const distance = distances[index] ?? 0;
+      const distance = distances[index] as number;
       if (Math.abs(distance) <= CONFLICT_SD) return [];
       return [{ pieceId, measure, distanceSd: Math.abs(distance), above: distance < 0, weight: weights[index] ?? 1 }];
     }),
@@ -137,7 +137,7 @@ export function fitEvidence(
       measure,
       keys: (rows[index]?.places ?? []).map((place) => keys.get(placeName(place)) ?? ''),
       values: rows[index]?.values ?? new Float64Array(0),
-      residual: residuals[index] ?? 0,
+      residual: residuals[index] as number,
       weight: weights[index] ?? 1,
     })),
   };
@@ -198,14 +198,14 @@ function placesOf(observations: readonly Observation[]): Places {
   for (const [key, { stocks, pieces }] of touchedBy) {
     const [[stockId = ''], [piece = 0]] = [[...stocks], [...pieces]];
     if (pieces.size === 1) {
-      of.set(key, privatePlace(piece, privateSizes[piece] ?? 0));
-      privateSizes[piece] = (privateSizes[piece] ?? 0) + 1;
+      of.set(key, privatePlace(piece, privateSizes[piece] as number));
+      privateSizes[piece] = (privateSizes[piece] as number) + 1;
     } else if (stocks.size > 1) {
       of.set(key, { group: -1, at: borderSize++ });
     } else {
       const group = groups.get(stockId) ?? groupSizes.push(0) - 1;
       groups.set(stockId, group);
-      const at = groupSizes[group] ?? 0;
+      const at = groupSizes[group] as number;
       groupSizes[group] = at + 1;
       of.set(key, { group, at });
     }
@@ -252,7 +252,7 @@ function leastSquares(observations: readonly Observation[], { of, shape }: Place
       const { readings } = one.observation;
       const found = residualsOf(one, z, withRows);
       for (let r = 0; r < readings.length; r++) {
-        residuals[at + r] = found.residuals[r] ?? 0;
+        residuals[at + r] = found.residuals[r] as number;
         if (withRows) rows.push({ places: one.places, values: found.slopes[r] as Float64Array });
       }
       at += readings.length;
@@ -298,7 +298,7 @@ function residualsOf(
     moved[situation] = develop(situation);
     own.lnRun -= STEP;
     const made = new Float64Array(readings.length);
-    for (let r = 0; r < made.length; r++) made[r] = (residualAt(r, moved) - (residuals[r] ?? 0)) / STEP;
+    for (let r = 0; r < made.length; r++) made[r] = (residualAt(r, moved) - (residuals[r] as number)) / STEP;
     moved[situation] = films[situation] as Development;
     paces[situation] = made;
     return made;
@@ -311,7 +311,7 @@ function residualsOf(
       enters.length > 1 ? null : lnRateSlope(conditions, deviations[enter.situation] as Deviations, enter);
     if (quickens !== null) {
       const pace = paceOf(enter.situation);
-      for (let r = 0; r < slopes.length; r++) (slopes[r] as Float64Array)[column] = quickens * (pace[r] ?? 0);
+      for (let r = 0; r < slopes.length; r++) (slopes[r] as Float64Array)[column] = quickens * (pace[r] as number);
       continue;
     }
     for (const { situation, id, sd } of enters) {
@@ -326,7 +326,7 @@ function residualsOf(
       own[id] = before;
     }
     for (let r = 0; r < slopes.length; r++)
-      (slopes[r] as Float64Array)[column] = (residualAt(r, moved) - (residuals[r] ?? 0)) / STEP;
+      (slopes[r] as Float64Array)[column] = (residualAt(r, moved) - (residuals[r] as number)) / STEP;
     for (const { situation } of enters) moved[situation] = films[situation] as Development;
   }
   return { residuals, slopes };
@@ -356,7 +356,7 @@ function lnRateSlope(
  */
 function distancesOf({ residuals, rows, factored }: Fitted, weights: readonly number[]): number[] {
   return rows.map(({ values }, index) => {
-    const residual = residuals[index] ?? 0;
+    const residual = residuals[index] as number;
     const weight = weights[index] ?? 1;
     // By the prior alone the reading would have this variance; evidence only makes it smaller.
     const prior = values.reduce((sum, value) => sum + value * value, 0);

@@ -36,7 +36,7 @@ export function gradientCurve(
   const spread = timesMin.map((timeMin) => Float64Array.from(films.map((film) => film.netGradientAt(timeMin))).sort());
   /** An end of the band: on its own side of the curve, and as much farther out as the bench's bands are drawn wider. */
   const off = (values: Float64Array, index: number, p: number): number => {
-    const centre = net[index] ?? 0;
+    const centre = net[index] as number;
     const away = sampleQuantile(values, p) - centre;
     return Math.max(0, centre + estimate.widening * (p < 0.5 ? Math.min(0, away) : Math.max(0, away)));
   };

@@ -140,14 +140,17 @@ function varianceAfter(
   // What happens in one run only is new in the run to come.
   const size = keys.length;
   const covariance = covariances(keys);
-  const time = Float64Array.from(keys, (key) => slopes[timeKeys.indexOf(key)] ?? 0);
+  const slopeOf = new Map(timeKeys.map((key, index) => [key, slopes[index] as number]));
+  // What the time does not hang on has no slope, and neither has what a row does not.
+  const time = Float64Array.from(keys, (key) => slopeOf.get(key) ?? 0);
   for (const row of rows) {
     const j = Float64Array.from(keys, (key) => row.slopes.get(key) ?? 0);
     const shared = times(covariance, j);
     const variance = dot(shared, j) + row.sd ** 2;
     for (let a = 0; a < size; a++) {
       const line = covariance[a] as Float64Array;
-      for (let b = 0; b < size; b++) line[b] = (line[b] ?? 0) - ((shared[a] ?? 0) * (shared[b] ?? 0)) / variance;
+      for (let b = 0; b < size; b++)
+        line[b] = (line[b] as number) - ((shared[a] as number) * (shared[b] as number)) / variance;
     }
   }
   return dot(times(covariance, time), time);

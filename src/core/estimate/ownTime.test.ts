@@ -5,7 +5,7 @@ import { isGuess } from './isGuess';
 import { estimateWith } from './learned';
 import { ownTimeOutlook } from './ownTime';
 import { piecesOf } from './pieces';
-import { study } from './study';
+import { analysis } from './analysis';
 
 const request = sampleRequest({ age: roomYears(31), strategy: { id: 'extend' } });
 const worked = workOut(request);
@@ -17,7 +17,7 @@ describe('a time of one’s own beside the estimate', () => {
     expect(own).toMatchObject({ ratio: 1, place: 'inside' });
     expect(own.netGradient).toBeCloseTo(worked.estimate.gradient.net, 9);
     expect(own.baseFogD).toBeCloseTo(worked.estimate.baseFogD.value, 9);
-    const chosen = study(request).strategies.outlooks.find(({ id }) => id === 'extend');
+    const chosen = analysis(request).strategies.outlooks.find(({ id }) => id === 'extend');
     expect(own.densities).toEqual(chosen?.densities);
     expect(own.shadows).toEqual(chosen?.shadows);
   });
@@ -32,19 +32,19 @@ describe('a time of one’s own beside the estimate', () => {
     expect(ownTimeOutlook(worked, band.highMin * 1.01).place).toBe('longer');
     expect(ownTimeOutlook(worked, band.highMin).place).toBe('inside');
   });
-  test('the curve of a study reaches beyond it, and without one there is none', () => {
-    const own = study(request, undefined, undefined, band.highMin * 3);
+  test('the curve of an analysis reaches beyond it, and without one there is none', () => {
+    const own = analysis(request, undefined, undefined, band.highMin * 3);
     expect(own.curve.timesMin.at(-1)).toBeGreaterThan(band.highMin * 3);
     expect(own.own?.timeMin).toBe(band.highMin * 3);
-    expect(study(request).own).toBeNull();
+    expect(analysis(request).own).toBeNull();
   });
   test('a clip is shown as the film would be after nine tenths of the time: softer, and no more fogged', () => {
-    const { clip, estimate } = study(request);
+    const { clip, estimate } = analysis(request);
     expect(clip.timeMin).toBeCloseTo(0.9 * estimate.timeMin, 9);
     expect(clip.place).toBe('inside');
     expect(clip.netGradient).toBeLessThan(estimate.gradient.net);
     expect(clip.baseFogD).toBeLessThanOrEqual(estimate.baseFogD.value);
-    expect(clip).toEqual(study(request, undefined, undefined, clip.timeMin).own);
+    expect(clip).toEqual(analysis(request, undefined, undefined, clip.timeMin).own);
   });
 });
 

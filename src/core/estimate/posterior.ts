@@ -42,7 +42,7 @@ export function deviationsOf({ unknowns }: Situation, z: ArrayLike<number>): Dev
   const deviations = noDeviations();
   for (let index = 0; index < unknowns.length; index++) {
     const { id, sd } = unknowns[index] as Situation['unknowns'][number];
-    deviations[id] = sd * (z[index] ?? 0);
+    deviations[id] = sd * (z[index] as number);
   }
   return deviations;
 }
@@ -86,7 +86,7 @@ export function slopesOf(
   const own = (index: number): number[] => {
     const [up, down] = [moved(index, 1, () => model(deviations)), moved(index, -1, () => model(deviations))];
     const apart = 2 * Math.sqrt(covariance.get(index, index));
-    return up.map((value, figure) => (value - (down[figure] ?? 0)) / apart);
+    return up.map((value, figure) => (value - (down[figure] as number)) / apart);
   };
   const lnRate = unknowns.map(({ id, sd }, index): number | null => {
     const sign = rateSign[id];
@@ -102,11 +102,11 @@ export function slopesOf(
   const count = (byWidest ?? byUnknown.find((found) => found !== null) ?? model(deviations)).length;
   const figures = Array.from({ length: count }, (_, figure): FigureSlopes => {
     // Without a pace there is nothing to try: a time goes as one over the rate.
-    const perLnRate = widest === null ? -1 : (byWidest?.[figure] ?? 0) / (widest.sign * widest.sd);
+    const perLnRate = widest === null ? -1 : (byWidest?.[figure] as number) / (widest.sign * widest.sd);
     return {
       perLnRate,
       byUnknown: Float64Array.from(lnRate, (slope, index) =>
-        slope === null ? (byUnknown[index]?.[figure] ?? 0) : slope * perLnRate,
+        slope === null ? (byUnknown[index]?.[figure] as number) : slope * perLnRate,
       ),
     };
   });
@@ -130,7 +130,8 @@ function widestPace({ unknowns }: Situation, covariance: Matrix): { index: numbe
 export function timesCovariance({ covariance }: Posterior, vector: Float64Array): Float64Array {
   return Float64Array.from(vector, (_, row) => {
     let sum = 0;
-    for (let column = 0; column < vector.length; column++) sum += covariance.get(row, column) * (vector[column] ?? 0);
+    for (let column = 0; column < vector.length; column++)
+      sum += covariance.get(row, column) * (vector[column] as number);
     return sum;
   });
 }
@@ -169,9 +170,9 @@ export function draws(posterior: Posterior, slopes: Slopes, lnTime: FigureSlopes
 
   const direction = new Float64Array(size + 1);
   for (let row = 0; row < size; row++) {
-    const slope = lnTime.byUnknown[drawn[row] ?? 0] ?? 0;
-    for (let i = 0; i <= row; i++) direction[i] = (direction[i] ?? 0) + (lower[row * size + i] ?? 0) * slope;
-    direction[row] = (direction[row] ?? 0) + (ofRate[row] ?? 0) * lnTime.perLnRate;
+    const slope = lnTime.byUnknown[drawn[row] as number] as number;
+    for (let i = 0; i <= row; i++) direction[i] = (direction[i] as number) + (lower[row * size + i] as number) * slope;
+    direction[row] = (direction[row] as number) + (ofRate[row] as number) * lnTime.perLnRate;
   }
   const length = Math.hypot(...direction);
   const unit = direction.map((value) => (length === 0 ? 0 : value / length));
@@ -189,30 +190,31 @@ export function draws(posterior: Posterior, slopes: Slopes, lnTime: FigureSlopes
   const strips = strata(count);
   const deviations = normalPoints(size + 1, count).map((raw, n): Deviations => {
     let share = 0;
-    for (let i = 0; i < size; i++) share += (raw[i] ?? 0) * (unit[i] ?? 0);
-    const shift = length === 0 ? 0 : (strips[n] ?? 0) - share;
-    for (let i = 0; i <= size; i++) point[i] = (raw[i] ?? 0) + shift * (unit[i] ?? 0);
+    for (let i = 0; i < size; i++) share += (raw[i] as number) * (unit[i] as number);
+    const shift = length === 0 ? 0 : (strips[n] as number) - share;
+    for (let i = 0; i <= size; i++) point[i] = (raw[i] as number) + shift * (unit[i] as number);
     const one = { ...base };
-    let lnRate = restSd * (point[size] ?? 0);
+    let lnRate = restSd * (point[size] as number);
     lnRateOff[n] = lnRate;
     for (let row = 0; row < size; row++) {
       let sum = 0;
-      for (let i = firstOf[row] ?? 0; i <= row; i++) sum += (lower[row * size + i] ?? 0) * (point[i] ?? 0);
-      one[ids[row] as ParameterId] += (sds[row] ?? 0) * sum;
+      for (let i = firstOf[row] as number; i <= row; i++)
+        sum += (lower[row * size + i] as number) * (point[i] as number);
+      one[ids[row] as ParameterId] += (sds[row] as number) * sum;
       places[n * (size + 1) + row] = sum;
-      lnRate += (ofRate[row] ?? 0) * (point[row] ?? 0);
+      lnRate += (ofRate[row] as number) * (point[row] as number);
     }
     one.lnRun += lnRate;
     places[n * (size + 1) + size] = lnRate;
     return one;
   });
   const along = ({ byUnknown, perLnRate }: FigureSlopes): Float64Array => {
-    const weights = Float64Array.from([...drawn.map((index) => byUnknown[index] ?? 0), perLnRate]);
+    const weights = Float64Array.from([...drawn.map((index) => byUnknown[index] as number), perLnRate]);
     const moving = [...weights.keys()].filter((row) => weights[row] !== 0);
     const moves = new Float64Array(count);
     for (const row of moving)
       for (let n = 0; n < count; n++)
-        moves[n] = (moves[n] ?? 0) + (weights[row] ?? 0) * (places[n * (size + 1) + row] ?? 0);
+        moves[n] = (moves[n] as number) + (weights[row] as number) * (places[n * (size + 1) + row] as number);
     return moves;
   };
   return { deviations, lnRateOff, lnRateSd: restSd, along };
@@ -231,23 +233,23 @@ function drawnFactor(
 ): { lower: Float64Array; ofRate: Float64Array; restSd: number } {
   const size = drawn.length;
   const together = (index: number): number =>
-    isPace.reduce((sum, pace, at) => (pace ? sum + covariance.get(index, at) * (lnRate[at] ?? 0) : sum), 0);
+    isPace.reduce((sum, pace, at) => (pace ? sum + covariance.get(index, at) * (lnRate[at] as number) : sum), 0);
   const lower = new Float64Array(size * size);
   for (let row = 0; row < size; row++) {
     for (let column = 0; column <= row; column++) {
-      let left = covariance.get(drawn[row] ?? 0, drawn[column] ?? 0);
-      for (let i = 0; i < column; i++) left -= (lower[row * size + i] ?? 0) * (lower[column * size + i] ?? 0);
+      let left = covariance.get(drawn[row] as number, drawn[column] as number);
+      for (let i = 0; i < column; i++) left -= (lower[row * size + i] as number) * (lower[column * size + i] as number);
       lower[row * size + column] =
         row === column ? Math.sqrt(Math.max(LEAST_VARIANCE, left)) : left / (lower[column * size + column] ?? 1);
     }
   }
   const ofRate = new Float64Array(size);
   for (let row = 0; row < size; row++) {
-    let left = together(drawn[row] ?? 0);
-    for (let i = 0; i < row; i++) left -= (lower[row * size + i] ?? 0) * (ofRate[i] ?? 0);
+    let left = together(drawn[row] as number);
+    for (let i = 0; i < row; i++) left -= (lower[row * size + i] as number) * (ofRate[i] as number);
     ofRate[row] = left / (lower[row * size + row] ?? 1);
   }
-  let variance = isPace.reduce((sum, pace, at) => (pace ? sum + (lnRate[at] ?? 0) * together(at) : sum), 0);
+  let variance = isPace.reduce((sum, pace, at) => (pace ? sum + (lnRate[at] as number) * together(at) : sum), 0);
   for (const part of ofRate) variance -= part * part;
   return { lower, ofRate, restSd: Math.sqrt(Math.max(LEAST_VARIANCE, variance)) };
 }

@@ -5,7 +5,7 @@ import { estimate, fitOf, workOut } from './estimate';
 import type { EstimateRequestInput } from './request';
 import { STAND_LONGEST_MIN, STAND_SHORTEST_MIN, standDeveloper, standTime } from './stand';
 import { compareStrategies } from './strategies';
-import { study } from './study';
+import { analysis } from './analysis';
 
 const compare = (part: Partial<EstimateRequestInput>) => {
   const request = sampleRequest(part);
@@ -119,8 +119,8 @@ describe('a drifting bath', () => {
     expect(estimate(sampleRequest({ temperatureC: 24, ambientC: 16 })).gradient.net).toBeCloseTo(0.58, 6));
 });
 
-test('a study carries everything that is shown, with the marks of its own readings', () => {
-  const whole = study(
+test('an analysis carries everything that is shown, with the marks of its own readings', () => {
+  const whole = analysis(
     sampleRequest({
       age: roomYears(20),
       evidence: [{ kind: 'clip', id: 'c', timeMin: 10, gradient: 0.4, method: 'eye', setting: { temperatureC: 24 } }],

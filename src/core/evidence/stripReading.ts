@@ -54,7 +54,7 @@ export function stripReading(
   const rise = (sound.at(-1)?.densityD ?? 0) - (sound[0]?.densityD ?? 0);
   const relative = plan.logH !== null && plan.meteredIso === null;
   const logH = plan.logH === null ? null : relative && rise < 0 ? [...plan.logH].reverse() : plan.logH;
-  const exposureRise = (logH?.at(-1) ?? 0) - (logH?.[0] ?? 0);
+  const exposureRise = (logH?.at(-1) ?? 0) - (logH?.[0] as number);
   const curve = curveOf(base, steps, logH, covariance, ownCovariance);
   return {
     clear: base,
@@ -87,7 +87,7 @@ function curveOf(
     if (exposure !== undefined && atLeast !== true) places.push({ densityD, logH: exposure, at });
     at += 1;
   });
-  const pick = (matrix: number[][]): number[][] => places.map((a) => places.map((b) => matrix[a.at]?.[b.at] ?? 0));
+  const pick = (matrix: number[][]): number[][] => places.map((a) => places.map((b) => matrix[a.at]?.[b.at] as number));
   return curveWithDoubt(
     {
       densitiesD: places.map(({ densityD }) => densityD),

@@ -64,7 +64,7 @@ function fromWindow({ made, stays, nowYear }: NonNullable<FilmAge['dated']>): Ag
           stays.map(({ temperatureC, temperatureSdC }, index) => ({
             temperatureC,
             temperatureSdC,
-            roomYears: parts[index]?.roomYears ?? 0,
+            roomYears: (parts[index] as (typeof parts)[number]).roomYears,
           })),
           roomYears,
         ),
@@ -136,7 +136,7 @@ function distributionOf(possible: readonly Possible[]): AgeDistribution {
   return {
     at: (position) => between(table, position),
     medianRoomYears: between(table, 0),
-    inDoubt: (table.at(-1) ?? 0) > (table[0] ?? 0),
+    inDoubt: (table.at(-1) ?? 0) > (table[0] as number),
     calendarYears,
   };
 }
@@ -169,13 +169,13 @@ function quantilesOf(sorted: readonly Weighed[], probabilities: Float64Array): F
 }
 
 function quantileOf(sorted: readonly Weighed[], p: number): number {
-  return quantilesOf(sorted, Float64Array.of(p))[0] ?? 0;
+  return quantilesOf(sorted, Float64Array.of(p))[0] as number;
 }
 
 /** Reads a table over the positions by straight lines; beyond its ends it goes on as at the ends. */
 function between(table: Float64Array, position: number): number {
   const at = (position + 3) * 10;
   const below = Math.max(0, Math.min(table.length - 2, Math.floor(at)));
-  const low = table[below] ?? 0;
+  const low = table[below] as number;
   return Math.max(0, low + (at - below) * ((table[below + 1] ?? low) - low));
 }

@@ -69,13 +69,13 @@ function partOf(vector: ArrowheadVector, place: Place): Float64Array | undefined
 
 /** An element of a vector. */
 export function elementAt(vector: ArrowheadVector, place: Place): number {
-  return partOf(vector, place)?.[place.at] ?? 0;
+  return partOf(vector, place)?.[place.at] as number;
 }
 
 /** Adds to an element of a vector. */
 export function addTo(vector: ArrowheadVector, place: Place, value: number): void {
   const part = partOf(vector, place);
-  if (part !== undefined) part[place.at] = (part[place.at] ?? 0) + value;
+  if (part !== undefined) part[place.at] = (part[place.at] as number) + value;
 }
 
 /** A vector changed part by part. */
@@ -153,7 +153,7 @@ function sumOf({ groupSizes, borderSize }: ArrowheadMatrix, blocks: readonly Blo
     const inside = new SparsePart(places.length);
     const outside = new SparsePart(places.length);
     for (let i = 0; i < places.length; i++) {
-      const value = values[i] ?? 0;
+      const value = values[i] as number;
       const { group, at } = places[i] as Place;
       if (value === 0) continue;
       if (group >= 0) inside.add(at, value);
@@ -198,13 +198,13 @@ function sharedCovariance(factors: Factors, a: Place, b: Place): number {
     const at = active.of[a.at] ?? -1;
     if (b.group >= 0) return at < 0 ? 0 : -(groups[b.group] as Group).reachOf(b.at, column(at));
     const other = active.of[b.at] ?? -1;
-    return at < 0 || other < 0 ? Number(a.at === b.at) : (column(at)[other] ?? 0);
+    return at < 0 || other < 0 ? Number(a.at === b.at) : (column(at)[other] as number);
   }
   const [groupA, groupB] = [groups[a.group] as Group, groups[b.group] as Group];
   let sum = a.group === b.group ? elementOf(groupA.insideInverse(), a.at, b.at) : 0;
   for (let j = 0; j < groupB.touched.length; j++) {
     const w = groupB.reach(b.at, j);
-    if (w !== 0) sum += w * groupA.reachOf(a.at, column(groupB.touched[j] ?? 0));
+    if (w !== 0) sum += w * groupA.reachOf(a.at, column(groupB.touched[j] as number));
   }
   return sum;
 }
@@ -220,7 +220,8 @@ function covarianceOf(factors: Factors, blockOf: ReadonlyMap<number, PrivateBloc
   const follow = followRow(block, column);
   if (pieceA !== pieceB)
     return block.places.reduce(
-      (sum, place, s) => (follow[s] === 0 ? sum : sum + (follow[s] ?? 0) * covarianceOf(factors, blockOf, place, b)),
+      (sum, place, s) =>
+        follow[s] === 0 ? sum : sum + (follow[s] as number) * covarianceOf(factors, blockOf, place, b),
       0,
     );
   const other = followRow(block, block.ownAt.indexOf(b.at));
@@ -229,9 +230,9 @@ function covarianceOf(factors: Factors, blockOf: ReadonlyMap<number, PrivateBloc
       follow[s] === 0
         ? sum
         : sum +
-          (follow[s] ?? 0) *
+          (follow[s] as number) *
             block.places.reduce(
-              (inner, next, t) => inner + (other[t] ?? 0) * sharedCovariance(factors, place, next),
+              (inner, next, t) => inner + (other[t] as number) * sharedCovariance(factors, place, next),
               0,
             ),
     0,
@@ -250,7 +251,7 @@ function sharedVariance(
   const left = new Map<number, number>();
   let variance = 0;
   places.forEach((place, index) => {
-    const value = values[index] ?? 0;
+    const value = values[index] as number;
     if (value === 0) return;
     const at = place.group < 0 ? (active.of[place.at] ?? -1) : -1;
     if (place.group >= 0) inside[place.at] = value;
@@ -260,11 +261,11 @@ function sharedVariance(
   if (group !== undefined) {
     const own = group.insideInverse();
     for (let i = 0; i < inside.length; i++) {
-      const value = inside[i] ?? 0;
+      const value = inside[i] as number;
       if (value === 0) continue;
-      for (let j = 0; j < inside.length; j++) variance += value * (inside[j] ?? 0) * elementOf(own, i, j);
+      for (let j = 0; j < inside.length; j++) variance += value * (inside[j] as number) * elementOf(own, i, j);
       for (let j = 0; j < group.touched.length; j++)
-        left.set(group.touched[j] ?? 0, (left.get(group.touched[j] ?? 0) ?? 0) - value * group.reach(i, j));
+        left.set(group.touched[j] as number, (left.get(group.touched[j] as number) ?? 0) - value * group.reach(i, j));
     }
   }
   return variance + squaredLength(lower, left, size);
@@ -280,8 +281,9 @@ function solveShared({ groups, active, size, borderFactor }: Factors, right: Arr
   const own = groups.map((group, index) => {
     const rightGroup = right.groups[index] as Float64Array;
     for (let j = 0; j < group.touched.length; j++) {
-      const at = group.touched[j] ?? 0;
-      for (let i = 0; i < group.size; i++) reduced[at] = (reduced[at] ?? 0) - group.reach(i, j) * (rightGroup[i] ?? 0);
+      const at = group.touched[j] as number;
+      for (let i = 0; i < group.size; i++)
+        reduced[at] = (reduced[at] as number) - group.reach(i, j) * (rightGroup[i] as number);
     }
     return group.solveInside(rightGroup);
   });
@@ -291,13 +293,15 @@ function solveShared({ groups, active, size, borderFactor }: Factors, right: Arr
     const group = groups[index] as Group;
     for (let i = 0; i < group.size; i++) {
       for (let j = 0; j < group.touched.length; j++)
-        answer[i] = (answer[i] ?? 0) - group.reach(i, j) * (outer[group.touched[j] ?? 0] ?? 0);
+        answer[i] = (answer[i] as number) - group.reach(i, j) * (outer[group.touched[j] as number] as number);
     }
   });
   return {
     privates: right.privates,
     groups: own,
-    border: right.border.map((value, at) => ((active.of[at] ?? -1) < 0 ? value : (outer[active.of[at] ?? 0] ?? 0))),
+    border: right.border.map((value, at) =>
+      (active.of[at] ?? -1) < 0 ? value : (outer[active.of[at] as number] as number),
+    ),
   };
 }
 
@@ -309,12 +313,15 @@ function solveWhole(factors: Factors, blocks: readonly Block[], right: Arrowhead
     return block.own.map((_, i) =>
       b === undefined
         ? 0
-        : block.gain.reduce((sum, g, column) => sum + (g[i] ?? 0) * (b[block.ownAt[column] ?? 0] ?? 0), 0),
+        : block.gain.reduce(
+            (sum, g, column) => sum + (g[i] as number) * (b[block.ownAt[column] as number] as number),
+            0,
+          ),
     );
   });
   blocks.forEach(({ block }, k) =>
     block.shared.forEach((row, i) =>
-      block.places.forEach((place, s) => addTo(shared, place, -(row[s] ?? 0) * (pulls[k]?.[i] ?? 0))),
+      block.places.forEach((place, s) => addTo(shared, place, -(row[s] as number) * (pulls[k]?.[i] as number))),
     ),
   );
   const solved = solveShared(factors, shared);
@@ -324,13 +331,15 @@ function solveWhole(factors: Factors, blocks: readonly Block[], right: Arrowhead
     const b = right.privates[piece];
     if (own === undefined || b === undefined) continue;
     const along = block.shared.map((row, i) => {
-      const fromShared = block.places.reduce((sum, place, s) => sum + (row[s] ?? 0) * elementAt(solved, place), 0);
+      const fromShared = block.places.reduce((sum, place, s) => sum + (row[s] as number) * elementAt(solved, place), 0);
       return (
-        fromShared + block.ownAt.reduce((sum, at, column) => sum + (block.own[i]?.[column] ?? 0) * (b[at] ?? 0), 0)
+        fromShared +
+        block.ownAt.reduce((sum, at, column) => sum + (block.own[i]?.[column] as number) * (b[at] as number), 0)
       );
     });
     block.ownAt.forEach((at, column) => {
-      own[at] = (b[at] ?? 0) - along.reduce((sum, value, i) => sum + (block.gain[column]?.[i] ?? 0) * value, 0);
+      own[at] =
+        (b[at] as number) - along.reduce((sum, value, i) => sum + (block.gain[column]?.[i] as number) * value, 0);
     });
   }
   return { ...solved, privates };

@@ -4,7 +4,7 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 export type Rows = readonly (readonly number[])[];
 
 export function elementOf(rows: Rows, row: number, column: number): number {
-  return rows[row]?.[column] ?? 0;
+  return rows[row]?.[column] as number;
 }
 
 /** u·(L·Lᵀ)⁻¹·u for a sparse u: the squared length of L⁻¹·u. */
@@ -14,7 +14,7 @@ export function squaredLength(lower: Rows, sparse: ReadonlyMap<number, number>, 
   let sum = 0;
   for (let i = 0; i < size; i++) {
     const row = lower[i] ?? [];
-    let value = solved[i] ?? 0;
+    let value = solved[i] as number;
     for (let k = 0; k < i; k++) value -= (row[k] as number) * (solved[k] as number);
     value /= row[i] ?? 1;
     solved[i] = value;
@@ -55,10 +55,10 @@ export class Group {
     addSquare(this.inside, this.size, inside);
     const wide = this.touched.length;
     for (let j = 0; j < outside.count; j++) {
-      const column = this.columns.get(outside.at[j] ?? 0) ?? 0;
-      const value = outside.values[j] ?? 0;
+      const column = this.columns.get(outside.at[j] as number) as number;
+      const value = outside.values[j] as number;
       for (let i = 0; i < inside.count; i++)
-        add(this.coupling, (inside.at[i] ?? 0) * wide + column, value * (inside.values[i] ?? 0));
+        add(this.coupling, (inside.at[i] as number) * wide + column, value * (inside.values[i] as number));
     }
   }
 
@@ -98,7 +98,8 @@ export class Group {
   reachOf(row: number, column: Float64Array): number {
     const w = this.reached[row];
     let sum = 0;
-    if (w !== undefined) for (let j = 0; j < w.length; j++) sum += (w[j] ?? 0) * (column[this.touched[j] ?? 0] ?? 0);
+    if (w !== undefined)
+      for (let j = 0; j < w.length; j++) sum += (w[j] as number) * (column[this.touched[j] as number] as number);
     return sum;
   }
 }
@@ -124,15 +125,15 @@ export class SparsePart {
 /** Adds v·vᵀ to a square matrix that lies row by row. */
 export function addSquare(matrix: Float64Array, size: number, { at, values, count }: SparsePart): void {
   for (let i = 0; i < count; i++) {
-    const from = (at[i] ?? 0) * size;
-    const value = values[i] ?? 0;
-    for (let j = 0; j < count; j++) add(matrix, from + (at[j] ?? 0), value * (values[j] ?? 0));
+    const from = (at[i] as number) * size;
+    const value = values[i] as number;
+    for (let j = 0; j < count; j++) add(matrix, from + (at[j] as number), value * (values[j] as number));
   }
 }
 
 /** Adds to an element of a matrix that lies row by row. */
 export function add(matrix: Float64Array, at: number, value: number): void {
-  matrix[at] = (matrix[at] ?? 0) + value;
+  matrix[at] = (matrix[at] as number) + value;
 }
 
 /** The identity, row by row. */
@@ -146,6 +147,6 @@ export function identity(size: number): Float64Array {
 export function matrixOf(flat: Float64Array, rows: number, columns: number): Matrix {
   const made = new Matrix(rows, columns);
   for (let row = 0; row < rows; row++)
-    for (let column = 0; column < columns; column++) made.set(row, column, flat[row * columns + column] ?? 0);
+    for (let column = 0; column < columns; column++) made.set(row, column, flat[row * columns + column] as number);
   return made;
 }

@@ -25,6 +25,6 @@ export function controlledQuantile(values: Float64Array, line: Float64Array, sd:
     const slope = run > 0 ? Math.min(STEEPEST, between(sample) / run) : 0;
     const found = sampleQuantile(sample, p) + slope * (normalQuantile(p) * sd - sampleQuantile(known, p));
     // What no draw reaches may lie beyond what there can be.
-    return Math.min(Math.max(found, sample[0] ?? 0), sample.at(-1) ?? 0);
+    return Math.min(Math.max(found, sample[0] as number), sample.at(-1) ?? 0);
   };
 }

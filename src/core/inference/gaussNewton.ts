@@ -114,8 +114,8 @@ function downhill(
 ): ArrowheadVector {
   const right = mapVector(z, (part) => part.map((value) => -value));
   rows.forEach(({ places, values }, index) => {
-    const scaled = (weights[index] ?? 1) * (residuals[index] ?? 0);
-    places.forEach((place, i) => addTo(right, place, -scaled * (values[i] ?? 0)));
+    const scaled = (weights[index] ?? 1) * (residuals[index] as number);
+    places.forEach((place, i) => addTo(right, place, -scaled * (values[i] as number)));
   });
   return right;
 }
@@ -123,7 +123,7 @@ function downhill(
 function moved(z: ArrowheadVector, direction: ArrowheadVector, length: number): ArrowheadVector {
   return mapVector(z, (part, name, index) => {
     const by = name === 'border' ? direction.border : direction[name][index];
-    return part.map((value, at) => value + length * (by?.[at] ?? 0));
+    return part.map((value, at) => value + length * (by?.[at] as number));
   });
 }
 
@@ -141,7 +141,7 @@ function product(a: ArrowheadVector, b: ArrowheadVector): number {
   mapVector(a, (part, name, index) => {
     const other = name === 'border' ? b.border : b[name][index];
     part.forEach((value, at) => {
-      sum += value * (other?.[at] ?? 0);
+      sum += value * (other?.[at] as number);
     });
     return part;
   });

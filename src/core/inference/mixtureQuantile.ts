@@ -15,7 +15,7 @@ const TOLERANCE = 1e-6;
 export function mixtureQuantile(centres: Float64Array, sd: number, p: number): number {
   let [low, high, sum, squares] = [Infinity, -Infinity, 0, 0];
   for (let index = 0; index < centres.length; index++) {
-    const centre = centres[index] ?? 0;
+    const centre = centres[index] as number;
     low = Math.min(low, centre);
     high = Math.max(high, centre);
     sum += centre;
@@ -30,7 +30,7 @@ export function mixtureQuantile(centres: Float64Array, sd: number, p: number): n
     let below = 0;
     let density = 0;
     for (let index = 0; index < centres.length; index++) {
-      const off = (x - (centres[index] ?? 0)) / sd;
+      const off = (x - (centres[index] as number)) / sd;
       below += normalCumulative(off);
       density += Math.exp(-0.5 * off * off);
     }

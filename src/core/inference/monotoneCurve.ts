@@ -13,8 +13,8 @@ export interface MonotoneCurve {
  */
 export function monotoneCurve(xs: readonly number[], ys: readonly number[]): MonotoneCurve {
   const count = xs.length;
-  const x = (index: number): number => xs[index] ?? 0;
-  const y = (index: number): number => ys[index] ?? 0;
+  const x = (index: number): number => xs[index] as number;
+  const y = (index: number): number => ys[index] as number;
   const width = (index: number): number => x(index + 1) - x(index);
   const secant = (index: number): number => (y(index + 1) - y(index)) / width(index);
   const slopes = xs.map((_, index) => {
@@ -32,18 +32,18 @@ export function monotoneCurve(xs: readonly number[], ys: readonly number[]): Mon
   };
   return {
     at: (place) => {
-      if (place <= x(0)) return y(0) + (slopes[0] ?? 0) * (place - x(0));
-      if (place >= x(count - 1)) return y(count - 1) + (slopes[count - 1] ?? 0) * (place - x(count - 1));
+      if (place <= x(0)) return y(0) + (slopes[0] as number) * (place - x(0));
+      if (place >= x(count - 1)) return y(count - 1) + (slopes[count - 1] as number) * (place - x(count - 1));
       const piece = pieceOf(place);
-      const { a, b, slope } = cubic(secant(piece), width(piece), slopes[piece] ?? 0, slopes[piece + 1] ?? 0);
+      const { a, b, slope } = cubic(secant(piece), width(piece), slopes[piece] as number, slopes[piece + 1] as number);
       const u = place - x(piece);
       return y(piece) + u * (slope + u * (b + u * a));
     },
     slopeAt: (place) => {
-      if (place <= x(0)) return slopes[0] ?? 0;
-      if (place >= x(count - 1)) return slopes[count - 1] ?? 0;
+      if (place <= x(0)) return slopes[0] as number;
+      if (place >= x(count - 1)) return slopes[count - 1] as number;
       const piece = pieceOf(place);
-      const { a, b, slope } = cubic(secant(piece), width(piece), slopes[piece] ?? 0, slopes[piece + 1] ?? 0);
+      const { a, b, slope } = cubic(secant(piece), width(piece), slopes[piece] as number, slopes[piece + 1] as number);
       const u = place - x(piece);
       return slope + u * (2 * b + 3 * u * a);
     },

@@ -77,7 +77,7 @@ export function takePrivate(rows: readonly SparseRow[], weights: readonly number
   const gain = privateAt.map((_, p) => {
     const g = new Float64Array(count);
     for (let j = 0; j < count; j++)
-      for (let i = 0; i < count; i++) g[j] = (g[j] ?? 0) + (own[i]?.[p] ?? 0) * (inverse[i]?.[j] ?? 0);
+      for (let i = 0; i < count; i++) g[j] = (g[j] as number) + (own[i]?.[p] as number) * (inverse[i]?.[j] as number);
     return g;
   });
   return {
@@ -98,7 +98,7 @@ export function followRow({ shared, gain }: PrivateBlock, column: number): Float
   const row = new Float64Array(shared[0]?.length ?? 0);
   for (let s = 0; s < row.length; s++) {
     let sum = 0;
-    for (let i = 0; i < shared.length; i++) sum += (g[i] ?? 0) * (shared[i]?.[s] ?? 0);
+    for (let i = 0; i < shared.length; i++) sum += (g[i] as number) * (shared[i]?.[s] as number);
     row[s] = -sum;
   }
   return row;
@@ -107,7 +107,7 @@ export function followRow({ shared, gain }: PrivateBlock, column: number): Float
 /** What is left of the prior covariance of two private unknowns when the shared ones are known: (I − G·Jp). */
 export function ownCovariance({ own, gain }: PrivateBlock, a: number, b: number): number {
   const g = gain[a] as Float64Array;
-  return (a === b ? 1 : 0) - own.reduce((sum, row, i) => sum + (g[i] ?? 0) * (row[b] ?? 0), 0);
+  return (a === b ? 1 : 0) - own.reduce((sum, row, i) => sum + (g[i] as number) * (row[b] as number), 0);
 }
 
 /** A reading in terms of the shared unknowns alone, W⁻¹·V⁻¹·Js, and the variance that its private unknowns keep, W⁻¹ − W⁻¹·V⁻¹·W⁻¹. */
@@ -118,22 +118,22 @@ export function sharedReading(
   const own = noise[index] ?? 1;
   const row = new Float64Array(shared[0]?.length ?? 0);
   shared.forEach((other, k) => {
-    const factor = own * (inverse[index]?.[k] ?? 0);
-    for (let s = 0; s < row.length; s++) row[s] = (row[s] ?? 0) + factor * (other[s] ?? 0);
+    const factor = own * (inverse[index]?.[k] as number);
+    for (let s = 0; s < row.length; s++) row[s] = (row[s] as number) + factor * (other[s] as number);
   });
-  return { row, variance: own - own * own * (inverse[index]?.[index] ?? 0) };
+  return { row, variance: own - own * own * (inverse[index]?.[index] as number) };
 }
 
 /** Elements at the given places. A plain loop: this runs for every piece of a log. */
 function gather(values: Float64Array, at: readonly number[]): Float64Array {
   const out = new Float64Array(at.length);
-  for (let i = 0; i < out.length; i++) out[i] = values[at[i] ?? 0] ?? 0;
+  for (let i = 0; i < out.length; i++) out[i] = values[at[i] as number] as number;
   return out;
 }
 
 function dot(a: Float64Array, b: Float64Array): number {
   let sum = 0;
-  for (let i = 0; i < a.length; i++) sum += (a[i] ?? 0) * (b[i] ?? 0);
+  for (let i = 0; i < a.length; i++) sum += (a[i] as number) * (b[i] as number);
   return sum;
 }
 
@@ -142,8 +142,8 @@ function choleskySmall(matrix: readonly Float64Array[]): Float64Array[] {
   const lower = matrix.map((row) => new Float64Array(row.length));
   matrix.forEach((row, i) => {
     for (let j = 0; j <= i; j++) {
-      let sum = row[j] ?? 0;
-      for (let k = 0; k < j; k++) sum -= (lower[i]?.[k] ?? 0) * (lower[j]?.[k] ?? 0);
+      let sum = row[j] as number;
+      for (let k = 0; k < j; k++) sum -= (lower[i]?.[k] as number) * (lower[j]?.[k] as number);
       (lower[i] as Float64Array)[j] = i === j ? Math.sqrt(sum) : sum / (lower[j]?.[j] ?? 1);
     }
   });
@@ -156,12 +156,12 @@ function forward(lower: readonly Float64Array[], rows: readonly Float64Array[]):
   rows.forEach((row, i) => {
     const solved = row.slice();
     for (let k = 0; k < i; k++) {
-      const factor = lower[i]?.[k] ?? 0;
+      const factor = lower[i]?.[k] as number;
       const above = out[k] as Float64Array;
-      for (let s = 0; s < solved.length; s++) solved[s] = (solved[s] ?? 0) - factor * (above[s] ?? 0);
+      for (let s = 0; s < solved.length; s++) solved[s] = (solved[s] as number) - factor * (above[s] as number);
     }
     const diagonal = lower[i]?.[i] ?? 1;
-    for (let s = 0; s < solved.length; s++) solved[s] = (solved[s] ?? 0) / diagonal;
+    for (let s = 0; s < solved.length; s++) solved[s] = (solved[s] as number) / diagonal;
     out.push(solved);
   });
   return out;
@@ -173,12 +173,12 @@ function solveSmall(lower: readonly Float64Array[], column: number): Float64Arra
   const answer = new Float64Array(size);
   for (let i = 0; i < size; i++) {
     let sum = i === column ? 1 : 0;
-    for (let k = 0; k < i; k++) sum -= (lower[i]?.[k] ?? 0) * (answer[k] ?? 0);
+    for (let k = 0; k < i; k++) sum -= (lower[i]?.[k] as number) * (answer[k] as number);
     answer[i] = sum / (lower[i]?.[i] ?? 1);
   }
   for (let i = size - 1; i >= 0; i--) {
-    let sum = answer[i] ?? 0;
-    for (let k = i + 1; k < size; k++) sum -= (lower[k]?.[i] ?? 0) * (answer[k] ?? 0);
+    let sum = answer[i] as number;
+    for (let k = i + 1; k < size; k++) sum -= (lower[k]?.[i] as number) * (answer[k] as number);
     answer[i] = sum / (lower[i]?.[i] ?? 1);
   }
   return answer;

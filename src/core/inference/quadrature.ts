@@ -13,6 +13,6 @@ const WEIGHTS = [0.3478548451374538, 0.6521451548625461, 0.6521451548625461, 0.3
 export function integral(of: (x: number) => number, from: number, to: number): number {
   const half = (to - from) / 2;
   let sum = 0;
-  for (let i = 0; i < NODES.length; i++) sum += (WEIGHTS[i] ?? 0) * of(from + half * (1 + (NODES[i] ?? 0)));
+  for (let i = 0; i < NODES.length; i++) sum += (WEIGHTS[i] as number) * of(from + half * (1 + (NODES[i] as number)));
   return half * sum;
 }

@@ -44,7 +44,7 @@ export function normalPoints(dimensions: number, count: number): readonly Float6
     decorrelate(columns);
     if (sweep % 2 === 1) columns.reverse();
   }
-  const points = Array.from({ length: count }, (_, n) => Float64Array.from(columns, (column) => column[n] ?? 0));
+  const points = Array.from({ length: count }, (_, n) => Float64Array.from(columns, (column) => column[n] as number));
   pointTables.set(name, points);
   return points;
 }
@@ -57,8 +57,8 @@ function ranked(values: Float64Array): Float64Array {
   const column = new Float64Array(values.length);
   const strips = strata(values.length);
   [...values.keys()]
-    .sort((a, b) => (values[a] ?? 0) - (values[b] ?? 0))
-    .forEach((n, rank) => (column[n] = strips[rank] ?? 0));
+    .sort((a, b) => (values[a] as number) - (values[b] as number))
+    .forEach((n, rank) => (column[n] = strips[rank] as number));
   return column;
 }
 
@@ -73,10 +73,10 @@ function decorrelate(columns: Float64Array[]): void {
       let product = 0;
       let square = 0;
       for (let n = 0; n < left.length; n++) {
-        product += (left[n] ?? 0) * (before[n] ?? 0);
-        square += (before[n] ?? 0) ** 2;
+        product += (left[n] as number) * (before[n] as number);
+        square += (before[n] as number) ** 2;
       }
-      for (let n = 0; n < left.length; n++) left[n] = (left[n] ?? 0) - (product / square) * (before[n] ?? 0);
+      for (let n = 0; n < left.length; n++) left[n] = (left[n] as number) - (product / square) * (before[n] as number);
     }
     columns[d] = ranked(left);
   }
@@ -95,7 +95,7 @@ const SMOOTH = 0.75;
 export function sampleQuantile(sorted: Float64Array, p: number): number {
   const weights = quantileWeights(sorted.length, p);
   let sum = 0;
-  for (let index = 0; index < weights.length; index++) sum += (weights[index] ?? 0) * (sorted[index] ?? 0);
+  for (let index = 0; index < weights.length; index++) sum += (weights[index] as number) * (sorted[index] as number);
   return sum;
 }
 

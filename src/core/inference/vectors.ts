@@ -1,7 +1,7 @@
 /** Sum of the products of two vectors of one length. Source: textbook. */
 export function dot(a: Float64Array, b: Float64Array): number {
   let sum = 0;
-  for (let index = 0; index < a.length; index++) sum += (a[index] ?? 0) * (b[index] ?? 0);
+  for (let index = 0; index < a.length; index++) sum += (a[index] as number) * (b[index] as number);
   return sum;
 }
 

@@ -104,7 +104,7 @@ export function syntheticStrip(strip: SyntheticStrip): { grid: PixelGrid; truth:
       Math.abs(v) < FILM_WIDE / 2 - RIM &&
       within >= gapShare / 2 &&
       within <= 1 - gapShare / 2;
-    return strip.baseFogD + (inFrame ? (stepsD[step] ?? 0) : 0);
+    return strip.baseFogD + (inFrame ? (stepsD[step] as number) : 0);
   };
 
   for (let py = 0; py < heightPx; py++) {
@@ -114,7 +114,7 @@ export function syntheticStrip(strip: SyntheticStrip): { grid: PixelGrid; truth:
       const light = strip.exposure * (1 - strip.falloff * (Math.hypot(x, y) / reach) ** 2);
       for (let channel = 0; channel < 3; channel++) {
         const at = (py * widthPx + px) * 3 + channel;
-        const mask = strip.maskD[channel] ?? 0;
+        const mask = strip.maskD[channel] as number;
         const clean = density === null ? light : light * 10 ** -(density + mask);
         const noisy = clean + strip.noise * Math.sqrt(clean) * seededNormal(seed, at);
         data[at] = Math.round(maximum * encodedOf(Math.min(1, Math.max(0, noisy)), strip.transfer));

@@ -27,8 +27,8 @@ export type TankOutlook = z.infer<typeof tankOutlookSchema>;
 export function outlookGradient(curve: TankOutlook['curve'], timeMin: number): number {
   return interpolate(
     curve.length,
-    (index) => curve[index]?.timeMin ?? 0,
-    (index) => curve[index]?.net ?? 0,
+    (index) => (curve[index] as TankOutlook['curve'][number]).timeMin,
+    (index) => (curve[index] as TankOutlook['curve'][number]).net,
     timeMin,
   );
 }

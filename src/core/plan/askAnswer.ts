@@ -6,7 +6,7 @@ import type { EstimateRequest } from '../estimate/request';
 import { piecesOf } from '../estimate/pieces';
 import type { StrategyReason } from '../estimate/strategies';
 import type { StrategyId } from '../estimate/strategyIds';
-import { estimatePreview, study } from '../estimate/study';
+import { estimatePreview, analysis } from '../estimate/analysis';
 import type { Brew, Pinned } from '../records/records';
 import type { CautionNote } from '../safety/cautionNote';
 import { cautionsFor } from '../safety/cautions';
@@ -60,7 +60,7 @@ export function askAnswer(
   if (asked === null) return null;
   const { request, choices } = asked;
   const { roll, stock } = rollOfAsk(ask, nowMs);
-  const { estimate, next, missing, strategies } = study(request, fitFor?.(request));
+  const { estimate, next, missing, strategies } = analysis(request, fitFor?.(request));
   const jug = jugs.find(({ id }) => id === choices.brewId) ?? null;
   const facts = planFacts(
     { familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition },

@@ -1,4 +1,4 @@
-import type { EstimatePreview } from '../estimate/study';
+import type { EstimatePreview } from '../estimate/analysis';
 import type { Pinned } from '../records/records';
 
 /** One sample of the curve in so many goes to the tank, to so many digits: ten thousand runs keep theirs. */
@@ -30,7 +30,7 @@ export function pinOf(
       targetGradient: estimate.gradient.target,
       curve: curve.timesMin.flatMap((timeMin, index) =>
         index % KEPT_SHARE === 0 || index === curve.timesMin.length - 1
-          ? [{ timeMin: rounded(timeMin), net: rounded(curve.net[index] ?? 0) }]
+          ? [{ timeMin: rounded(timeMin), net: rounded(curve.net[index] as number) }]
           : [],
       ),
       q10: rounded(q10),

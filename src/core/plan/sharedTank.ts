@@ -1,4 +1,4 @@
-import { estimatePreview } from '../estimate/study';
+import { estimatePreview } from '../estimate/analysis';
 import type { Learning } from '../learning/learning';
 import { nearestPieces } from '../learning/benchEvidence';
 import type { Brew, Pinned, Roll, Stock } from '../records/records';

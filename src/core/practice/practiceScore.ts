@@ -82,7 +82,7 @@ export function practiceScore(tank: PracticeTank, events: readonly RunEvent[]): 
     forgiven: Math.abs(handGrades) <= Math.max(FINE_GRADES, Math.abs(filmGrades) / 4),
     readings,
     driftMovedS,
-    advice: adviceFor({ handGrades, developMissS, meanMissS, readings, driftMovedS }, misses[developAt] ?? 0),
+    advice: adviceFor({ handGrades, developMissS, meanMissS, readings, driftMovedS }, misses[developAt] as number),
   };
 }
 

@@ -86,7 +86,7 @@ export function judgedRuns({ runs, verdicts }: Pick<Records, 'runs' | 'verdicts'
 export function developedMin(run: Run): number {
   const index = run.steps.findIndex((step) => step.kind === 'develop');
   const { tookS, readings } = runProgress(run.steps, run.events);
-  const took = tookS[index] ?? 0;
+  const took = tookS[index] as number;
   if (took <= 0) return run.pinned.timeMin;
   const inHand = developingTank(run, index, readings);
   if (inHand === null) return took / 60;

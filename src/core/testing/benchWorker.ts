@@ -1,6 +1,6 @@
 import { estimate, fitOf } from '../estimate/estimate';
 import { fitEvidence } from '../estimate/fit';
-import { study } from '../estimate/study';
+import { analysis } from '../estimate/analysis';
 import { bigLog } from './bigLog';
 import { roomYears, sampleRequest } from './sampleRequest';
 
@@ -8,7 +8,7 @@ import { roomYears, sampleRequest } from './sampleRequest';
 export interface WorkerMedians {
   yardstick: number;
   estimate: number;
-  study: number;
+  analysis: number;
   wholeLog: number;
   /** First fit of ten thousand verdicts, and the next one after one more. */
   longLog: number;
@@ -62,7 +62,7 @@ const fit = fitOf(THREE_PIECES);
 const medians: WorkerMedians = {
   yardstick: median(yardstick, 40),
   estimate: median(() => estimate(THREE_PIECES), 200),
-  study: median(() => study(THREE_PIECES, fit), 80),
+  analysis: median(() => analysis(THREE_PIECES, fit), 80),
   wholeLog: median(() => fitEvidence(log), 11),
   longLog: first.ms,
   refit: next.ms,

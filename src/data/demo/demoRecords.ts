@@ -1,5 +1,5 @@
 import { fitWith } from '@/core/estimate/learned';
-import { estimatePreview } from '@/core/estimate/study';
+import { estimatePreview } from '@/core/estimate/analysis';
 import { pinOf } from '@/core/plan/pinOf';
 import { GrowingEvidence } from '@/core/learning/learning';
 import { soundCondition } from '@/core/films/conditionFacts';

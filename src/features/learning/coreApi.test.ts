@@ -51,9 +51,9 @@ describe('what pages ask of the worker, on the demo bench', () => {
   beforeAll(() => learn(records));
 
   test('what the bench has learned narrows the band, and is listed, nearest first', () => {
-    const learned = coreApi.study(request, []);
+    const learned = coreApi.analysis(request, []);
     learn(noRecords());
-    const blank = coreApi.study(request, []);
+    const blank = coreApi.analysis(request, []);
     learn(records);
     expect(blank.listed).toEqual([]);
     expect(learned.listed.length).toBeGreaterThan(5);
@@ -64,23 +64,23 @@ describe('what pages ask of the worker, on the demo bench', () => {
   });
   test('with every piece switched off it is the prior again', () => {
     const muted = records.verdicts.map(({ id }) => id).concat(records.evidence.map(({ id }) => id));
-    const off = coreApi.study(request, muted).estimate;
+    const off = coreApi.analysis(request, muted).estimate;
     learn(noRecords());
-    const blank = coreApi.study(request, []).estimate;
+    const blank = coreApi.analysis(request, []).estimate;
     learn(records);
     expect(off.timeMin).toBeCloseTo(blank.timeMin, 6);
     expect(off.lnSd).toBeCloseTo(blank.lnSd, 6);
   });
   test('a preview is the analysis’s estimate and curve, without the rest', () => {
-    const { estimate, curve, marks } = coreApi.study(request, []);
+    const { estimate, curve, marks } = coreApi.analysis(request, []);
     expect(coreApi.estimatePreview(request, [])).toMatchObject({ estimate, curve, marks });
   });
   test('the same question has the same answer, whatever was asked in between', () => {
-    const first = coreApi.study(request, []);
+    const first = coreApi.analysis(request, []);
     for (let temperatureC = 16; temperatureC < 30; temperatureC++)
       coreApi.estimatePreview({ ...request, temperatureC }, []);
     for (const { id } of records.verdicts) coreApi.estimatePreview(request, [id]);
-    expect(coreApi.study(request, [])).toEqual(first);
+    expect(coreApi.analysis(request, [])).toEqual(first);
   });
   test('the bench shows what is pinned, and else the time that the roll’s own page shows', () => {
     const kinds = new Set<boolean>();

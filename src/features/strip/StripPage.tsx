@@ -45,13 +45,13 @@ function Strip({ dossier, draft, jugs, gap }: StripProps) {
     plan.shown === null
       ? null
       : {
-          timeMin: plan.study?.estimate.timeMin ?? null,
+          timeMin: plan.analysis?.estimate.timeMin ?? null,
           setting: settingRecordFor(plan.shown, plan.jug, nowMs),
         };
   const finished = run !== undefined && runProgress(run.steps, run.events).phase === 'finished';
   const ran: Development | null =
     finished && run.setup !== null ? { timeMin: developedMin(run), setting: withoutTarget(run.setup) } : null;
-  if (planned !== null && plan.study === null && ran === null && plan.failed === null)
+  if (planned !== null && plan.analysis === null && ran === null && plan.failed === null)
     return <p aria-busy="true">Opening the strip.</p>;
   return (
     <>
@@ -66,7 +66,7 @@ function Strip({ dossier, draft, jugs, gap }: StripProps) {
         ran={ran}
         units={units}
         gap={gap}
-        targetGradient={plan.study?.estimate.gradient.target ?? null}
+        targetGradient={plan.analysis?.estimate.gradient.target ?? null}
       />
       <KeptStrips rollId={roll.id} label={roll.label} />
     </>

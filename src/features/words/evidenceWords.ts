@@ -69,18 +69,18 @@ export function conflictWords({ measure, distanceSd, above, weight }: Conflict):
 /** One reason why a pinned time moved. */
 export function shiftReasonWords(
   reason: ShiftReason,
-  study: RollAnalysis,
+  analysis: RollAnalysis,
   units: UnitChoice,
   rolls: readonly Pick<Roll, 'id' | 'label'>[],
 ): string {
   if (reason.kind === 'evidence') {
-    const piece = study.listed.find(({ evidence }) => evidence.id === reason.pieceId);
+    const piece = analysis.listed.find(({ evidence }) => evidence.id === reason.pieceId);
     return piece === undefined
       ? `later evidence (${percentWords(reason.ratio)})`
-      : `“${pieceWords(piece)}” (${pieceOrigin(piece, study.request.rollId, rolls, units).split(' · ')[0]}, ${percentWords(reason.ratio)})`;
+      : `“${pieceWords(piece)}” (${pieceOrigin(piece, analysis.request.rollId, rolls, units).split(' · ')[0]}, ${percentWords(reason.ratio)})`;
   }
-  const row = study.estimate.ledger.find(({ id }) => id === reason.rowId);
+  const row = analysis.estimate.ledger.find(({ id }) => id === reason.rowId);
   return row === undefined
     ? reason.rowId
-    : `${lowerFirst(rowWords(row, study.request, study.estimate, units).label)} (${percentWords(reason.ratio)})`;
+    : `${lowerFirst(rowWords(row, analysis.request, analysis.estimate, units).label)} (${percentWords(reason.ratio)})`;
 }

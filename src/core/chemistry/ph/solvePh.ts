@@ -134,7 +134,7 @@ function chargeSum({ single, acids }: Ionised, ph: number, squared: boolean): nu
     let weights = 1;
     let charges = squared ? charge * charge : charge;
     for (let k = 0; k < factors.length; k++) {
-      weight *= power * (factors[k] ?? 0);
+      weight *= power * (factors[k] as number);
       charge -= 1;
       weights += weight;
       charges += weight * (squared ? charge * charge : charge);

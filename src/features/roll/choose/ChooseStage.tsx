@@ -47,9 +47,9 @@ interface ChooseProps {
 
 /** What it is developed in, how warm, how moved, and the time that comes of it: with its reasons, its band, and what it would give. */
 export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) {
-  const { study, shown, state } = plan;
+  const { analysis, shown, state } = plan;
   /** Nothing is drawn from a guess. */
-  const guess = study !== null && isGuess(study.estimate);
+  const guess = analysis !== null && isGuess(analysis.estimate);
   const pinnedPlan: Plan | undefined = dossier.plan?.pinned ? dossier.plan : undefined;
   return (
     <div className="pt-3">
@@ -75,23 +75,27 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
                   Test first
                 </a>
               </section>
-              {pinnedPlan?.pinned && <PinNote pinned={pinnedPlan.pinned} study={study} units={units} rolls={rolls} />}
+              {pinnedPlan?.pinned && (
+                <PinNote pinned={pinnedPlan.pinned} analysis={analysis} units={units} rolls={rolls} />
+              )}
               <CautionList
                 cautions={[
-                  ...timeCautions(study.estimate.cautions, shown),
+                  ...timeCautions(analysis.estimate.cautions, shown),
                   ...chooseCautions(dossier, shown, plan.jug),
                 ]}
               />
             </>
-          ) : study !== null && shown !== null ? (
+          ) : analysis !== null && shown !== null ? (
             <>
-              <Outlook estimate={study.estimate} stale={state === 'mending'} />
-              {pinnedPlan?.pinned && <PinNote pinned={pinnedPlan.pinned} study={study} units={units} rolls={rolls} />}
+              <Outlook estimate={analysis.estimate} stale={state === 'mending'} />
+              {pinnedPlan?.pinned && (
+                <PinNote pinned={pinnedPlan.pinned} analysis={analysis} units={units} rolls={rolls} />
+              )}
               <PredictedStrips plan={plan} />
               <OwnOutlook plan={plan} />
               <CautionList
                 cautions={[
-                  ...timeCautions(study.estimate.cautions, shown),
+                  ...timeCautions(analysis.estimate.cautions, shown),
                   ...chooseCautions(dossier, shown, plan.jug),
                 ]}
               />
@@ -108,7 +112,7 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
               <WhatIf plan={plan} units={units} />
             </div>
           )}
-          {study !== null && shown !== null && !guess && (
+          {analysis !== null && shown !== null && !guess && (
             <div {...stale(state === 'mending')}>
               <StrategyCurves plan={plan} />
             </div>
@@ -129,10 +133,10 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
 }
 
 /** Pins what was chosen, with the time as it stands: the user's own, else the estimate. */
-function pin(dossier: RollDossier, { study, shown }: CurrentPlan): void {
-  if (study === null || shown === null) return;
-  const evidenceIds = study.effects.map(({ pieceId }) => pieceId);
-  void pinPlan(dossier.roll.id, shown, pinOf(study, shown.ownTimeMin, evidenceIds, Date.now()));
+function pin(dossier: RollDossier, { analysis, shown }: CurrentPlan): void {
+  if (analysis === null || shown === null) return;
+  const evidenceIds = analysis.effects.map(({ pieceId }) => pieceId);
+  void pinPlan(dossier.roll.id, shown, pinOf(analysis, shown.ownTimeMin, evidenceIds, Date.now()));
 }
 
 /** Whose plan this one began with, and the way to begin afresh. */
@@ -155,29 +159,29 @@ function SameAs({ plan: { form, change }, dossier: { roll, stock } }: { plan: Cu
 
 /** The ledger, as it stands or as it is tried out. */
 function LiveLedger({ plan, familyId, units }: { plan: CurrentPlan; familyId: StockFamilyId; units: UnitChoice }) {
-  const study = useTriedFound(plan.trials)?.estimatePreview ?? plan.study;
+  const analysis = useTriedFound(plan.trials)?.estimatePreview ?? plan.analysis;
   return (
     <div className="contain-layout">
-      <PlanLedger study={study} plan={plan} familyId={familyId} units={units} />
+      <PlanLedger analysis={analysis} plan={plan} familyId={familyId} units={units} />
     </div>
   );
 }
 
 /** The curve, as it stands or as it is tried out. */
 function LiveChart({ plan }: { plan: CurrentPlan }) {
-  const study = useTriedFound(plan.trials)?.estimatePreview ?? plan.study;
-  return study === null ? <EmptyChart chart="gradient" /> : <GradientChart study={study} />;
+  const analysis = useTriedFound(plan.trials)?.estimatePreview ?? plan.analysis;
+  return analysis === null ? <EmptyChart chart="gradient" /> : <GradientChart analysis={analysis} />;
 }
 
 /** What a time of one’s own would give, and a word where it lies outside of the band. */
 function OwnOutlook({ plan }: { plan: CurrentPlan }) {
-  const { study, state } = plan;
-  if (study?.own == null) return null;
-  const caution = ownTimeCaution(study.own);
+  const { analysis, state } = plan;
+  if (analysis?.own == null) return null;
+  const caution = ownTimeCaution(analysis.own);
   return (
     <div {...stale(state === 'mending', 'text-[14px]')} role="status">
       <p>
-        <b>My time.</b> {ownOutlookWords(study.own, study.estimate.gradient.target)}
+        <b>My time.</b> {ownOutlookWords(analysis.own, analysis.estimate.gradient.target)}
       </p>
       {caution !== null && <p className="mt-1 border-l-4 border-heat pl-3">{caution}</p>}
     </div>
@@ -185,9 +189,9 @@ function OwnOutlook({ plan }: { plan: CurrentPlan }) {
 }
 
 /** The test that would narrow the band most, in one line. */
-function BestTest({ plan: { study, state } }: { plan: CurrentPlan }) {
+function BestTest({ plan: { analysis, state } }: { plan: CurrentPlan }) {
   const best =
-    study?.next.enough === true ? undefined : study?.next.tests.find(({ id }) => id === 'clip' || id === 'drop');
+    analysis?.next.enough === true ? undefined : analysis?.next.tests.find(({ id }) => id === 'clip' || id === 'drop');
   if (best === undefined) return null;
   return (
     <a href="#test" {...stale(state === 'mending', 'block text-[14px]')}>

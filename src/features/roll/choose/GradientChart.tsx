@@ -2,7 +2,7 @@
 
 import { memo, useCallback, useMemo, useState } from 'react';
 import type { OwnTimeOutlook } from '@/core/estimate/ownTime';
-import type { EstimatePreview } from '@/core/estimate/study';
+import type { EstimatePreview } from '@/core/estimate/analysis';
 import { formatMinutes } from '@/core/units/duration';
 import { GRAPH_FONT, roundUp, type Inks } from '@/ui/graphPaper';
 import { PaperChart, type Paper, type PaperLine } from '@/ui/PaperChart';
@@ -13,8 +13,8 @@ import { useSteadyEnd } from '@/ui/useSteadyEnd';
 const ARM_PX = 5;
 
 /** Net gradient against time, with its band, the target, the time, and what was read. */
-export default function GradientChart({ study }: { study: EstimatePreview }) {
-  const { curve, estimate, marks: readings, own } = study;
+export default function GradientChart({ analysis }: { analysis: EstimatePreview }) {
+  const { curve, estimate, marks: readings, own } = analysis;
   const { timeMin, gradient } = estimate;
   const lines = useCallback(
     (inks: Inks): PaperLine[] => {

@@ -83,10 +83,10 @@ function isSchool(movement: MovementForm, agitationId: AgitationSchoolId): boole
 
 /** The movement that is built for this roll; nothing while a school or a kept one is used as it is. */
 export function OwnMovement({ plan, units }: { plan: CurrentPlan; units: UnitChoice }) {
-  const { form, change, study } = plan;
+  const { form, change, analysis } = plan;
   if (form.movement === null || isSchool(form.movement, form.agitationId)) return null;
   const own = readMovementForm(form.movement);
-  const minutes = form.ownTimeOn && typeof form.ownTimeMin === 'number' ? form.ownTimeMin : study?.estimate.timeMin;
+  const minutes = form.ownTimeOn && typeof form.ownTimeMin === 'number' ? form.ownTimeMin : analysis?.estimate.timeMin;
   return (
     <MovementBuilder
       idPrefix="own-"

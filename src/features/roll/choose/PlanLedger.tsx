@@ -5,7 +5,7 @@ import type { StockFamilyId } from '@/core/films/stockFamilies';
 import type { LedgerRow } from '@/core/estimate/result';
 import { isGuess } from '@/core/estimate/isGuess';
 import { ledgerRowIds } from '@/core/estimate/parameters';
-import type { EstimatePreview } from '@/core/estimate/study';
+import type { EstimatePreview } from '@/core/estimate/analysis';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { formatNumber, type UnitChoice } from '@/core/units/quantity';
 import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
@@ -20,7 +20,7 @@ const SILENT_SHARE = 0.02;
 
 interface PlanLedgerProps {
   /** Null before the first estimate. */
-  study: EstimatePreview | null;
+  analysis: EstimatePreview | null;
   plan: CurrentPlan;
   /** Stock family of the roll. */
   familyId: StockFamilyId;
@@ -37,7 +37,7 @@ const BESIDE: readonly LedgerRow['id'][] = ['temperature', 'agitation', 'bromide
  * The ledger of an estimate, in words, with the fields that move it in its rows. A row opens to its reason and its source; the
  * product stays exact. Before the first estimate the fields stand alone.
  */
-export function PlanLedger({ study, plan, familyId, units }: PlanLedgerProps) {
+export function PlanLedger({ analysis, plan, familyId, units }: PlanLedgerProps) {
   const decided = decidedRows(plan.form);
   // What is tried out with a slider moves figures, and no field: the fields stay as they are.
   const [fields, movement] = useMemo(
@@ -47,7 +47,7 @@ export function PlanLedger({ study, plan, familyId, units }: PlanLedgerProps) {
     ],
     [plan, units],
   );
-  const rows = new Map(study?.estimate.ledger.map((row) => [row.id, row]));
+  const rows = new Map(analysis?.estimate.ledger.map((row) => [row.id, row]));
   const lines = ledgerRowIds.flatMap((id): LedgerLine[] => {
     const row = rows.get(id);
     if (!decided.includes(id) && (row === undefined || isSilent(row))) return [];
@@ -57,20 +57,20 @@ export function PlanLedger({ study, plan, familyId, units }: PlanLedgerProps) {
         fields: fields.get(id) ?? null,
         fieldsBeside: BESIDE.includes(id),
         below: id === 'agitation' ? movement : null,
-        ...figuresOf(id, row, fields.get(id) != null, { study, plan, familyId, units }),
+        ...figuresOf(id, row, fields.get(id) != null, { analysis, plan, familyId, units }),
       },
     ];
   });
   // A guess has reasons, and no total.
-  const timeMin = study === null || isGuess(study.estimate) ? null : study.estimate.timeMin;
-  const base = study?.estimate.ledger[0]?.timeMin ?? timeMin;
-  const own = study?.own ?? null;
+  const timeMin = analysis === null || isGuess(analysis.estimate) ? null : analysis.estimate.timeMin;
+  const base = analysis?.estimate.ledger[0]?.timeMin ?? timeMin;
+  const own = analysis?.own ?? null;
   return (
     <Ledger
       lines={lines}
       stale={plan.state === 'mending'}
       total={{
-        label: study !== null && timeMin === null ? 'No estimate yet' : 'Develop for',
+        label: analysis !== null && timeMin === null ? 'No estimate yet' : 'Develop for',
         ratio: timeMin === null || base === null ? '' : `× ${formatNumber(timeMin / base, 2)}`,
         time: timeMin === null ? '' : formatMinutes(timeMin),
       }}
@@ -95,11 +95,11 @@ function figuresOf(
   id: LedgerRow['id'],
   row: LedgerRow | undefined,
   hasFields: boolean,
-  { study, plan, familyId, units }: PlanLedgerProps,
+  { analysis, plan, familyId, units }: PlanLedgerProps,
 ): Omit<LedgerLine, 'id' | 'fields'> {
   // A row without fields is known by its words alone.
   const steady = (STEADY.includes(id) || BESIDE.includes(id)) && hasFields;
-  const known = row === undefined || study === null ? null : { row, study, units, jug: plan.jug };
+  const known = row === undefined || analysis === null ? null : { row, analysis, units, jug: plan.jug };
   const words = steady || known === null ? null : wordsOf(known);
   const developer = plan.shown?.developer;
   const name =
@@ -110,7 +110,7 @@ function figuresOf(
     label: words?.label ?? name,
     note: words?.note ?? '',
     ratio: row === undefined || row.ratio === null ? '' : `× ${formatNumber(row.ratio, 2)}`,
-    time: row === undefined || study === null || isGuess(study.estimate) ? '' : formatMinutes(row.timeMin),
+    time: row === undefined || analysis === null || isGuess(analysis.estimate) ? '' : formatMinutes(row.timeMin),
     share: row?.varianceShare ?? 0,
     detail: known === null ? <p>Calculating.</p> : <Reason {...known} named={!steady} />,
   };
@@ -118,13 +118,13 @@ function figuresOf(
 
 interface KnownRow {
   row: LedgerRow;
-  study: EstimatePreview;
+  analysis: EstimatePreview;
   units: UnitChoice;
   jug: CurrentPlan['jug'];
 }
 
-function wordsOf({ row, study, units, jug }: KnownRow): ReturnType<typeof rowWords> {
-  return rowWords(row, study.request, study.estimate, units, jug);
+function wordsOf({ row, analysis, units, jug }: KnownRow): ReturnType<typeof rowWords> {
+  return rowWords(row, analysis.request, analysis.estimate, units, jug);
 }
 
 /** Why a row is as it is, and where that comes from; put into words when it is opened. */

@@ -20,12 +20,12 @@ import { lookWords, shadowWords, strategyReasons, strategyWords } from '@/featur
 
 /** How the film would look after each strategy, after one's own time, and at the ends of the band: as a negative, and as scanned. */
 export function PredictedStrips({ plan }: { plan: CurrentPlan }) {
-  const { study, form, state, chooseStrategy, change } = plan;
+  const { analysis, form, state, chooseStrategy, change } = plan;
   const group = useId();
   const light = useLight();
-  if (study === null) return null;
-  const { outlooks, recommended, reason, logH } = study.strategies;
-  const { target } = study.estimate.gradient;
+  if (analysis === null) return null;
+  const { outlooks, recommended, reason, logH } = analysis.strategies;
+  const { target } = analysis.estimate.gradient;
   const mending = state === 'mending';
   return (
     <section aria-labelledby="strategies">
@@ -71,7 +71,7 @@ export function PredictedStrips({ plan }: { plan: CurrentPlan }) {
                     {formatMinutes(outlook.lowMin)}–{formatMinutes(outlook.highMin)}
                   </span>
                   <span className="block text-[13px] text-ink2">{lookWords(outlook.netGradient, target)}</span>
-                  {developerName(outlook.developer) !== developerName(study.request.developer) && (
+                  {developerName(outlook.developer) !== developerName(analysis.request.developer) && (
                     <span className="block text-[13px] text-ink2">in {dilutionOf(outlook.developer)}</span>
                   )}
                   {outlook.id === recommended && <span className="block text-[13px] font-[620]">recommended</span>}
@@ -85,20 +85,20 @@ export function PredictedStrips({ plan }: { plan: CurrentPlan }) {
             </label>
           );
         })}
-        {study.own !== null && (
+        {analysis.own !== null && (
           <div
             className="grid grid-cols-2 gap-x-3 gap-y-1 border-t border-hair px-2 py-2 sm:grid-cols-[132px_1fr_1fr]"
             data-testid="own-outlook"
           >
             <span {...stale(mending, 'col-span-2 leading-tight sm:col-span-1 sm:pl-[28px]')}>
               <span className="num text-[17px]">My time</span>
-              <span className="num block">{formatDuration(Math.round(study.own.timeMin * 60))}</span>
-              <span className="block text-[13px] text-ink2">{lookWords(study.own.netGradient, target)}</span>
+              <span className="num block">{formatDuration(Math.round(analysis.own.timeMin * 60))}</span>
+              <span className="block text-[13px] text-ink2">{lookWords(analysis.own.netGradient, target)}</span>
             </span>
-            <Strip logH={logH} densities={study.own.densities} baseFogD={study.own.baseFogD} mending={mending} />
+            <Strip logH={logH} densities={analysis.own.densities} baseFogD={analysis.own.baseFogD} mending={mending} />
             <Figures
               mending={mending}
-              words={`gradient ${formatNumber(study.own.netGradient, 2)} · base + fog ${formatNumber(study.own.baseFogD, 2)} · shadow separation ${shadowWords(study.own.shadows)}`}
+              words={`gradient ${formatNumber(analysis.own.netGradient, 2)} · base + fog ${formatNumber(analysis.own.baseFogD, 2)} · shadow separation ${shadowWords(analysis.own.shadows)}`}
             />
           </div>
         )}
@@ -107,7 +107,7 @@ export function PredictedStrips({ plan }: { plan: CurrentPlan }) {
             <span className="num text-[17px]">Band</span>
             <span className="block text-[13px] text-ink2">as soft and as hard as it may turn out, scanned</span>
           </span>
-          {([study.ends.softer, study.ends.harder] as const).map((end, index) => (
+          {([analysis.ends.softer, analysis.ends.harder] as const).map((end, index) => (
             <ScenePicture
               key={index}
               className={classes(mending && 'stale')}

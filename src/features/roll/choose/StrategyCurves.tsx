@@ -11,13 +11,13 @@ const CurvesChart = dynamic(() => import('./CurvesChart'), {
 });
 
 /** How each strategy would draw the scene, against the film when it was fresh. */
-export function StrategyCurves({ plan: { study, form } }: { plan: CurrentPlan }) {
+export function StrategyCurves({ plan: { analysis, form } }: { plan: CurrentPlan }) {
   const [open, setOpen] = useState(false);
-  if (study === null) return null;
+  if (analysis === null) return null;
   return (
     <details className="border-t-2 border-ink pt-3" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="w-fit underline underline-offset-3">Predicted curves</summary>
-      {open && <CurvesChart strategies={study.strategies} chosen={form.strategyId} own={study.own} />}
+      {open && <CurvesChart strategies={analysis.strategies} chosen={form.strategyId} own={analysis.own} />}
     </details>
   );
 }

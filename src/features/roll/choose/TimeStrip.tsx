@@ -6,7 +6,7 @@ import { developerName } from '@/core/plan/developerName';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { isGuess } from '@/core/estimate/isGuess';
 import { developSeconds } from '@/core/plan/developSeconds';
-import type { EstimatePreview } from '@/core/estimate/study';
+import type { EstimatePreview } from '@/core/estimate/analysis';
 import type { PlanChoices } from '@/core/plan/planForm';
 import { ownTimeWords } from '@/features/roll/plan/ownTimeWords';
 import { useTriedFound } from '@/features/roll/plan/trial';
@@ -31,19 +31,19 @@ interface StripProps {
 export function TimeStrip({ plan, units, pinned, onPin, onUnpin }: StripProps) {
   const { form, change, errors, state } = plan;
   const found = useTriedFound(plan.trials);
-  const study: EstimatePreview | null = found?.estimatePreview ?? plan.study;
+  const analysis: EstimatePreview | null = found?.estimatePreview ?? plan.analysis;
   const choices = found?.choices ?? plan.shown;
-  const ready = study !== null && choices !== null;
+  const ready = analysis !== null && choices !== null;
   /** Nobody knows how fast it develops: there is no time to show, and none to take, but the user's own. */
-  const unknown = ready && choices.ownTimeMin === null && isGuess(study.estimate);
-  const time = !ready ? '' : unknown ? 'no estimate' : timeWords(study, choices);
+  const unknown = ready && choices.ownTimeMin === null && isGuess(analysis.estimate);
+  const time = !ready ? '' : unknown ? 'no estimate' : timeWords(analysis, choices);
   /** Where Aetas has no time, the user's own is the only one. */
   const noEstimate = form.developerKind === 'other' || (form.developerKind === 'jug' && plan.jug?.developer === null);
   return (
     <div className="sticky bottom-0 z-10 mt-6 border-t-2 border-ink bg-sheet">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-1 px-3 py-2">
         {ready ? (
-          <StripTime study={study} choices={choices} time={time} plan={plan} units={units} />
+          <StripTime analysis={analysis} choices={choices} time={time} plan={plan} units={units} />
         ) : (
           <p aria-live="polite" className="min-h-[64px] flex-1 self-center text-ink2">
             {state === 'mending' ? MENDING : 'Calculating.'}
@@ -77,8 +77,8 @@ export function TimeStrip({ plan, units, pinned, onPin, onUnpin }: StripProps) {
               onClick={() =>
                 change({
                   ownTimeOn: true,
-                  ...(form.ownTimeMin === '' && study !== null && !unknown
-                    ? { ownTimeMin: roundToPourable(study.estimate.timeMin) }
+                  ...(form.ownTimeMin === '' && analysis !== null && !unknown
+                    ? { ownTimeMin: roundToPourable(analysis.estimate.timeMin) }
                     : {}),
                 })
               }
@@ -109,28 +109,28 @@ export function TimeStrip({ plan, units, pinned, onPin, onUnpin }: StripProps) {
 }
 
 /** The time that goes to the tank, as it reads. */
-function timeWords(study: EstimatePreview, choices: PlanChoices): string {
+function timeWords(analysis: EstimatePreview, choices: PlanChoices): string {
   const own = choices.ownTimeMin;
-  const pinnedAt = own === null ? { timeMin: study.estimate.timeMin } : { timeMin: own, own: true };
+  const pinnedAt = own === null ? { timeMin: analysis.estimate.timeMin } : { timeMin: own, own: true };
   return formatDuration(developSeconds(pinnedAt));
 }
 
 function StripTime({
-  study,
+  analysis,
   choices,
   time,
   plan,
   units,
 }: {
-  study: EstimatePreview;
+  analysis: EstimatePreview;
   choices: PlanChoices;
   time: string;
   plan: CurrentPlan;
   units: UnitChoice;
 }) {
-  const { timeMin, band } = study.estimate;
-  const { own } = study;
-  const guess = isGuess(study.estimate);
+  const { timeMin, band } = analysis.estimate;
+  const { own } = analysis;
+  const guess = isGuess(analysis.estimate);
   const mending = plan.state === 'mending';
   return (
     <div
@@ -172,7 +172,7 @@ function StripTime({
             <span data-testid="own-time">my time; there is no estimate for this yet, so no band either.</span>
           ) : own === null ? (
             <span className="hidden sm:inline">
-              at {formatQuantity(study.request.temperatureC, 'temperature', units)} in{' '}
+              at {formatQuantity(analysis.request.temperatureC, 'temperature', units)} in{' '}
               {lowerFirst(developerName(choices.developer))}
             </span>
           ) : (

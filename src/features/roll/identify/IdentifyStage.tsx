@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { cautionsFor } from '@/core/safety/cautions';
 import { nitrateRisk } from '@/core/safety/nitrate';
 import { runProgress } from '@/core/run/runProgress';
-import type { EstimateAnalysis } from '@/core/estimate/study';
+import type { EstimateAnalysis } from '@/core/estimate/analysis';
 import type { UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
 import { changeRoll, removeRoll, rollDraftKey, rollFormOf } from '@/data/rolls';
@@ -23,13 +23,13 @@ import { StoragePanel } from './StoragePanel';
 /** What the roll is. */
 export function IdentifyStage({
   dossier,
-  study,
+  analysis,
   units,
   nowYear,
   onDone,
 }: {
   dossier: RollDossier;
-  study: EstimateAnalysis | null;
+  analysis: EstimateAnalysis | null;
   units: UnitChoice;
   nowYear: number;
   onDone: () => void;
@@ -45,10 +45,10 @@ export function IdentifyStage({
       {/* Its room is kept until it comes, so that nothing below moves away under the hands. */}
       {cautions.length === 0 && (
         <div className="min-h-[88px] sm:min-h-11">
-          {study !== null && (
+          {analysis !== null && (
             <>
-              <p>{agedWords(study.estimate, dossier.stock)}.</p>
-              <MissingFacts study={study} />
+              <p>{agedWords(analysis.estimate, dossier.stock)}.</p>
+              <MissingFacts analysis={analysis} />
             </>
           )}
         </div>

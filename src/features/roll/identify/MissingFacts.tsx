@@ -1,12 +1,12 @@
 'use client';
 
-import type { EstimateAnalysis } from '@/core/estimate/study';
+import type { EstimateAnalysis } from '@/core/estimate/analysis';
 import { formatMinutes } from '@/core/units/duration';
 
 const words = { date: 'when it was made', storage: 'storage temperature' } as const;
 
 /** Which missing fact about the roll would narrow the band most. */
-export function MissingFacts({ study: { missing, estimate } }: { study: EstimateAnalysis }) {
+export function MissingFacts({ analysis: { missing, estimate } }: { analysis: EstimateAnalysis }) {
   const [best, ...others] = missing;
   if (best === undefined)
     return <p className="text-ink2">No further fact about the roll would narrow the band; a test would.</p>;

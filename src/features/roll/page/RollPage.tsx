@@ -52,14 +52,14 @@ function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknow
   const thisYear = new Date(nowMs).getFullYear();
   const plan = usePlanForm(dossier, draft, jugs, nowMs);
   const { isOpen, toggle, close } = useOpenStages(standing.atHand);
-  const estimate = plan.study?.estimate ?? null;
-  const rolls = useRollNames(plan.study?.listed.map(({ setting }) => setting.rollId) ?? []);
+  const estimate = plan.analysis?.estimate ?? null;
+  const rolls = useRollNames(plan.analysis?.listed.map(({ setting }) => setting.rollId) ?? []);
 
   const body: Record<StageId, React.ReactNode> = {
     identify: (
       <IdentifyStage
         dossier={dossier}
-        study={standing.forbidden ? null : plan.study}
+        analysis={standing.forbidden ? null : plan.analysis}
         units={units}
         nowYear={thisYear}
         onDone={() => close('identify')}

@@ -5,7 +5,7 @@ import type { EvidenceInput } from '@/core/estimate/evidenceSchema';
 import type { EvidenceItem } from '@/core/estimate/observations';
 import { ledgerRowIds } from '@/core/estimate/parameters';
 import { piecesOf } from '@/core/estimate/pieces';
-import { study } from '@/core/estimate/study';
+import { analysis } from '@/core/estimate/analysis';
 import { settingRecordFor } from '@/core/plan/settingRecordFor';
 import { soundCondition } from '@/core/films/conditionFacts';
 import { stayAt } from '@/core/films/storageStay';
@@ -238,7 +238,7 @@ describe('evidence in words', () => {
     );
   });
   test('why a pin moved: the piece by its words, a row by its label', () => {
-    const whole = { ...study(completeRequest({ ...request, evidence: [clip.evidence] })), listed: [clip] };
+    const whole = { ...analysis(completeRequest({ ...request, evidence: [clip.evidence] })), listed: [clip] };
     expect(shiftReasonWords({ kind: 'evidence', pieceId: 'clip', ratio: 1.1 }, whole, metric, [])).toBe(
       '“Clip of 11:00, by densities: gradient 0.44, base + fog 0.40” (this roll, +10 %)',
     );

@@ -11,12 +11,12 @@ import { percentWords, shiftReasonWords } from '@/features/words/evidenceWords';
 /** The pinned time beside the new one, and why it moved. */
 export function PinNote({
   pinned,
-  study,
+  analysis,
   units,
   rolls,
 }: {
   pinned: Pinned;
-  study: RollAnalysis;
+  analysis: RollAnalysis;
   units: UnitChoice;
   rolls: readonly Pick<Roll, 'id' | 'label'>[];
 }) {
@@ -27,7 +27,7 @@ export function PinNote({
       </p>
     );
   }
-  const shift = pinShift(pinned, study.estimate, study.effects);
+  const shift = pinShift(pinned, analysis.estimate, analysis.effects);
   if (shift === null) {
     return (
       <p>
@@ -39,11 +39,12 @@ export function PinNote({
     <div className="border-l-4 border-heat pl-3" role="status">
       <p>
         Pinned at <b className="num">{formatMinutes(pinned.timeMin)}</b>, now{' '}
-        <b className="num">{formatMinutes(study.estimate.timeMin)}</b> ({percentWords(shift.ratio)}).
+        <b className="num">{formatMinutes(analysis.estimate.timeMin)}</b> ({percentWords(shift.ratio)}).
       </p>
       {shift.reasons.length > 0 && (
         <p className="text-[14px] text-ink2">
-          It moved because of {shift.reasons.map((reason) => shiftReasonWords(reason, study, units, rolls)).join('; ')}.
+          It moved because of{' '}
+          {shift.reasons.map((reason) => shiftReasonWords(reason, analysis, units, rolls)).join('; ')}.
         </p>
       )}
     </div>

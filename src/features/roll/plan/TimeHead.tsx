@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import type { EstimatePreview } from '@/core/estimate/study';
+import type { EstimatePreview } from '@/core/estimate/analysis';
 import { isGuess } from '@/core/estimate/isGuess';
 import { developerName } from '@/core/plan/developerName';
 import type { PlanChoices } from '@/core/plan/planForm';
@@ -16,20 +16,20 @@ import { lowerFirst } from '@/core/units/lowerFirst';
 import type { PlanState } from './usePlanForm';
 
 interface TimeHeadProps {
-  study: EstimatePreview;
+  analysis: EstimatePreview;
   choices: PlanChoices;
   state: PlanState;
   units: UnitChoice;
 }
 
 /** The one number, and its band to scale. */
-export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
-  const { timeMin, band, widening } = study.estimate;
+export function TimeHead({ analysis, choices, state, units }: TimeHeadProps) {
+  const { timeMin, band, widening } = analysis.estimate;
   const mending = state === 'mending';
-  const guess = isGuess(study.estimate);
+  const guess = isGuess(analysis.estimate);
   return (
     <div aria-live="polite" className={classes(state === 'following' && 'following')}>
-      <Outlook estimate={study.estimate} stale={mending} />
+      <Outlook estimate={analysis.estimate} stale={mending} />
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
         <span {...stale(mending, 'num text-[64px] leading-none tracking-[-.03em] sm:text-[82px]')} data-testid="time">
           {guess ? 'no estimate' : formatMinutes(timeMin)}
@@ -38,7 +38,7 @@ export function TimeHead({ study, choices, state, units }: TimeHeadProps) {
           {/* What it says instead stands in the same room, so that nothing below it moves. */}
           {mending && <p className="absolute inset-x-0 top-0 min-w-[220px]">{MENDING}</p>}
           <div className={classes(mending && 'invisible')}>
-            develop at {formatQuantity(study.request.temperatureC, 'temperature', units)} in{' '}
+            develop at {formatQuantity(analysis.request.temperatureC, 'temperature', units)} in{' '}
             {lowerFirst(developerName(choices.developer))}
             <div className="text-[14px] text-ink2" data-testid="band">
               {guess

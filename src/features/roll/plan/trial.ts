@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import type { EstimatePreview } from '@/core/estimate/study';
+import type { EstimatePreview } from '@/core/estimate/analysis';
 import type { PlanChoices, PlanForm } from '@/core/plan/planForm';
 
 /** A plan as it is tried out while a slider moves, with its estimate; with the one before where its own takes long. */

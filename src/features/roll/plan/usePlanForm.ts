@@ -43,7 +43,7 @@ export interface CurrentPlan {
   /** What is wrong, by field. */
   errors: Partial<Record<string, string>>;
   /** The estimate for the last valid choices; null until the first arrives. */
-  study: RollAnalysis | null;
+  analysis: RollAnalysis | null;
   /** Whether the estimate belongs to what is typed, follows in a moment, or waits for something to be mended. */
   state: PlanState;
   /** Why there is no estimate although nothing typed is wrong; null as a rule. */
@@ -113,9 +113,9 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
   );
   const learned = useLearned();
   const ownTimeMin = choices?.ownTimeMin ?? null;
-  const { study, failed } = useStudy(request, form.muted, ownTimeMin, learned, variants);
+  const { analysis, failed } = useAnalysis(request, form.muted, ownTimeMin, learned, variants);
   const key = useMemo(
-    () => studyKey(request, form.muted, ownTimeMin, learned, variants),
+    () => analysisKey(request, form.muted, ownTimeMin, learned, variants),
     [request, form.muted, ownTimeMin, learned, variants],
   );
   const chooseStrategy = useCallback(
@@ -125,7 +125,7 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
     },
     [settle, replace, jugs],
   );
-  const current = study !== null && study.key === key && learned?.all === true;
+  const current = analysis !== null && analysis.key === key && learned?.all === true;
   useEffect(() => {
     if (current && latestRef.current === form) trials.set(null);
   }, [current, form, trials]);
@@ -143,7 +143,7 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
     jugs,
     jug,
     errors,
-    study,
+    analysis,
     state,
     failed: asked.failed ?? failed,
   };
@@ -221,8 +221,8 @@ function failureWords(error: unknown): string {
   return error instanceof Error ? error.message : 'The estimate stopped for an unknown reason.';
 }
 
-/** What a study is about; null while there is nothing to ask. */
-function studyKey(
+/** What an analysis is about; null while there is nothing to ask. */
+function analysisKey(
   request: EstimateRequest | null,
   muted: readonly string[],
   ownTimeMin: number | null,
@@ -234,17 +234,17 @@ function studyKey(
     : JSON.stringify([request, muted, ownTimeMin, variants, learned.revision]);
 }
 
-function useStudy(
+function useAnalysis(
   request: EstimateRequest | null,
   muted: readonly string[],
   ownTimeMin: number | null,
   learned: Learned | null,
   variants: StrategyRequests,
-): { study: (RollAnalysis & { key: string }) | null; failed: string | null } {
+): { analysis: (RollAnalysis & { key: string }) | null; failed: string | null } {
   const [failure, setFailure] = useState<{ key: string; words: string } | null>(null);
   const [answer, setAnswer] = useState<(RollAnalysis & { key: string }) | null>(null);
   const key = useMemo(
-    () => studyKey(request, muted, ownTimeMin, learned, variants),
+    () => analysisKey(request, muted, ownTimeMin, learned, variants),
     [request, muted, ownTimeMin, learned, variants],
   );
   useEffect(() => {
@@ -258,10 +258,10 @@ function useStudy(
       number,
     ];
     void coreWorker()
-      .study(asked, off, own, others)
-      .then((study) => {
-        // What hangs on a study may be drawn in pieces, so that typing is never held up.
-        if (!stale) startTransition(() => setAnswer({ ...study, key }));
+      .analysis(asked, off, own, others)
+      .then((analysis) => {
+        // What hangs on an analysis may be drawn in pieces, so that typing is never held up.
+        if (!stale) startTransition(() => setAnswer({ ...analysis, key }));
       })
       .catch((error: unknown) => {
         if (!stale) setFailure({ key, words: failureWords(error) });
@@ -270,5 +270,5 @@ function useStudy(
       stale = true;
     };
   }, [key]);
-  return { study: answer, failed: failure !== null && failure.key === key ? failure.words : null };
+  return { analysis: answer, failed: failure !== null && failure.key === key ? failure.words : null };
 }

@@ -26,11 +26,11 @@ export function EvidenceList({
   rolls: readonly Pick<Roll, 'id' | 'label'>[];
   units: UnitChoice;
 }) {
-  const { study, form, state, change } = plan;
+  const { analysis, form, state, change } = plan;
   const [all, setAll] = useState(false);
   const [taken, setTaken] = useState<EvidenceRecord | null>(null);
-  if (study === null) return null;
-  const { listed, effects, estimate } = study;
+  if (analysis === null) return null;
+  const { listed, effects, estimate } = analysis;
   const lines = all ? listed : listed.slice(0, SHOWN);
   const rollId = dossier.roll.id;
   const toggle = (id: string): void =>

@@ -55,18 +55,18 @@ const row = 'rule-row grid items-baseline gap-x-8 gap-y-1 sm:grid-cols-[minmax(0
 /** What would narrow the band, what is known already, and the tests themselves. */
 export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps) {
   const [flow, setFlow] = useState<Flow | null>(null);
-  const { study, shown: choices, state } = plan;
+  const { analysis, shown: choices, state } = plan;
   const mending = state === 'mending';
-  if (study === null || choices === null) return <p className="pt-2 text-ink2">Choose a developer first.</p>;
+  if (analysis === null || choices === null) return <p className="pt-2 text-ink2">Choose a developer first.</p>;
   const pinned = dossier.plan?.pinned ?? null;
-  const { tests, enough } = study.next;
+  const { tests, enough } = analysis.next;
   const best = tests.find(({ id }) => starts[id] !== undefined)?.id;
   const flows: TestProps = {
     rollId: dossier.roll.id,
     formatId: dossier.roll.formatId,
     setting: () => settingRecordFor(choices, jugs.find(({ id }) => id === choices.brewId) ?? null, Date.now()),
     brewName: lowerFirst(developerName(choices.developer)),
-    timeMin: study.estimate.timeMin,
+    timeMin: analysis.estimate.timeMin,
     units,
     onDone: () => setFlow(null),
   };
@@ -74,13 +74,13 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
     <div className="pt-3">
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
         <div>
-          <TimeHead study={study} choices={choices} state={state} units={units} />
+          <TimeHead analysis={analysis} choices={choices} state={state} units={units} />
           <div {...stale(mending, 'mt-5')}>
-            <GradientChart study={study} />
+            <GradientChart analysis={analysis} />
           </div>
           {pinned !== null && (
             <div className="mt-4">
-              <PinNote pinned={pinned} study={study} units={units} rolls={rolls} />
+              <PinNote pinned={pinned} analysis={analysis} units={units} rolls={rolls} />
             </div>
           )}
         </div>
@@ -134,7 +134,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
                 <span className="text-[14px] font-normal text-ink2">Uses nothing.</span>
               </span>
               <span {...stale(mending, 'num whitespace-nowrap sm:text-right')}>
-                {formatMinutes(study.estimate.band.lowMin)}–{formatMinutes(study.estimate.band.highMin)}
+                {formatMinutes(analysis.estimate.band.lowMin)}–{formatMinutes(analysis.estimate.band.highMin)}
               </span>
             </li>
           </ul>
@@ -155,7 +155,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
         <section className="mt-8 border-t-2 border-ink pt-4">
           {flow === 'drop' && <DropTest {...flows} />}
           {flow === 'clip' && (
-            <ClipTest {...flows} strip={<ClipStrip expected={study.clip} logH={study.strategies.logH} />} />
+            <ClipTest {...flows} strip={<ClipStrip expected={analysis.clip} logH={analysis.strategies.logH} />} />
           )}
           {flow === 'chart' && <ChartForm {...flows} />}
           {flow === 'fog' && <FogForm {...flows} />}

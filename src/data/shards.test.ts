@@ -13,8 +13,8 @@ import {
   lastRevision,
   linesWith,
   newestFirst,
-  replaceLumps,
-} from './lumps';
+  replaceShards,
+} from './shards';
 import { replaceRecords } from './undo';
 
 const NOW = Date.UTC(2026, 10, 24, 12);
@@ -25,7 +25,7 @@ beforeAll(async () => {
   sample = (await allLines(database(), 'runs'))[0] as RunLine;
   many = Array.from({ length: 1000 }, (_, n) => line(n));
 });
-beforeEach(() => replaceLumps(database(), []));
+beforeEach(() => replaceShards(database(), []));
 afterAll(() => database().close());
 
 const line = (n: number, more: Partial<RunLine> = {}): RunLine => ({
@@ -35,7 +35,7 @@ const line = (n: number, more: Partial<RunLine> = {}): RunLine => ({
   ...more,
 });
 const put = (lines: RunLine[], gone: string[] = []): Promise<void> =>
-  database().transaction('rw', 'lumps', () => changeLines(database(), 'runs', lines, gone));
+  database().transaction('rw', 'shards', () => changeLines(database(), 'runs', lines, gone));
 let many: RunLine[];
 const ids = (lines: readonly RunLine[]): string[] => lines.map(({ id }) => id).sort();
 
@@ -54,13 +54,13 @@ test('lines of a whole bench are those that its rolls and runs get one by one', 
   expect(await lists()).toEqual(whole);
 });
 
-describe('lumps of lines', () => {
+describe('shards of lines', () => {
   test('hold every line once, and give back those that are asked for', async () => {
     await put(many);
     expect(ids(await allLines(database(), 'runs'))).toEqual(ids(many));
     expect(await countLines(database(), 'runs')).toBe(1000);
     expect(await countLines(database(), 'open')).toBe(0);
-    expect(await database().lumps.count()).toBeLessThanOrEqual(257);
+    expect(await database().shards.count()).toBeLessThanOrEqual(257);
     expect(await linesWith(database(), 'runs', ['run-7', 'run-none'])).toEqual([line(7)]);
   });
 
@@ -73,7 +73,7 @@ describe('lumps of lines', () => {
     expect(now.filter(({ roll }) => roll === 'Renamed')).toHaveLength(1);
     expect(now.some(({ id }) => id === 'run-4')).toBe(false);
     await put([], ids(now));
-    expect(await database().lumps.count()).toBe(0);
+    expect(await database().shards.count()).toBe(0);
   });
 
   test('what changed after a revision is found, and nothing else, also while the clock stands still or goes back', async () => {
@@ -87,9 +87,9 @@ describe('lumps of lines', () => {
     const last = await lastRevision(database(), 'runs');
     expect(last).toBeGreaterThan(before);
     await database()
-      .lumps.toCollection()
-      .modify((lump) => {
-        lump.revision += 1e9;
+      .shards.toCollection()
+      .modify((shard) => {
+        shard.revision += 1e9;
       });
     await put([line(13)]);
     expect(await lastRevision(database(), 'runs')).toBe(last + 1e9 + 1);

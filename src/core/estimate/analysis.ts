@@ -60,7 +60,7 @@ const CURVE_MARGIN = 1.25;
  * @param ownTimeMin a time of the user's own, min; null for none
  * @param requests how each other strategy would be asked for
  */
-export function study(
+export function analysis(
   request: EstimateRequest,
   fit: Fit = fitOf(request),
   nearest: readonly EvidenceItem[] = piecesOf(request),
@@ -82,7 +82,7 @@ export function study(
   };
 }
 
-/** Estimates a time and its curve, and nothing else; see `study`. */
+/** Estimates a time and its curve, and nothing else; see `analysis`. */
 export function estimatePreview(
   request: EstimateRequest,
   fit: Fit,
