@@ -1,4 +1,4 @@
-import type * as z from 'zod';
+import * as z from 'zod';
 
 /*
  * Ten thousand records are checked value by value when a file is opened. A schema answers with a copy of each record and with
@@ -12,7 +12,7 @@ export type QuickCheck = (value: unknown) => boolean;
 /** What a schema says of itself, as far as it is read here. */
 interface Def {
   type: string;
-  checks?: readonly Rule[];
+  checks?: Parameters<z.ZodUnknown['check']>;
   shape?: Record<string, Schema>;
   element?: Schema;
   innerType?: Schema;
@@ -24,22 +24,15 @@ interface Def {
   valueType?: Schema;
 }
 interface Schema {
-  _zod: { def: Def };
-}
-interface Rule {
-  _zod: { def: RuleDef; check: (payload: Payload) => unknown };
-}
-interface RuleDef {
-  check: string;
-  format?: string;
-  value?: unknown;
-  inclusive?: boolean;
-  minimum?: number;
-  maximum?: number;
-}
-interface Payload {
-  value: unknown;
-  issues: unknown[];
+  def: Def;
+  safeParse: (value: unknown) => { success: boolean };
+  /** Of a number: its limits and its format. */
+  minValue?: number | null;
+  maxValue?: number | null;
+  /** Of a text: its limits. */
+  minLength?: number | null;
+  maxLength?: number | null;
+  format?: string | null;
 }
 
 const no: QuickCheck = () => false;
@@ -54,14 +47,61 @@ export function quickCheck(schema: z.ZodType): QuickCheck {
 }
 
 function checkOf(schema: Schema): QuickCheck {
-  const { def } = schema._zod;
-  const kind = kindOf(def);
-  const rules = (def.checks ?? []).map(ruleOf);
-  if (rules.length === 0) return kind;
+  const kind = kindOf(schema.def);
+  const { type, checks = [] } = schema.def;
+  if (checks.length === 0) return kind;
+  const limits = type === 'number' ? numberLimits(schema) : type === 'string' ? textLimits(schema) : null;
+  const rules = limits !== null && limits.explains === checks.length ? limits.holds : askedRules(checks);
+  return (value) => kind(value) && rules(value);
+}
+
+/** What limits say, and how many rules they explain: each rule sets one of them, and where the numbers agree there is no other. */
+interface Limits {
+  explains: number;
+  holds: QuickCheck;
+}
+
+function numberLimits(schema: Schema): Limits | null {
+  const isWhole = schema.format === 'safeint';
+  if (!isWhole && schema.format !== null && schema.format !== undefined) return null;
+  const low = limitOf(schema.minValue, isWhole ? Number.MIN_SAFE_INTEGER : -Infinity);
+  const high = limitOf(schema.maxValue, isWhole ? Number.MAX_SAFE_INTEGER : Infinity);
+  // Whether a limit itself is allowed the schema knows.
+  const lowCounts = low !== null && schema.safeParse(low).success;
+  const highCounts = high !== null && schema.safeParse(high).success;
+  return {
+    explains: (isWhole ? 1 : 0) + (low === null ? 0 : 1) + (high === null ? 0 : 1),
+    holds: (value) => {
+      const number = value as number;
+      if (isWhole && !Number.isSafeInteger(number)) return false;
+      if (low !== null && !(lowCounts ? number >= low : number > low)) return false;
+      return high === null || (highCounts ? number <= high : number < high);
+    },
+  };
+}
+
+function textLimits({ minLength, maxLength, format }: Schema): Limits | null {
+  const low = limitOf(minLength, -Infinity);
+  const high = limitOf(maxLength, Infinity);
+  // One rule can set both, where they are the same.
+  if ((format !== null && format !== undefined) || (low !== null && low === high)) return null;
+  return {
+    explains: (low === null ? 0 : 1) + (high === null ? 0 : 1),
+    holds: (value) =>
+      (low === null || (value as string).length >= low) && (high === null || (value as string).length <= high),
+  };
+}
+
+function limitOf(value: number | null | undefined, none: number): number | null {
+  return value === null || value === undefined || value === none ? null : value;
+}
+
+/** The schema's own rules on a value that is taken as it is: nothing within it is copied. */
+function askedRules(checks: NonNullable<Def['checks']>): QuickCheck {
+  const rules = z.unknown().check(...checks);
   return (value) => {
-    if (!kind(value)) return false;
-    for (const rule of rules) if (!rule(value)) return false;
-    return true;
+    const answer = rules.safeParse(value);
+    return answer.success && answer.data === value;
   };
 }
 
@@ -149,7 +189,7 @@ function unionOf({ options = [], discriminator }: Def): QuickCheck {
   if (discriminator === undefined) return no;
   const byName = new Map<unknown, QuickCheck>();
   for (const option of options) {
-    const values = option._zod.def.shape?.[discriminator]?._zod.def.values;
+    const values = option.def.shape?.[discriminator]?.def.values;
     for (const name of values ?? []) byName.set(name, checkOf(option));
   }
   return (value) => isPlain(value) && (byName.get(value[discriminator]) ?? no)(value);
@@ -157,22 +197,4 @@ function unionOf({ options = [], discriminator }: Def): QuickCheck {
 
 function isPlain(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && Object.getPrototypeOf(value) === Object.prototype;
-}
-
-/** One rule on a value: the usual ones are known here, the others are asked. */
-function ruleOf({ _zod: { def, check } }: Rule): QuickCheck {
-  const limit = def.value;
-  if (typeof limit === 'number' && def.check === 'greater_than')
-    return def.inclusive === true ? (value) => (value as number) >= limit : (value) => (value as number) > limit;
-  if (typeof limit === 'number' && def.check === 'less_than')
-    return def.inclusive === true ? (value) => (value as number) <= limit : (value) => (value as number) < limit;
-  const { minimum, maximum } = def;
-  if (minimum !== undefined && def.check === 'min_length') return (value) => (value as string).length >= minimum;
-  if (maximum !== undefined && def.check === 'max_length') return (value) => (value as string).length <= maximum;
-  if (def.check === 'number_format' && def.format === 'safeint') return Number.isSafeInteger;
-  return (value) => {
-    const payload: Payload = { value, issues: [] };
-    const answer = check(payload);
-    return !(answer instanceof Promise) && payload.issues.length === 0 && payload.value === value;
-  };
 }

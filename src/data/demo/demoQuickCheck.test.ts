@@ -69,6 +69,31 @@ describe('a quick check', () => {
       [z.union([z.string(), z.number()]), 1],
       [z.coerce.date(), 0],
       [z.lazy(() => z.number()), 1],
+      [
+        z
+          .number()
+          .min(0)
+          .refine((value) => value !== 3),
+        3,
+      ],
+      [z.int().refine((value) => value !== 3), 3],
+      [
+        z
+          .uint32()
+          .refine((value) => value !== 3)
+          .refine((value) => value !== 4),
+        3,
+      ],
+      [z.number().gt(2).lte(5), 2],
+      [z.int().min(1), Number.MAX_SAFE_INTEGER + 1],
+      [
+        z
+          .string()
+          .length(2)
+          .refine((text) => text !== 'ab'),
+        'ab',
+      ],
+      [z.array(z.number()).max(1), [1, 2]],
     ];
     for (const [schema, value] of cases) expect(quickCheck(schema)(value)).toBe(false);
   });
