@@ -12,6 +12,8 @@ export type QuickCheck = (value: unknown) => boolean;
 /** What a schema says of itself, as far as it is read here. */
 interface Def {
   type: string;
+  /** A format that is the schema itself, and no rule on it. */
+  format?: string;
   checks?: Parameters<z.ZodUnknown['check']>;
   shape?: Record<string, Schema>;
   element?: Schema;
@@ -106,6 +108,7 @@ function askedRules(checks: NonNullable<Def['checks']>): QuickCheck {
 }
 
 function kindOf(def: Def): QuickCheck {
+  if (def.format !== undefined) return no;
   switch (def.type) {
     case 'string':
       return (value) => typeof value === 'string';
