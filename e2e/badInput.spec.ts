@@ -1,8 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { USE_TIME, addRoll, openDemo, topOf } from './bench';
+import { USE_TIME, addRoll, openDemo, openMore, topOf } from './bench';
 
 test('fields say their range and unit, and impossible combinations explain themselves', async ({ page }) => {
   await page.goto('/rolls/new');
+  await openMore(page);
   await page.getByText('My own numbers for this film').click();
   await page.getByLabel('Largest gradient').fill('99');
   await page.getByRole('button', { name: 'Add it to the bench' }).click();
@@ -26,7 +27,7 @@ test('a plan that cannot be says why and keeps what was typed', async ({ page })
   await addRoll(page);
   await page.getByLabel('In the tank').fill('300');
   await expect(page.getByText('300 ml does not cover 120 (roll film): it needs about 500 ml.')).toBeVisible();
-  await expect(page.locator('button:enabled', { hasText: /^Pin/ })).toHaveCount(0);
+  await expect(page.locator('button:enabled', { hasText: USE_TIME })).toHaveCount(0);
   await page.getByLabel('Temperature', { exact: true }).fill('lukewarm');
   await expect(page.getByText('Temperature: give a number from 5 to 40 °C.')).toBeVisible();
   await page.reload();

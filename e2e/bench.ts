@@ -38,8 +38,34 @@ export async function typeAndGo(page: Page, field: Locator, text: string): Promi
   await loaded;
 }
 
-/** The button that takes the time as it stands. Where a jug is ready there is nothing left to mix. */
-export const USE_TIME = /^Use \d[\d:]*( and mix)?$/;
+/** The button that takes the time as it stands. */
+export const USE_TIME = /^Use \d[\d:]*$/;
+
+/** Goes to a stage of a roll by its ribbon. */
+export async function openStage(page: Page, name: string): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .click();
+  await expect(page.getByRole('heading', { level: 2, name, exact: true })).toBeVisible();
+}
+
+/** Opens the reasons behind a time. */
+export async function openWhy(page: Page): Promise<void> {
+  await page.locator('#why > summary').click();
+  await expect(page.getByRole('table', { name: 'Ledger of the development time' })).toBeVisible();
+}
+
+/** Opens what can be known about a roll under a title. */
+export async function openFact(page: Page, title: string): Promise<void> {
+  const card = page.getByRole('button', { name: `${title}`, expanded: false });
+  if (await card.isVisible()) await card.click();
+}
+
+/** Opens what a new roll may be told besides. */
+export async function openMore(page: Page): Promise<void> {
+  await page.getByText('More', { exact: true }).click();
+}
 
 /** Types a roll by hand and puts it on the bench. */
 export async function addRoll(
@@ -48,6 +74,7 @@ export async function addRoll(
   format: string | RegExp = '120 (roll film)',
 ): Promise<void> {
   await page.goto('/rolls/new');
+  await openMore(page);
   await page.getByLabel('Name of the roll').fill(label);
   await choose(page, 'Format', format);
   await page.getByLabel('Film', { exact: true }).fill('Larkholm Pan 200');
@@ -55,7 +82,7 @@ export async function addRoll(
   await page.getByLabel('Expiry year').fill('1971');
   await choose(page, 'How sure is the date', 'Within a few years');
   await choose(page, 'Stored in', /^Room/);
-  await choose(page, /^Exposure/, 'Exposed, as metered');
+  await page.getByRole('radio', { name: 'Exposed, as metered' }).click();
   await page.getByRole('button', { name: 'Add it to the bench' }).click();
   await expect(page.getByRole('heading', { level: 1, name: label })).toBeVisible();
 }

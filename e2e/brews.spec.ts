@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
-import { MORNING, choose, openDemo, recordsOf, topOf } from './bench';
+import { MORNING, choose, openDemo, openStage, openWhy, recordsOf, topOf } from './bench';
 
 const seconds = (text: string): number => text.split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
 const timeOf = async (page: Page): Promise<number> =>
@@ -260,12 +260,9 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
   await expect(page.getByTestId('jug-left')).toContainText('1 film through it');
 
   await page.goto('/rolls/instruments');
-  await expect(page.locator('#mix')).toContainText('mixed 24 Nov');
-  await page
-    .locator('#choose')
-    .getByRole('button', { name: /^Choose/ })
-    .first()
-    .click();
+  await expect(page.getByRole('link', { name: /^Mix/ })).toContainText('mixed 24 Nov');
+  await openStage(page, 'Choose');
+  await openWhy(page);
   await expect(page.locator('#choose')).toContainText('7.0 ml p-Aminophenol concentrate for 7.8 ml');
   const { plans, brews, mixes } = await recordsOf(page, 'aetas-demo');
   const plan = (plans as { rollId: string; brewId: string }[]).find(({ rollId }) => rollId === 'instruments');

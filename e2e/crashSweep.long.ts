@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
-import { USE_TIME, addRoll, openDemo, recordsOf } from './bench';
+import { USE_TIME, addRoll, openDemo, openMore, recordsOf } from './bench';
 
 /** Kills the page at every step of a run, in the middle of the write, and looks for what is lost. */
 test('a page killed at any press of a run comes back at that press or just before it', async ({ context }) => {
@@ -187,6 +187,7 @@ test('three tabs type into one roll, and every field keeps its letters', async (
   await second.goto('/rolls/new');
   const third = await context.newPage();
   await third.goto('/rolls/new');
+  for (const page of [first, second, third]) await openMore(page);
   await first.getByLabel('Name of the roll').pressSequentially('Shoebox', { delay: 15 });
   await second.getByLabel('Film', { exact: true }).pressSequentially('Larkholm Pan', { delay: 15 });
   await third.getByLabel('Note').pressSequentially('behind the barograph', { delay: 15 });

@@ -1,10 +1,11 @@
 import { expect, test, type Page } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { USE_TIME, addRoll, choose, openDemo, recordsOf } from './bench';
+import { USE_TIME, addRoll, choose, openDemo, openFact, openMore, openStage, recordsOf } from './bench';
 
 async function openIdentify(page: Page, rollId: string): Promise<void> {
   await openDemo(page, `/rolls/${rollId}#identify`);
-  await expect(page.getByRole('heading', { name: 'When was it made?' })).toBeVisible();
+  await expect(page.getByTestId('so-far')).toBeVisible();
+  for (const title of ['When was it made?', 'Where was it stored?']) await openFact(page, title);
 }
 
 test('hints narrow the age, contradictions are named, and half-typed hints survive a reload', async ({ page }) => {
@@ -58,6 +59,7 @@ test('storage is a history: places follow each other, and their ends move by key
 
 test('the speed is read off the cassette', async ({ page }) => {
   await page.goto('/rolls/new');
+  await openMore(page);
   await page.getByText('Read the speed off the cassette').click();
   await expect(page.getByText('one of the last two squares is always bare')).toBeVisible();
   for (const square of [2, 3, 5]) await page.getByRole('button', { name: `Row 1, square ${square}: paint` }).click();
@@ -73,11 +75,13 @@ test('the speed is read off the cassette', async ({ page }) => {
 
 test('signs of age change the run', async ({ page }) => {
   await addRoll(page, 'Brittle tin');
-  await page.getByRole('button', { name: /^Identify/ }).click();
+  await openStage(page, 'Identify');
+  await openFact(page, 'Condition');
   await page.getByLabel('Brittle').check();
   await expect(page.getByText('pre-soak 6 minutes; never bend it back')).toBeVisible();
   await expect.poll(async () => JSON.stringify((await recordsOf(page, 'aetas')).rolls)).toContain('"brittle"');
   await page.reload();
+  await openStage(page, 'Choose');
   await page.getByRole('button', { name: USE_TIME }).click();
   await page.getByRole('button', { name: 'It is mixed' }).click();
   await expect(page.getByRole('list', { name: 'Wet steps' })).toContainText('6:00');

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { USE_TIME, MORNING, choose, openDemo, recordsOf } from './bench';
+import { USE_TIME, MORNING, choose, openDemo, openStage, openWhy, recordsOf } from './bench';
 
 const seconds = (text: string): number => text.split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
 const timeOf = async (page: Page): Promise<number> =>
@@ -12,15 +12,10 @@ async function bandRatio(page: Page): Promise<number> {
   return seconds(high) / seconds(low);
 }
 
-/** Opens the tests of a roll, with the stage that chooses folded. */
+/** Opens the tests of a roll. */
 async function openTests(page: Page): Promise<void> {
   await openDemo(page, '/rolls/tin-3#test');
   await expect(page.getByRole('heading', { name: 'What would narrow the band' })).toBeVisible();
-  await page
-    .locator('#choose')
-    .getByRole('button', { name: /^Choose/ })
-    .first()
-    .click();
   await expect(page.getByTestId('time')).toHaveCount(1);
 }
 
@@ -41,7 +36,7 @@ test('a clip by eye goes into the evidence, narrows the band, and can be switche
   await expect(line).toBeChecked();
   await expect.poll(() => timeOf(page)).toBeGreaterThan(time);
   expect(await bandRatio(page)).toBeLessThan(width);
-  await expect(page.locator('#test')).toContainText('1 drop test, 1 clip test');
+  await expect(page.getByRole('link', { name: /^Test/ })).toContainText('1 drop test, 1 clip test');
 
   // Off: the time goes back to what it was. On again: it moves once more.
   await line.uncheck();
@@ -97,13 +92,13 @@ test('a drop test keeps its clocks over a reload, counts pairs, and puts the rat
 test('later evidence shows the pinned time beside the new one, and says why it moved', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3');
   await page.getByRole('button', { name: USE_TIME }).click();
-  await page.locator('#test').getByRole('button', { name: /^Test/ }).first().click();
-  await expect(page.getByText('it still stands')).toBeVisible();
+  await openStage(page, 'Test');
+  await expect(page.getByText('nothing has changed')).toBeVisible();
   await page.getByRole('button', { name: 'A chart time' }).click();
   await page.locator('#test').getByLabel('Time', { exact: true }).fill('25');
   await page.getByRole('button', { name: 'Add to the evidence' }).click();
   const note = page.locator('#test').getByRole('status').first();
-  await expect(note).toContainText(/Pinned at \d+:\d\d, now \d+:\d\d \(\+\d+ %\)/);
+  await expect(note).toContainText(/You set \d+:\d\d; now it would be \d+:\d\d \(\+\d+ %\)/);
   await expect(note).toContainText('It moved because of “A leaflet says 25:00 in instant coffee, 40 g/l” (this roll');
 });
 
@@ -146,6 +141,7 @@ test('sliders move the time while the hand moves, and the page follows when it r
   await openDemo(page, '/rolls/tin-3');
   await expect(page.getByTestId('time')).toBeVisible();
   const before = await timeOf(page);
+  await openWhy(page);
   await page.getByRole('slider', { name: 'What if' }).focus();
   for (let press = 0; press < 4; press++) await page.keyboard.press('ArrowRight');
   await expect.poll(() => timeOf(page)).toBeLessThan(before);
@@ -158,6 +154,7 @@ test('a slider goes where it is pressed and where it is dragged, and not on when
   await openDemo(page, '/rolls/tin-3');
   await expect(page.getByTestId('time')).toBeVisible();
   const before = await timeOf(page);
+  await openWhy(page);
   const slider = page.getByRole('slider', { name: 'What if' });
   await slider.scrollIntoViewIfNeeded();
   const { x, y, width, height } = (await slider.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
@@ -189,6 +186,7 @@ test.describe('on a phone', () => {
   test('a finger slides a slider or taps it, and one that scrolls the page leaves it', async ({ page }) => {
     await openDemo(page, '/rolls/tin-3');
     await expect(page.getByTestId('time')).toBeVisible();
+    await openWhy(page);
     const slider = page.getByRole('slider', { name: 'What if' });
     const session = await page.context().newCDPSession(page);
     const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', ...touchPoints: { x: number; y: number }[]) =>
@@ -227,21 +225,26 @@ test.describe('on a phone', () => {
   });
 });
 
-test('a ledger row opens to its reason and its fields, and the total moves as they change', async ({ page }) => {
+test('a ledger row opens to its reason and leads to its field, and the total moves as they change', async ({
+  page,
+}) => {
   await openDemo(page, '/rolls/tin-3');
   await expect(page.getByTestId('time')).toBeVisible();
   const before = await timeOf(page);
   const ledger = page.getByRole('table', { name: 'Ledger of the development time' });
-  await ledger.getByRole('button', { name: 'Temperature', exact: true }).click();
+  await openWhy(page);
+  await ledger.getByRole('button', { name: /^20.0 °C/ }).click();
   await expect(ledger.getByText('Source: published relation.')).toBeVisible();
-  await ledger.getByLabel('Temperature', { exact: true }).fill('24');
+  await ledger.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByLabel('Temperature', { exact: true })).toBeFocused();
+  await page.getByLabel('Temperature', { exact: true }).fill('24');
   await expect.poll(() => timeOf(page)).toBeLessThan(before * 0.8);
   await expect(ledger.locator('tfoot')).toContainText((await page.getByTestId('time').textContent()) ?? '');
 });
 
 test('a dilution is read as it is written, with the other reading at hand', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3');
-  await page.getByRole('radio', { name: 'Concentrate' }).click();
+  await choose(page, 'Developer', /^p-Aminophenol/);
   const written = page.getByLabel('Dilution, as written');
   await written.fill('1:9');
   await expect(
@@ -259,12 +262,7 @@ test('a dilution is read as it is written, with the other reading at hand', asyn
 });
 
 test('choosing Stand thins the developer, and leaving it brings back what was there', async ({ page }) => {
-  await openDemo(page, '/rolls/instruments');
-  await page
-    .locator('#choose')
-    .getByRole('button', { name: /^Choose/ })
-    .first()
-    .click();
+  await openDemo(page, '/rolls/instruments#choose');
   const water = page.locator('#waterParts');
   await expect(water).toHaveValue('50');
   await expect(page.getByText('Stand is recommended: the exposures are unknown or mixed')).toBeVisible();
@@ -284,7 +282,7 @@ test('choosing Stand thins the developer, and leaving it brings back what was th
 
 test('a one-bath has its own time, no bromide, and neither stop nor fixer at the tank', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3');
-  await page.getByRole('radio', { name: 'One-bath' }).click();
+  await choose(page, 'Developer', /^One-bath/);
   await page.locator('#temperatureC').fill('24');
   await choose(page, 'How the tank is moved', 'Continuous rotation');
   await expect(page.getByTestId('time')).toHaveText('4:00');
@@ -292,7 +290,7 @@ test('a one-bath has its own time, no bromide, and neither stop nor fixer at the
   await choose(page, 'How the tank is moved', /^Gentle only/);
   await expect(page.getByText('gentle up to about 22 °C')).toBeVisible();
   await page.getByRole('button', { name: USE_TIME }).click();
-  await page.locator('#run').getByRole('button', { name: /^Run/ }).first().click();
+  await openStage(page, 'Run');
   const steps = page.getByRole('list', { name: 'Wet steps' });
   await expect(steps).toContainText('Develop and fix');
   await expect(steps.getByText('Fix', { exact: true })).toHaveCount(0);

@@ -9,7 +9,7 @@ test('the bench loads no more script than its limit before it shows', async ({ b
   expect(sizeKb).toBeLessThan(FIRST_LOAD_LIMIT_KB);
 });
 
-test('when the first estimate and its charts come, the form stays where it was', async ({ page }) => {
+test('when the first estimate and its pictures come, the form stays where it was', async ({ page }) => {
   await page.addInitScript(() => {
     const tops: number[] = [];
     Object.assign(window, { tops });
@@ -22,7 +22,7 @@ test('when the first estimate and its charts come, the form stays where it was',
   });
   await openDemo(page, '/rolls/tin-3');
   await expect(page.getByTestId('time')).toBeVisible();
-  await expect(page.locator('canvas').first()).toBeVisible();
+  await expect(page.getByRole('radio', { name: /^Stand, / })).toBeAttached();
   await expect
     .poll(() => page.evaluate(() => (window as unknown as { tops: number[] }).tops.length))
     .toBeGreaterThan(10);

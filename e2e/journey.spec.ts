@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { USE_TIME, EARLY, MORNING, addRoll, choose, pourEarly, recordsOf, typeAndGo } from './bench';
+import { USE_TIME, EARLY, MORNING, addRoll, choose, openWhy, pourEarly, recordsOf, typeAndGo } from './bench';
 
 /** Minutes and seconds of a clock such as 15:20, in seconds. */
 function secondsOf(text: string): number {
@@ -44,6 +44,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   await page.getByLabel('Temperature', { exact: true }).fill('68 F');
   await choose(page, 'How the tank is moved', '5 inversions every 30 s');
   const ledger = page.getByRole('table', { name: 'Ledger of the development time' });
+  await openWhy(page);
   await expect(ledger.getByText('5 inversions every 30 s')).toBeVisible();
   const total = ledger.locator('tfoot td').nth(1);
   await expect(page.getByRole('button', { name: USE_TIME })).toBeEnabled();
@@ -59,7 +60,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   const [low = '', high = ''] = band.match(/\d+:\d+(:\d+)?/g) ?? [];
   expect(secondsOf(low)).toBeLessThan(timeS);
   expect(secondsOf(high)).toBeGreaterThan(timeS);
-  await expect(page.getByRole('img', { name: /four times in five between/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /80 % likely between/ })).toBeVisible();
 
   // A reload keeps what was chosen.
   await page.reload();
@@ -166,8 +167,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
 test('a concentrate by dilution, an unexposed roll, and jugs that wear', async ({ page }) => {
   await page.clock.install({ time: MORNING });
   await addRoll(page, 'Second tin');
-  await page.getByRole('radio', { name: 'Concentrate' }).click();
-  await choose(page, 'Kind of developer', /^Hydroquinone syrup/);
+  await choose(page, 'Developer', /^Hydroquinone syrup/);
   await expect(page.getByLabel('Water', { exact: true })).toHaveValue('31');
   await page.getByLabel('Water', { exact: true }).fill('63');
   await expect(page.getByText(/ 1\+63$/).first()).toBeVisible();

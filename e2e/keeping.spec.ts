@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { openDemo, recordsOf, typeAndGo } from './bench';
+import { openDemo, openFact, openMore, recordsOf, typeAndGo } from './bench';
 
 interface Form {
   form: string;
@@ -16,8 +16,9 @@ const forms: readonly Form[] = [
   {
     form: 'a new roll',
     path: '/rolls/new',
+    before: openMore,
     field: (page) => page.getByLabel('Note'),
-    text: 'WorkerClient the barograph',
+    text: 'Behind the barograph',
   },
   {
     form: 'a plan',
@@ -28,16 +29,24 @@ const forms: readonly Form[] = [
   {
     form: 'a hint that reads',
     path: '/rolls/tin-3#identify',
+    open: (page) => openFact(page, 'When was it made?'),
     field: (page) => page.getByRole('textbox', { name: 'Year', exact: true }).first(),
     text: '1972',
   },
   {
     form: 'a hint half typed',
     path: '/rolls/tin-3#identify',
+    open: (page) => openFact(page, 'When was it made?'),
     field: (page) => page.getByRole('textbox', { name: 'Year', exact: true }).first(),
     text: '19',
   },
-  { form: 'X-ray passes', path: '/rolls/tin-3#identify', field: (page) => page.getByLabel('X-ray passes'), text: '7' },
+  {
+    form: 'X-ray passes',
+    path: '/rolls/tin-3#identify',
+    open: (page) => openFact(page, 'Where was it stored?'),
+    field: (page) => page.getByLabel('X-ray passes'),
+    text: '7',
+  },
   {
     form: 'a sheet of the workbench',
     path: '/brews/workbench?recipe=coffee-standard',
@@ -94,7 +103,8 @@ for (const [half, some] of [
 
 test('what was typed at the last moment is in a file that is saved next, and a tick is there too', async ({ page }) => {
   await openDemo(page, '/rolls/new');
-  await typeAndGo(page, page.getByLabel('Note'), 'WorkerClient the barograph');
+  await openMore(page);
+  await typeAndGo(page, page.getByLabel('Note'), 'Behind the barograph');
   // Not the form itself: the table, as lists and files read it.
   await page.goto('/records');
   await expect(page.getByText(/unfinished form/)).toBeVisible();
@@ -102,7 +112,7 @@ test('what was typed at the last moment is in a file that is saved next, and a t
   expect(await draftsOf()).toContainEqual(
     expect.objectContaining({
       id: 'roll:new',
-      values: expect.objectContaining({ note: 'WorkerClient the barograph' }),
+      values: expect.objectContaining({ note: 'Behind the barograph' }),
     }),
   );
   expect(await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('aetas.typed')))).toEqual(
@@ -110,6 +120,7 @@ test('what was typed at the last moment is in a file that is saved next, and a t
   );
 
   await page.goto('/rolls/tin-3#identify');
+  await openFact(page, 'Condition');
   const tick = page.getByLabel(/^Brittle/);
   await expect(tick).not.toBeChecked();
   const loaded = page.waitForEvent('load');

@@ -104,8 +104,7 @@ test('weighed coffee 9.6/4/18 g in 400 ml, 12 min, 10 then 3 turns, 3-6-12-24', 
 });
 
 test('syrup 9 + 291, 6 min, stop 30 s, fix 10 min moved 30 s on and 30 s off', async ({ page }) => {
-  await page.getByRole('radio', { name: 'Concentrate' }).click();
-  await choose(page, 'Kind of developer', /syrup/i);
+  await choose(page, 'Developer', /syrup/i);
   await page.getByLabel('Dilution, as written').fill('9+291');
   await myTime(page, '6:00');
   await mixed(page);
@@ -128,10 +127,12 @@ test('syrup 9 + 291, 6 min, stop 30 s, fix 10 min moved 30 s on and 30 s off', a
 });
 
 test('a control without its main agent: no estimate, my time, and it goes into the log', async ({ page }) => {
-  await page.getByRole('radio', { name: 'My own, no estimate' }).click();
-  await expect(page.locator('#otherName')).toHaveAttribute('aria-invalid', 'true');
-  await page.getByLabel('What is it').fill('Soda and vitamin C alone');
-  await expect(page.getByText('type your own')).toBeVisible();
+  await choose(page, 'Developer', /^Something else/);
+  // Nothing is wrong before something was typed, and there is nothing to take either.
+  await expect(page.locator('#otherName')).not.toHaveAttribute('aria-invalid', 'true');
+  await expect(page.getByRole('button', { name: 'Use my time' })).toBeDisabled();
+  await expect(page.locator('#why')).toHaveCount(0);
+  await page.getByLabel('Developer’s name').fill('Soda and vitamin C alone');
   await myTime(page, '10:00');
   await mixed(page);
   const run = await develop(page);
@@ -202,7 +203,7 @@ test('two rolls in one coffee with bromide between them, 13 and 15 min', async (
   await expect(page.getByText('pour it away instead')).toBeVisible();
 
   await addRoll(page, 'Shoebox, second in the jug');
-  await page.getByRole('radio', { name: 'From a jug' }).click();
+  await choose(page, 'Developer', /In a jug/);
   await page.locator('#ownTimeMin').fill('15:00');
   await page.getByRole('button', { name: /^Use 15:00/ }).click();
   const run = await develop(page);

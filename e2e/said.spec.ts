@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { USE_TIME, MORNING, choose, recordsOf, throughTheTank } from './bench';
+import { USE_TIME, MORNING, choose, openMore, openStage, recordsOf, throughTheTank } from './bench';
 
 /*
  * What a person says and does is what is reckoned: journeys from an empty bench to the verdict. Amounts, times and years are check
@@ -20,12 +20,13 @@ interface NewRoll {
 /** Puts a roll on an empty bench. */
 async function putRoll(page: Page, { name, format, family, age, year }: NewRoll): Promise<void> {
   await page.goto('/rolls/new');
+  await openMore(page);
   await page.getByLabel('Name of the roll').fill(name);
   if (format !== undefined) await choose(page, 'Format', format);
-  if (family !== undefined) await choose(page, 'Stock family', family);
+  if (family !== undefined) await choose(page, 'What film is it?', family);
   if (age !== undefined) await page.getByRole('radio', { name: age }).click();
   if (year !== undefined) await page.getByLabel('Expiry year').fill(year);
-  await choose(page, /^Exposure/, 'Exposed, as metered');
+  await page.getByRole('radio', { name: 'Exposed, as metered' }).click();
   await page.getByRole('button', { name: 'Add it to the bench' }).click();
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
 }
@@ -63,7 +64,7 @@ test.beforeEach(async ({ page }) => {
 test('a can of beer goes in whole, and has its time', async ({ page }) => {
   test.setTimeout(180_000);
   await putRoll(page, { name: 'Can of stout', age: 'Bought new' });
-  await choose(page, 'Made with', 'Dark beer');
+  await choose(page, 'Developer', 'Dark beer');
   await page.getByLabel('In the tank').fill('440');
   await page.getByRole('textbox', { name: 'Dark beer' }).fill('1 can');
   await expect(page.getByText('“1 can” is read as 440 ml in this jug, 1000 ml/l.')).toBeVisible();
@@ -110,8 +111,7 @@ test('a known time stays with its developer, and a dilution with a letter is ask
   await page.getByLabel('I know a time for fresh film in this developer').check();
   await page.locator('#knownTimeMin').fill('12:00');
   await expect.poll(() => timeOf(page)).toBe(720);
-  await page.getByRole('radio', { name: 'Concentrate' }).click();
-  await choose(page, 'Kind of developer', /^Hydroquinone syrup/);
+  await choose(page, 'Developer', /^Hydroquinone syrup/);
   await expect(page.getByTestId('known-elsewhere')).toContainText('12:00 is known in instant coffee');
   await expect(page.getByLabel('I know a time for fresh film in this developer')).not.toBeChecked();
   await expect.poll(() => timeOf(page)).toBeLessThan(600);
@@ -126,7 +126,7 @@ test('a known time stays with its developer, and a dilution with a letter is ask
   await page.getByRole('button', { name: 'Read it as 1+31 instead' }).click();
   await page.getByLabel('Dilution, as written').fill('H');
   await expect(page.getByLabel('Water', { exact: true })).toHaveValue('63');
-  await page.getByRole('radio', { name: 'Kitchen brew' }).click();
+  await choose(page, 'Developer', /^Instant coffee/);
   await expect(page.locator('#knownTimeMin')).toHaveValue('12');
   await expect.poll(() => timeOf(page)).toBe(720);
 });
@@ -158,7 +158,9 @@ test('part of a packet: so much of its weight as the jug is of what it makes', a
   await expect(page.getByTestId('jug-rolls')).toContainText('Powder');
   await page.getByTestId('jug-rolls').getByRole('link', { name: 'Powder' }).click();
   // What was mixed for the roll is what the roll reckons with.
-  await expect(page.getByRole('radio', { name: 'From a jug' })).toBeChecked();
+  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
+  await openStage(page, 'Choose');
+  await expect(page.locator('#developer')).toContainText('powder');
   await expect(page.getByText(/in metol–hydroquinone borax powder, undiluted/)).toBeVisible();
   await page.getByRole('button', { name: USE_TIME }).click();
   await throughTheTank(page);
@@ -197,7 +199,7 @@ test('film of 1965 to 1975 on paper backing is no nitrate', async ({ page }) => 
 test('a one-shot used once is told as such, and its jug is asked about', async ({ page }) => {
   test.setTimeout(240_000);
   await putRoll(page, { name: 'First', age: 'Bought new' });
-  await page.getByRole('radio', { name: 'Concentrate' }).click();
+  await choose(page, 'Developer', /^p-Aminophenol/);
   await page.getByLabel('Dilution, as written').fill('1+50');
   await expect.poll(() => timeOf(page)).toBeGreaterThan(600);
   const fresh = await timeOf(page);
@@ -208,7 +210,7 @@ test('a one-shot used once is told as such, and its jug is asked about', async (
   await page.getByRole('button', { name: 'Kept', exact: true }).first().click();
   await judge(page);
   await putRoll(page, { name: 'Second', age: 'Bought new' });
-  await page.getByRole('radio', { name: 'From a jug' }).click();
+  await choose(page, 'Developer', /In a jug/);
   await expect(page.getByText('This working solution has had a film already')).toBeVisible();
   await expect
     .poll(async () => (await page.getByTestId('time').textContent()) !== '' && (await timeOf(page)) > fresh * 1.2)
@@ -218,7 +220,7 @@ test('a one-shot used once is told as such, and its jug is asked about', async (
 test('a second film in a used one-bath takes longer, and a thermometer’s step makes none', async ({ page }) => {
   test.setTimeout(240_000);
   await putRoll(page, { name: 'Warm one', age: 'Bought new' });
-  await page.getByRole('radio', { name: 'One-bath' }).click();
+  await choose(page, 'Developer', /^One-bath/);
   await choose(page, 'How the tank is moved', 'Continuous rotation');
   await page.getByLabel('Temperature', { exact: true }).fill('75 F');
   await expect.poll(() => timeOf(page)).toBe(240);
@@ -232,7 +234,7 @@ test('a second film in a used one-bath takes longer, and a thermometer’s step 
   await page.getByRole('button', { name: 'Kept', exact: true }).first().click();
   await judge(page);
   await putRoll(page, { name: 'Warm two', age: 'Bought new' });
-  await page.getByRole('radio', { name: 'From a jug' }).click();
+  await choose(page, 'Developer', /In a jug/);
   await page.getByLabel('Temperature', { exact: true }).fill('75 F');
   await expect.poll(() => timeOf(page)).toBeGreaterThan(255);
 });

@@ -221,6 +221,8 @@ async function benchSlider(browser, address) {
       await page.addInitScript(() => localStorage.setItem('aetas.bench', 'demo'));
       await page.goto(`${address}/rolls/tin-3`);
       await page.locator('[data-next-step]:enabled').first().waitFor();
+      await page.locator('#why > summary').click();
+      await page.locator('#why canvas').first().waitFor();
       await page.waitForTimeout(1000);
       const work = await sliderWork(page, way);
       pages.push({ work, ratio: work / (await pageYardstick(page)) });
@@ -282,7 +284,8 @@ async function benchBrowser() {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.addInitScript(() => localStorage.setItem('aetas.bench', 'demo'));
     await page.goto(`${address}/rolls/tin-3`);
-    await page.locator('canvas').first().waitFor();
+    await page.locator('#why > summary').click();
+    await page.locator('#why canvas').first().waitFor();
     await page.waitForTimeout(1000);
     const typing = await longestTask(page, async () => {
       for (const [field, text] of [
@@ -303,7 +306,8 @@ async function benchBrowser() {
 
     await page.goto(`${address}/rolls/tin-3#identify`);
     await page.reload();
-    await page.locator('#photos').waitFor();
+    await page.getByRole('button', { name: 'Photographs' }).click();
+    await page.getByLabel('Photographs of the roll').waitFor({ state: 'attached' });
     // The page's own beginning is not the photograph's.
     await page.waitForTimeout(1500);
     // From a file, as from a user: handed over in memory, the page would first have to unpack it for the test's own sake.

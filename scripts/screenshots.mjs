@@ -61,27 +61,18 @@ async function compared(page) {
 
 async function chosen(page) {
   await page.getByTestId('band').waitFor();
-  await page.locator('#choose').evaluate((section) => section.scrollIntoView());
-  await page.locator('canvas').first().waitFor();
+  await page.getByRole('radio', { name: /^Stand, / }).waitFor({ state: 'attached' });
   await page.waitForTimeout(300);
 }
 
-/** The tests alone: the stage that chooses is folded. */
 async function testing(page) {
-  await page
-    .locator('#choose')
-    .getByRole('button', { name: /^Choose/ })
-    .first()
-    .click();
   await page.locator('#test canvas').waitFor();
-  await page.locator('#test').evaluate((section) => section.scrollIntoView());
   await page.waitForTimeout(300);
 }
 
 /** The list of baths, and the ways that are kept. */
 async function baths(page) {
   await page.getByRole('list', { name: 'Wet steps' }).waitFor();
-  await page.locator('#run').evaluate((section) => section.scrollIntoView());
   await page.waitForTimeout(300);
 }
 
@@ -127,7 +118,6 @@ async function read(page) {
 
 async function judging(page) {
   await page.locator('#contrast').waitFor();
-  await page.locator('#judge').evaluate((section) => section.scrollIntoView());
 }
 
 async function judged(page) {

@@ -14,7 +14,7 @@ export function Band({ timeMin, lowMin, highMin, ownMin = null }: BandProps) {
   const ends = [lowMin, highMin, timeMin, ...(ownMin === null ? [] : [ownMin])];
   const scale = rulerScale(Math.min(...ends), Math.max(...ends));
   const at = (minutes: number): string => `${rulerPercent(scale, minutes)}%`;
-  const words = `${formatMinutes(timeMin)} minutes; four times in five between ${formatMinutes(lowMin)} and ${formatMinutes(highMin)}.${ownMin === null ? '' : ` My time: ${formatDuration(ownMin * 60)}.`}`;
+  const words = `${formatMinutes(timeMin)} minutes; 80 % likely between ${formatMinutes(lowMin)} and ${formatMinutes(highMin)}.${ownMin === null ? '' : ` My time: ${formatDuration(ownMin * 60)}.`}`;
   return (
     <div role="img" aria-label={words} className="relative mx-2 h-12">
       <div

@@ -17,11 +17,8 @@ export interface LedgerLine {
   share: number;
   /** What shows when the row is opened; null for a row that has nothing to say yet. */
   detail: ReactNode;
-  /** The fields that move this row: beside its name, or in a line of their own beneath it. */
-  fields?: ReactNode;
-  fieldsBeside?: boolean;
-  /** What takes a line of its own beneath them. */
-  below?: ReactNode;
+  /** Id of the field that moves this row; none for a row that follows from the roll. */
+  leadsTo?: string;
 }
 
 interface LedgerProps {
@@ -93,37 +90,33 @@ interface LineProps {
   onOpen: (id: string | null) => void;
 }
 
-/** A reason with its figures and its fields. Of a line that changes only what changed is drawn anew. */
+/** A reason with its figures. Of a line that changes only what changed is drawn anew. */
 function Line({ line, isOpen, isStale, onOpen }: LineProps) {
-  const { id, label, note, ratio, time, share, detail, fields, below } = line;
-  const beside = line.fieldsBeside === true;
+  const { id, label, note, ratio, time, share, detail, leadsTo } = line;
   return (
     <>
       <tr className="border-t border-hair align-baseline">
         <td className="py-1 pr-2">
-          <div className="flex flex-wrap items-center gap-x-2 gap-y-1 pl-[21px]">
-            {detail === null ? (
-              <span className="text-ink2">{label}</span>
-            ) : (
-              <button
-                type="button"
-                aria-expanded={isOpen}
-                className="group -ml-[21px] flex min-h-6 gap-1.5 text-left"
-                onClick={() => onOpen(isOpen ? null : id)}
-              >
-                <ChevronRight
-                  aria-hidden
-                  size={15}
-                  className={classes('mt-1 shrink-0 text-ink2', isOpen && 'rotate-90')}
-                />
-                <span>
-                  <span className="group-hover:underline">{label}</span>
-                  {note !== '' && <span className="block text-[13px] leading-tight text-ink2">{note}</span>}
-                </span>
-              </button>
-            )}
-            {beside && fields}
-          </div>
+          {detail === null ? (
+            <span className="pl-[21px] text-ink2">{label}</span>
+          ) : (
+            <button
+              type="button"
+              aria-expanded={isOpen}
+              className="group flex min-h-8 gap-1.5 text-left"
+              onClick={() => onOpen(isOpen ? null : id)}
+            >
+              <ChevronRight
+                aria-hidden
+                size={15}
+                className={classes('mt-1 shrink-0 text-ink2', isOpen && 'rotate-90')}
+              />
+              <span>
+                <span className="group-hover:underline">{label}</span>
+                {note !== '' && <span className="block text-[13px] leading-tight text-ink2">{note}</span>}
+              </span>
+            </button>
+          )}
         </td>
         <td {...stale(isStale, 'num py-1 text-right whitespace-nowrap')}>{ratio}</td>
         <td {...stale(isStale, 'py-1 pl-1.5 text-right')}>{time}</td>
@@ -137,24 +130,19 @@ function Line({ line, isOpen, isStale, onOpen }: LineProps) {
           </span>
         </td>
       </tr>
-      {below && (
-        <tr>
-          <td colSpan={4} className="pb-2 pl-[21px]">
-            {below}
-          </td>
-        </tr>
-      )}
-      {fields && !beside && (
-        <tr>
-          <td colSpan={4} className="pb-1.5 pl-[21px]">
-            <div className="flex flex-wrap items-start gap-x-4 gap-y-1.5">{fields}</div>
-          </td>
-        </tr>
-      )}
       {isOpen && (
         <tr>
           <td colSpan={4} className="pb-3 pl-[21px] text-[14px]">
             {detail}
+            {leadsTo !== undefined && (
+              <button
+                type="button"
+                className="act-plain mt-1"
+                onClick={() => document.getElementById(leadsTo)?.focus()}
+              >
+                Change it
+              </button>
+            )}
           </td>
         </tr>
       )}

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { stageIds, stages, type RollStanding, type StageId, type StageState } from '@/core/plan/rollStages';
 import { classes } from './classes';
 
@@ -52,17 +53,29 @@ function Notch({ state, transform }: { state: StageState; transform?: string }) 
   }
 }
 
+interface RibbonProps {
+  standing: RollStanding;
+  /** Where each stage is; without it the ribbon leads nowhere. */
+  hrefOf?: (stage: StageId) => string;
+  /** The stage that is open. */
+  current?: StageId | null;
+  /** Each stage in one line, where there is room for it. */
+  summaryOf?: (stage: StageId) => string;
+}
+
 /** The seven notches of a roll with their names; each leads to its stage. */
-export function Ribbon({ standing, hrefOf }: { standing: RollStanding; hrefOf?: (stage: StageId) => string }) {
-  return (
+export function Ribbon({ standing, hrefOf, current = null, summaryOf }: RibbonProps) {
+  const list = (
     <ol className="flex w-full" aria-label="Stages of this roll">
       {stageIds.map((id) => {
         const state = standing.states[id];
+        const isOpen = id === current;
         const label = (
           <span
             className={classes(
-              'block text-center text-[11px] sm:text-[13px]',
-              state === 'at-hand' && 'font-bold text-ink',
+              'block truncate text-center text-[11px] sm:text-[14px]',
+              (state === 'at-hand' || isOpen) && 'font-bold text-ink',
+              isOpen && 'underline decoration-2 underline-offset-4',
               state === 'forbidden' && 'font-bold text-danger',
             )}
           >
@@ -78,34 +91,63 @@ export function Ribbon({ standing, hrefOf }: { standing: RollStanding; hrefOf?: 
               state === 'waiting' ? 'text-ink2' : state === 'forbidden' ? 'text-danger' : 'text-ink',
             )}
           >
-            <span aria-hidden className="flex">
-              <span
-                className={classes(
-                  'mt-px h-0 flex-1 border-t-[1.5px] border-current',
-                  state === 'waiting' && 'border-dashed',
-                )}
-              />
-              <svg width="26" height="15" viewBox="0 0 26 15" className="shrink-0 overflow-visible">
-                <Notch state={state} />
-              </svg>
-              <span
-                className={classes(
-                  'mt-px h-0 flex-1 border-t-[1.5px] border-current',
-                  (state === 'waiting' || state === 'at-hand') && 'border-dashed',
-                )}
-              />
-            </span>
-            {hrefOf ? (
-              <a href={hrefOf(id)} className="mt-1 block min-h-6 text-inherit underline-offset-4 hover:underline">
-                {label}
-              </a>
-            ) : (
+            <Link
+              href={hrefOf?.(id)}
+              isOpen={isOpen}
+              className={classes('block min-h-11 text-inherit no-underline', hrefOf && 'hover:underline')}
+            >
+              <span aria-hidden className="flex">
+                <span
+                  className={classes(
+                    'mt-px h-0 flex-1 border-t-[1.5px] border-current',
+                    state === 'waiting' && 'border-dashed',
+                  )}
+                />
+                <svg width="26" height="15" viewBox="0 0 26 15" className="shrink-0 overflow-visible">
+                  <Notch state={state} />
+                </svg>
+                <span
+                  className={classes(
+                    'mt-px h-0 flex-1 border-t-[1.5px] border-current',
+                    (state === 'waiting' || state === 'at-hand') && 'border-dashed',
+                  )}
+                />
+              </span>
               <span className="mt-1 block">{label}</span>
-            )}
+              {summaryOf && (
+                <span
+                  title={summaryOf(id)}
+                  className="mx-1.5 mt-0.5 hidden truncate text-center text-[12px] font-normal text-ink2 lg:block"
+                >
+                  {summaryOf(id)}
+                </span>
+              )}
+            </Link>
           </li>
         );
       })}
     </ol>
+  );
+  return hrefOf === undefined ? list : <nav aria-label="Stages">{list}</nav>;
+}
+
+function Link({
+  href,
+  isOpen,
+  className,
+  children,
+}: {
+  href: string | undefined;
+  isOpen: boolean;
+  className: string;
+  children: ReactNode;
+}) {
+  return href === undefined ? (
+    <span className={className}>{children}</span>
+  ) : (
+    <a href={href} aria-current={isOpen ? 'step' : undefined} className={className}>
+      {children}
+    </a>
   );
 }
 

@@ -15,6 +15,8 @@ interface SegmentsProps<T extends string> {
   error?: string;
   /** In a line of text: the label before it. */
   inline?: boolean;
+  /** The label is for those who cannot see what stands around it. */
+  quietLabel?: boolean;
 }
 
 /** One of a few, all in view. */
@@ -26,6 +28,7 @@ export function Segments<T extends string>({
   onChange,
   error,
   inline = false,
+  quietLabel = false,
 }: SegmentsProps<T>) {
   return (
     <div className="min-w-0">
@@ -35,7 +38,7 @@ export function Segments<T extends string>({
         className={classes(inline && 'flex flex-wrap items-center gap-x-2')}
         onChange={(next: T | null) => next !== null && onChange(next)}
       >
-        <Label className={inline ? 'text-[14px]' : 'font-[620]'}>{label}</Label>
+        <Label className={quietLabel ? 'sr-only' : inline ? 'text-[14px]' : 'font-[620]'}>{label}</Label>
         {/* Every option carries its own border and lies over its neighbour’s, so that rows that wrap close as well. */}
         <div className={classes('flex flex-wrap pt-px pl-px', !inline && 'mt-1')}>
           {options.map((option) => (

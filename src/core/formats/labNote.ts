@@ -36,7 +36,7 @@ export function labNote(
     ...(run.movementName === undefined ? [] : [`Movement: ${plain(run.movementName)}`]),
     ...(run.volumeMl === undefined ? [] : [`Volume: ${Math.round(run.volumeMl)} ml`]),
     ...(brew === undefined ? [] : [`Jug: ${plain(brew.name)} ${brew.code}, mixed ${when(brew.mixedMs)}`]),
-    `Time: ${formatDuration(developSeconds(pinned))}; four times in five between ${formatMinutes(pinned.lowMin)} and ${formatMinutes(pinned.highMin)}`,
+    `Time: ${formatDuration(developSeconds(pinned))}; 80 % likely between ${formatMinutes(pinned.lowMin)} and ${formatMinutes(pinned.highMin)}`,
   ];
   const baths = run.steps.map(({ name, liquid, durationS }, index) => {
     const took = progress.tookS[index] ?? null;

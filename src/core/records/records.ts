@@ -57,7 +57,7 @@ export const exposureStates = {
   unexposed: 'Not exposed yet',
   known: 'Exposed, as metered',
   mixed: 'Exposed, mixed light',
-  unknown: 'Exposed, settings unknown',
+  unknown: 'Found, exposure unknown',
 } as const;
 export type ExposureState = keyof typeof exposureStates;
 

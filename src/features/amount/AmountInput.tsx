@@ -51,31 +51,33 @@ export function AmountInput({
   const told =
     heard !== null && heard.said && typeof value === 'number' && closeTo(valueOf(heard), value) ? heard : null;
   return (
-    <span className="inline-block min-w-0">
-      <input
-        id={id}
-        aria-label={label}
-        aria-invalid={wrong === undefined ? undefined : true}
-        aria-describedby={wrong === undefined ? undefined : `${id}-error`}
-        className={classes('box num py-1 text-[17px] aria-invalid:border-2 aria-invalid:border-danger', className)}
-        autoComplete="off"
-        autoFocus={autoFocus}
-        placeholder={placeholder}
-        value={typing ?? shown}
-        onChange={(event) => {
-          const text = event.target.value;
-          setTyping(text);
-          const next = spokenAmount(text, said);
-          setHeard(next.ok ? { ...next.value, text: text.trim() } : null);
-          if (next.ok) onChange(valueOf(next.value), next.value.unit);
-          else onChange(text, said.unit);
-        }}
-        onBlur={() => setTyping(null)}
-        onKeyDown={(event) => {
-          if (onClose !== undefined && (event.key === 'Enter' || event.key === 'Escape')) onClose();
-        }}
-      />
-      {beside !== undefined && <span className="ml-1.5 text-[13px] text-ink2">{beside}</span>}
+    <span className="inline-block max-w-full min-w-0">
+      <span className={classes(beside !== undefined && 'flex items-start gap-x-1.5')}>
+        <input
+          id={id}
+          aria-label={label}
+          aria-invalid={wrong === undefined ? undefined : true}
+          aria-describedby={wrong === undefined ? undefined : `${id}-error`}
+          className={classes('box num py-1 text-[17px] aria-invalid:border-2 aria-invalid:border-danger', className)}
+          autoComplete="off"
+          autoFocus={autoFocus}
+          placeholder={placeholder}
+          value={typing ?? shown}
+          onChange={(event) => {
+            const text = event.target.value;
+            setTyping(text);
+            const next = spokenAmount(text, said);
+            setHeard(next.ok ? { ...next.value, text: text.trim() } : null);
+            if (next.ok) onChange(valueOf(next.value), next.value.unit);
+            else onChange(text, said.unit);
+          }}
+          onBlur={() => setTyping(null)}
+          onKeyDown={(event) => {
+            if (onClose !== undefined && (event.key === 'Enter' || event.key === 'Escape')) onClose();
+          }}
+        />
+        {beside !== undefined && <span className="min-w-0 text-[13px] text-ink2">{beside}</span>}
+      </span>
       {told !== null && (
         <Heard
           id={id}

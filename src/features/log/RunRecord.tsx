@@ -55,7 +55,7 @@ function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
     ],
     [
       'Time',
-      `${formatDuration(developSeconds(pinned))}${pinned.own === true ? ', my own' : ''}; four times in five between ${formatMinutes(pinned.lowMin)} and ${formatMinutes(pinned.highMin)}`,
+      `${formatDuration(developSeconds(pinned))}${pinned.own === true ? ', my own' : ''}; 80 % likely between ${formatMinutes(pinned.lowMin)} and ${formatMinutes(pinned.highMin)}`,
     ],
   ];
   return (

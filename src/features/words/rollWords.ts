@@ -1,3 +1,4 @@
+import { conditionSigns } from '@/core/films/conditionFacts';
 import { filmFormats } from '@/core/films/filmFormats';
 import { FRESH_YEARS, dateRoll } from '@/core/films/rollDating';
 import { stockFamilies } from '@/core/films/stockFamilies';
@@ -45,6 +46,22 @@ export function rollLine(roll: Told, stock: Film, thisYear: number): string {
     storageWords(roll),
     exposureWords[roll.exposure.state],
   ].join(' · ');
+}
+
+/** What film it is, in a line. */
+export function filmInShort(
+  { formatId }: Pick<Roll, 'formatId'>,
+  { name, familyId, iso }: Film & Pick<Stock, 'iso'>,
+): string {
+  const family = stockFamilies[familyId].name;
+  return [...(name === '' || name === family ? [] : [name]), family, `ISO ${iso}`, filmFormats[formatId].name].join(
+    ' · ',
+  );
+}
+
+/** How a film lies there, in a line. */
+export function conditionInShort({ signs }: Roll['condition']): string {
+  return signs.length === 0 ? 'No signs of age noted' : signs.map((sign) => conditionSigns[sign].name).join(', ');
 }
 
 /** A shorter line for lists. */

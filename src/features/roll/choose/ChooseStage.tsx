@@ -1,9 +1,7 @@
 'use client';
 
 import { format } from 'date-fns';
-import dynamic from 'next/dynamic';
 import type { Brew, Plan, Roll } from '@/core/records/records';
-import type { StockFamilyId } from '@/core/films/stockFamilies';
 import { isGuess } from '@/core/estimate/isGuess';
 import { planFacts } from '@/core/plan/planFacts';
 import { initialPlanForm, type PlanChoices } from '@/core/plan/planForm';
@@ -15,24 +13,15 @@ import { pinOf } from '@/core/plan/pinOf';
 import { pinPlan, unpinPlan } from '@/data/plans';
 import type { RollDossier } from '@/data/queries';
 import { CautionList } from '@/ui/CautionList';
-import { EmptyChart } from '@/ui/EmptyChart';
 import { stale } from '@/ui/stale';
 import { Outlook } from '@/features/roll/plan/Outlook';
 import { ownOutlookWords, ownTimeCaution } from '@/features/roll/plan/ownTimeWords';
 import { PinNote } from '@/features/roll/plan/PinNote';
-import { useTriedFound } from '@/features/roll/plan/trial';
 import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
-import { DeveloperChoice } from './DeveloperChoice';
-import { PlanLedger } from './PlanLedger';
-import { PredictedStrips } from './PredictedStrips';
-import { StrategyCurves } from './StrategyCurves';
-import { TimeStrip } from './TimeStrip';
-import { WhatIf } from './WhatIf';
-
-const GradientChart = dynamic(() => import('./GradientChart'), {
-  ssr: false,
-  loading: () => <EmptyChart chart="gradient" />,
-});
+import { ChooseHead } from './ChooseHead';
+import { PlanFields } from './PlanFields';
+import { StrategyCards } from './StrategyCards';
+import { WhyThisTime } from './WhyThisTime';
 
 const SHORT_TIME = 'short-time';
 
@@ -45,95 +34,55 @@ interface ChooseProps {
   units: UnitChoice;
 }
 
-/** What it is developed in, how warm, how moved, and the time that comes of it: with its reasons, its band, and what it would give. */
+/** The time with its range and the next act, the strategies as pictures, the fields that move it; behind them the reasons. */
 export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) {
-  const { analysis, shown, state } = plan;
+  const { analysis, shown, state, form } = plan;
   /** Nothing is drawn from a guess. */
   const guess = analysis !== null && isGuess(analysis.estimate);
-  const pinnedPlan: Plan | undefined = dossier.plan?.pinned ? dossier.plan : undefined;
+  const setPlan: Plan | undefined = dossier.plan?.pinned ? dossier.plan : undefined;
   return (
-    <div className="pt-3">
-      <div className="grid gap-x-11 gap-y-8 lg:grid-cols-[minmax(0,620px)_minmax(0,1fr)]">
-        <div className="min-w-0">
-          <SameAs plan={plan} dossier={dossier} />
-          <DeveloperChoice plan={plan} jugs={jugs} units={units} />
-          <div className="mt-3">
-            <LiveLedger plan={plan} familyId={dossier.stock.familyId} units={units} />
-          </div>
+    <div className="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,420px)] lg:grid-rows-[auto_1fr]">
+      {/* What moves is painted apart from what stands. */}
+      <div className="min-w-0 space-y-4 *:isolate">
+        <div>
+          {analysis !== null && <Outlook estimate={analysis.estimate} stale={state === 'mending'} />}
+          <ChooseHead
+            plan={plan}
+            units={units}
+            isSet={setPlan !== undefined}
+            onSet={() => setTime(dossier, plan)}
+            onClear={() => {
+              if (setPlan !== undefined) void unpinPlan(setPlan.id);
+            }}
+          />
         </div>
-        {/* What moves is painted apart from what stands. */}
-        <div className="min-w-0 space-y-5 *:isolate [&>*>*]:isolate">
-          {guess && shown !== null ? (
-            <>
-              <section aria-labelledby="unknown">
-                <h2 id="unknown">What it would give</h2>
-                <p className="mt-1 max-w-[56ch]">
-                  Nobody knows yet how fast this develops, so there is no curve and no strategy to compare. A drop on
-                  the leader beside a developer that you know tells most; a clip of the roll tells more.
-                </p>
-                <a href="#test" className="act-plain mt-2 inline-block">
-                  Test first
-                </a>
-              </section>
-              {pinnedPlan?.pinned && (
-                <PinNote pinned={pinnedPlan.pinned} analysis={analysis} units={units} rolls={rolls} />
-              )}
-              <CautionList
-                cautions={[
-                  ...timeCautions(analysis.estimate.cautions, shown),
-                  ...chooseCautions(dossier, shown, plan.jug),
-                ]}
-              />
-            </>
-          ) : analysis !== null && shown !== null ? (
-            <>
-              <Outlook estimate={analysis.estimate} stale={state === 'mending'} />
-              {pinnedPlan?.pinned && (
-                <PinNote pinned={pinnedPlan.pinned} analysis={analysis} units={units} rolls={rolls} />
-              )}
-              <PredictedStrips plan={plan} />
-              <OwnOutlook plan={plan} />
-              <CautionList
-                cautions={[
-                  ...timeCautions(analysis.estimate.cautions, shown),
-                  ...chooseCautions(dossier, shown, plan.jug),
-                ]}
-              />
-              <BestTest plan={plan} />
-            </>
-          ) : (
-            <EmptyChart chart="strategies" />
-          )}
-          {!guess && (
-            <div>
-              <div {...stale(state === 'mending')}>
-                <LiveChart plan={plan} />
-              </div>
-              <WhatIf plan={plan} units={units} />
-            </div>
-          )}
-          {analysis !== null && shown !== null && !guess && (
-            <div {...stale(state === 'mending')}>
-              <StrategyCurves plan={plan} />
-            </div>
-          )}
-        </div>
+        {setPlan?.pinned && analysis !== null && (
+          <PinNote pinned={setPlan.pinned} analysis={analysis} units={units} rolls={rolls} />
+        )}
+        {analysis !== null && shown !== null && (
+          <CautionList
+            cautions={[...timeCautions(analysis.estimate.cautions, shown), ...chooseCautions(dossier, shown, plan.jug)]}
+          />
+        )}
+        <OwnOutlook plan={plan} />
+        {form.developerKind !== 'other' && !guess && <StrategyCards plan={plan} />}
       </div>
-      <TimeStrip
-        plan={plan}
-        units={units}
-        pinned={pinnedPlan !== undefined}
-        onPin={() => pin(dossier, plan)}
-        onUnpin={() => {
-          if (pinnedPlan !== undefined) void unpinPlan(pinnedPlan.id);
-        }}
-      />
+      <div className="min-w-0 lg:row-span-2">
+        <SameAs plan={plan} dossier={dossier} />
+        <PlanFields plan={plan} jugs={jugs} units={units} />
+      </div>
+      {form.developerKind !== 'other' && (
+        <div className="min-w-0">
+          <WhyThisTime plan={plan} units={units} />
+          <BestTest plan={plan} />
+        </div>
+      )}
     </div>
   );
 }
 
-/** Pins what was chosen, with the time as it stands: the user's own, else the estimate. */
-function pin(dossier: RollDossier, { analysis, shown }: CurrentPlan): void {
+/** Sets what was chosen, with the time as it stands: the user's own, else the estimate. */
+function setTime(dossier: RollDossier, { analysis, shown }: CurrentPlan): void {
   if (analysis === null || shown === null) return;
   const evidenceIds = analysis.effects.map(({ pieceId }) => pieceId);
   void pinPlan(dossier.roll.id, shown, pinOf(analysis, shown.ownTimeMin, evidenceIds, Date.now()));
@@ -157,22 +106,6 @@ function SameAs({ plan: { form, change }, dossier: { roll, stock } }: { plan: Cu
   );
 }
 
-/** The ledger, as it stands or as it is tried out. */
-function LiveLedger({ plan, familyId, units }: { plan: CurrentPlan; familyId: StockFamilyId; units: UnitChoice }) {
-  const analysis = useTriedFound(plan.trials)?.estimatePreview ?? plan.analysis;
-  return (
-    <div className="contain-layout">
-      <PlanLedger analysis={analysis} plan={plan} familyId={familyId} units={units} />
-    </div>
-  );
-}
-
-/** The curve, as it stands or as it is tried out. */
-function LiveChart({ plan }: { plan: CurrentPlan }) {
-  const analysis = useTriedFound(plan.trials)?.estimatePreview ?? plan.analysis;
-  return analysis === null ? <EmptyChart chart="gradient" /> : <GradientChart analysis={analysis} />;
-}
-
 /** What a time of one’s own would give, and a word where it lies outside of the band. */
 function OwnOutlook({ plan }: { plan: CurrentPlan }) {
   const { analysis, state } = plan;
@@ -194,9 +127,12 @@ function BestTest({ plan: { analysis, state } }: { plan: CurrentPlan }) {
     analysis?.next.enough === true ? undefined : analysis?.next.tests.find(({ id }) => id === 'clip' || id === 'drop');
   if (best === undefined) return null;
   return (
-    <a href="#test" {...stale(state === 'mending', 'block text-[14px]')}>
-      Test first: it would leave {formatMinutes(best.lowMin)} to {formatMinutes(best.highMin)}
-    </a>
+    <p {...stale(state === 'mending', 'border-b border-hair py-2.5')}>
+      <a href="#test">A {best.id} test would narrow it</a>{' '}
+      <span className="text-[14px] text-ink2">
+        to {formatMinutes(best.lowMin)} to {formatMinutes(best.highMin)}
+      </span>
+    </p>
   );
 }
 

@@ -12,7 +12,7 @@ export function CassetteCode({ iso, onSpeed }: { iso: number; onSpeed: (iso: num
   const read = readCassette(squares);
   const pattern = writeCassette({ iso, exposures: 36, toleranceStops: { over: 3, under: 1 } });
   return (
-    <details className="sm:col-span-2 lg:col-span-3">
+    <details className="sm:col-span-2">
       <summary className="w-fit underline underline-offset-3">Read the speed off the cassette</summary>
       <p className="mt-2 max-w-[62ch] text-[13px] text-ink2">
         Hold the cassette with the long end of the spool to the left, and tap each square as it looks: bare metal or

@@ -32,8 +32,7 @@ export function ConditionPanel({ dossier: { roll, stock } }: { dossier: RollDoss
     ],
   ] as const;
   return (
-    <section aria-labelledby="condition" className="border-t border-hair pt-3">
-      <h3 id="condition">Condition</h3>
+    <div>
       <dl className="mt-2 max-w-[860px]">
         {facts.map(([term, words]) => (
           <div key={term} className="grid gap-x-6 border-t border-hair py-1.5 sm:grid-cols-[190px_1fr]">
@@ -82,6 +81,6 @@ export function ConditionPanel({ dossier: { roll, stock } }: { dossier: RollDoss
           ))}
         </fieldset>
       </div>
-    </section>
+    </div>
   );
 }

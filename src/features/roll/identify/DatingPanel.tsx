@@ -27,8 +27,7 @@ export function DatingPanel({
   const set = (index: number, part: Partial<TypedHint>): void =>
     change(form.map((hint, at) => (at === index ? { ...hint, ...part } : hint)));
   return (
-    <section aria-labelledby="dating" className="border-t border-hair pt-3">
-      <h3 id="dating">When was it made?</h3>
+    <div>
       <WindowTimeline roll={roll} familyId={stock.familyId} nowYear={nowYear} />
       <div className="mt-4 space-y-4">
         {form.map((hint, index) => (
@@ -128,7 +127,7 @@ export function DatingPanel({
           </button>
         ))}
       </div>
-    </section>
+    </div>
   );
 }
 

@@ -26,7 +26,7 @@ export function FamilyClues({ onFamily }: { onFamily: (id: StockFamilyId) => voi
   const toggle = (id: ClueId): void =>
     setSeen((before) => (before.includes(id) ? before.filter((one) => one !== id) : [...before, id]));
   return (
-    <details className="sm:col-span-2 lg:col-span-3">
+    <details className="sm:col-span-2">
       <summary className="w-fit underline underline-offset-3">Find it by what you see</summary>
       <div className="mt-3 space-y-3">
         {groups.map((group) => (

@@ -2,11 +2,15 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { isGuess } from '@/core/estimate/isGuess';
+import { developerName } from '@/core/plan/developerName';
+import { formatMinutes } from '@/core/units/duration';
+import { lowerFirst } from '@/core/units/lowerFirst';
 import { cautionsFor } from '@/core/safety/cautions';
 import { nitrateRisk } from '@/core/safety/nitrate';
 import { runProgress } from '@/core/run/runProgress';
 import type { EstimateAnalysis } from '@/core/estimate/analysis';
-import type { UnitChoice } from '@/core/units/quantity';
+import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
 import { changeRoll, removeRoll, rollDraftKey, rollFormOf } from '@/data/rolls';
 import { isFull } from '@/data/trouble';
@@ -14,7 +18,10 @@ import { CautionList } from '@/ui/CautionList';
 import { ConditionPanel } from './ConditionPanel';
 import { DatingPanel } from './DatingPanel';
 import { EdgeQuestion } from './EdgeQuestion';
-import { agedWords } from '@/features/words/rollWords';
+import { agedWords, ageWords, conditionInShort, filmInShort, storageWords } from '@/features/words/rollWords';
+import { Band } from '@/ui/Band';
+import { ExposureQuestion } from './ExposureQuestion';
+import { FactCard } from './FactCard';
 import { MissingFacts } from './MissingFacts';
 import { PhotosPanel } from './PhotosPanel';
 import { RollForm } from './RollForm';
@@ -26,49 +33,112 @@ export function IdentifyStage({
   analysis,
   units,
   nowYear,
-  onDone,
 }: {
   dossier: RollDossier;
   analysis: EstimateAnalysis | null;
   units: UnitChoice;
   nowYear: number;
-  onDone: () => void;
 }) {
   const { roll, stock } = dossier;
   const router = useRouter();
   const nitrate = nitrateRisk({ ...roll, familyId: stock.familyId });
   const cautions = cautionsFor({ nitrate }, 'identify');
+  const gainOf = (id: 'date' | 'storage'): string => {
+    const fact = analysis?.missing.find((one) => one.id === id);
+    return fact === undefined ? '' : `would narrow it to ${formatMinutes(fact.lowMin)}–${formatMinutes(fact.highMin)}`;
+  };
   return (
-    <div className="space-y-7 pt-3">
-      <CautionList cautions={cautions} />
-      {(nitrate !== 'none' || roll.condition.edge !== undefined) && <EdgeQuestion roll={roll} />}
-      {/* Its room is kept until it comes, so that nothing below moves away under the hands. */}
-      {cautions.length === 0 && (
-        <div className="min-h-[88px] sm:min-h-11">
-          {analysis !== null && (
-            <>
-              <p>{agedWords(analysis.estimate, dossier.stock)}.</p>
-              <MissingFacts analysis={analysis} />
-            </>
-          )}
+    <div className="grid gap-x-12 gap-y-5 lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div className="min-w-0 lg:sticky lg:top-4 lg:order-last lg:self-start">
+        {analysis !== null && <TimeSoFar dossier={dossier} analysis={analysis} units={units} />}
+      </div>
+      <div className="min-w-0 space-y-5">
+        <CautionList cautions={cautions} />
+        {(nitrate !== 'none' || roll.condition.edge !== undefined) && <EdgeQuestion roll={roll} />}
+        <div className="max-w-[560px]">
+          <ExposureQuestion
+            value={roll.exposure.state}
+            onChange={(exposureState) => void changeRoll(roll.id, { exposureState })}
+          />
         </div>
-      )}
-      <DatingPanel dossier={dossier} units={units} nowYear={nowYear} />
-      <StoragePanel dossier={dossier} units={units} nowYear={nowYear} />
-      <ConditionPanel dossier={dossier} />
-      <PhotosPanel rollId={roll.id} />
-      <RollForm
-        draftKey={rollDraftKey(roll.id)}
-        initial={rollFormOf(roll, stock)}
-        basicsOnly
-        action="Save changes"
-        onSave={async (_, changed) => {
-          await changeRoll(roll.id, changed);
-          onDone();
-        }}
-      />
-      <RemoveRoll dossier={dossier} onGone={() => router.push('/')} />
+        <div className="border-b border-hair">
+          <FactCard
+            id="dating"
+            title="When was it made?"
+            known={upperFirst(ageWords(roll, stock, nowYear))}
+            gain={gainOf('date')}
+          >
+            <DatingPanel dossier={dossier} units={units} nowYear={nowYear} />
+          </FactCard>
+          <FactCard
+            id="keeping"
+            title="Where was it stored?"
+            known={upperFirst(storageWords(roll))}
+            gain={gainOf('storage')}
+          >
+            <StoragePanel dossier={dossier} units={units} nowYear={nowYear} />
+          </FactCard>
+          <FactCard id="film" title="The film" known={filmInShort(roll, stock)}>
+            <RollForm
+              draftKey={rollDraftKey(roll.id)}
+              initial={rollFormOf(roll, stock)}
+              action="Save changes"
+              onSave={(_, changed) => changeRoll(roll.id, changed)}
+            />
+          </FactCard>
+          <FactCard id="condition" title="Condition" known={conditionInShort(roll.condition)}>
+            <ConditionPanel dossier={dossier} />
+          </FactCard>
+          <FactCard id="photos" title="Photographs" known="Box, edge print, backing">
+            <PhotosPanel rollId={roll.id} />
+          </FactCard>
+        </div>
+        <RemoveRoll dossier={dossier} onGone={() => router.push('/')} />
+      </div>
     </div>
+  );
+}
+
+const upperFirst = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** The time as all that is known makes it, beside what is being told. */
+function TimeSoFar({
+  dossier,
+  analysis,
+  units,
+}: {
+  dossier: RollDossier;
+  analysis: EstimateAnalysis;
+  units: UnitChoice;
+}) {
+  const { estimate } = analysis;
+  return (
+    <section aria-label="The time so far" className="border-t-2 border-ink pt-2">
+      <p className="text-[14px] text-ink2">
+        In {lowerFirst(developerName(analysis.request.developer))} at{' '}
+        {formatQuantity(analysis.request.temperatureC, 'temperature', units)}
+      </p>
+      {!isGuess(estimate) && (
+        <>
+          <p className="num text-[52px] leading-none" data-testid="so-far">
+            {formatMinutes(estimate.timeMin)}
+          </p>
+          <div className="mt-2">
+            <Band timeMin={estimate.timeMin} lowMin={estimate.band.lowMin} highMin={estimate.band.highMin} />
+          </div>
+          <p className="text-[14px]">
+            80 % likely between {formatMinutes(estimate.band.lowMin)} and {formatMinutes(estimate.band.highMin)}.
+          </p>
+        </>
+      )}
+      <p className="mt-2 text-[14px]">{agedWords(estimate, dossier.stock)}.</p>
+      <div className="mt-1 text-[14px]">
+        <MissingFacts analysis={analysis} />
+      </div>
+      <a href="#choose" className="act act-primary mt-3 inline-flex items-center" data-next-step>
+        Choose developer and time
+      </a>
+    </section>
   );
 }
 

@@ -14,9 +14,8 @@ export function NewRoll() {
   return (
     <>
       <h1>What have you found?</h1>
-      <p className="mt-1 mb-5 max-w-[62ch] text-ink2">
-        Only its format and a stock family are needed. Leave blank what you don’t know; the answer is less exact, and
-        you can fill it in later. Or{' '}
+      <p className="mt-1 mb-5 max-w-[90ch] text-ink2">
+        You need not know everything: leave blank what you don’t know, and fill it in later. Or{' '}
         <Link href="/ask" className="act-plain">
           say it in a sentence
         </Link>

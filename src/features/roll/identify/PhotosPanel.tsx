@@ -52,8 +52,7 @@ export function PhotosPanel({ rollId }: { rollId: string }) {
     setBusy(false);
   };
   return (
-    <section aria-labelledby="photos" className="border-t border-hair pt-3">
-      <h3 id="photos">Photographs</h3>
+    <div>
       <p className="mt-1 text-[13px] text-ink2">
         Box, rim print, backing. They are resized to {PHOTO_EDGE_PX} px and kept in this browser; the originals are not.
       </p>
@@ -103,6 +102,6 @@ export function PhotosPanel({ rollId }: { rollId: string }) {
           </button>
         )}
       </div>
-    </section>
+    </div>
   );
 }

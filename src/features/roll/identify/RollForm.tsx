@@ -17,7 +17,6 @@ import {
 import { dateRoll } from '@/core/films/rollDating';
 import { stockFamilies, stockFamilyIds, type StockFamilyId } from '@/core/films/stockFamilies';
 import { storagePresetIds, storagePresets } from '@/core/films/storagePresets';
-import { exposureStates, type ExposureState } from '@/core/records/records';
 import { formatQuantity, type QuantityKind, type UnitChoice } from '@/core/units/quantity';
 import { useKnownFilms, useSettings, type KnownFilm } from '@/data/queries';
 import { MOST_AT_ONCE } from '@/data/rolls';
@@ -27,7 +26,9 @@ import { Choice } from '@/ui/Choice';
 import { Field, describedBy } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
+import { classes } from '@/ui/classes';
 import { CassetteCode } from './CassetteCode';
+import { ExposureQuestion } from './ExposureQuestion';
 import { FamilyClues } from './FamilyClues';
 
 /** An empty roll form. */
@@ -53,10 +54,6 @@ const familyOptions = stockFamilyIds.map((value) => ({
   hint: stockFamilies[value].hint,
 }));
 const formatOptions = filmFormatIds.map((value) => ({ value, name: filmFormats[value].name }));
-const exposureOptions = (Object.keys(exposureStates) as ExposureState[]).map((value) => ({
-  value,
-  name: exposureStates[value],
-}));
 const ageOptions = (Object.keys(ageAnswers) as AgeAnswer[]).map((value) => ({ value, name: ageAnswers[value] }));
 const doubtOptions = Object.entries(dateDoubts).map(([value, name]) => ({ value, name }));
 
@@ -76,26 +73,16 @@ interface RollFormProps {
   initial?: RollValues;
   /** Label of the button. */
   action: string;
-  /** Leaves out age and storage, where the dossier has its own place for them. */
-  basicsOnly?: boolean;
   /** Takes all values, and those that differ from what the form opened with. */
   onSave: (values: RollValues, changed: Partial<RollValues>, count: number) => Promise<void>;
-  /** A roll that is not on the bench yet: there may be several alike, and a film that is known brings what is known. */
+  /** A roll that is not on the bench yet is asked about in few questions, with the rest under “More”; one that is has places of its own for age, storage and exposure. */
   isNew?: boolean;
   /** What stands beside it, for the values as they are typed. */
   aside?: (form: RollValues) => ReactNode;
 }
 
 /** What is known about a roll. Every change is kept as typed, at once. */
-export function RollForm({
-  draftKey,
-  initial = emptyRoll,
-  action,
-  basicsOnly = false,
-  isNew = false,
-  aside,
-  onSave,
-}: RollFormProps) {
+export function RollForm({ draftKey, initial = emptyRoll, action, isNew = false, aside, onSave }: RollFormProps) {
   const units = useSettings();
   const [count, setCount] = useState<number | string>(1);
   const known = useKnownFilms();
@@ -158,84 +145,115 @@ export function RollForm({
         ? { familyId, iso: stockFamilies[familyId].usualIso }
         : { familyId },
     );
-  const page = (
-    <form className="max-w-[860px] space-y-7" {...handlers} noValidate>
-      <Group title="The roll">
-        <div className={isNew ? '' : 'lg:col-span-2'}>{text('label', 'Name of the roll', 'optional')}</div>
-        <Choice
-          id="formatId"
-          label="Format"
-          options={formatOptions}
-          value={form.formatId}
-          onChange={(formatId) => change({ formatId })}
-          error={shown.formatId}
+  const family = (
+    <Choice
+      id="familyId"
+      label={isNew ? 'What film is it?' : 'Stock family'}
+      options={familyOptions}
+      value={form.familyId}
+      onChange={takeFamily}
+      error={shown.familyId}
+    />
+  );
+  const size = (
+    <Choice
+      id="formatId"
+      label="Format"
+      options={formatOptions}
+      value={form.formatId}
+      onChange={(formatId) => change({ formatId })}
+      error={shown.formatId}
+    />
+  );
+  const name = <div className="sm:col-span-2">{text('label', 'Name of the roll', 'optional')}</div>;
+  const film = (
+    <>
+      <div>
+        {text('stockName', 'Film', 'printed on the edge, if known')}
+        <datalist id="known-films">
+          {known.map(({ name: film }) => (
+            <option key={film} value={film} />
+          ))}
+        </datalist>
+        {isNew && <KnownFilmNote known={known} form={form} onUse={change} />}
+      </div>
+      {number('iso', 'Speed', 'iso', false, [0.1, 25600])}
+      <FamilyClues onFamily={takeFamily} />
+      <CassetteCode iso={form.iso} onSpeed={(iso) => change({ iso })} />
+    </>
+  );
+  const metered = (
+    <>
+      {number('exposedYear', 'Exposed, year', 'year', true)}
+      {number('exposureIndex', 'Metered at ISO', 'iso', true)}
+    </>
+  );
+  const note = (
+    <div className="sm:col-span-2">
+      <Field id="note" label="Note" hint="the story of the roll, marks on the box" error={shown.note}>
+        <textarea
+          id="note"
+          rows={3}
+          className="box"
+          value={form.note}
+          onChange={(event) => change({ note: event.target.value })}
         />
-        {isNew && (
-          <Quantity
-            id="rollCount"
-            label="How many alike"
-            hint="of one purchase"
-            kind="count"
-            units={units}
-            value={count}
-            onChange={setCount}
-            error={
-              typeof count === 'number' && Number.isInteger(count) && count >= 1 && count <= MOST_AT_ONCE
-                ? undefined
-                : `Give 1 to ${MOST_AT_ONCE} rolls.`
-            }
-          />
-        )}
-      </Group>
-      <Group title="The film">
-        <div>
-          {text('stockName', 'Film', 'printed on the edge, if known')}
-          <datalist id="known-films">
-            {known.map(({ name }) => (
-              <option key={name} value={name} />
-            ))}
-          </datalist>
-          {isNew && <KnownFilmNote known={known} form={form} onUse={change} />}
+      </Field>
+    </div>
+  );
+  const own = <OwnNumbers form={form} change={change} shown={shown} units={units} />;
+  const act = (
+    <button type="submit" className="act act-primary max-sm:w-full" data-next-step>
+      {action}
+    </button>
+  );
+  if (!isNew)
+    return (
+      <form className="max-w-[680px] space-y-4" {...handlers} noValidate>
+        <div className={GRID}>
+          {name}
+          {size}
+          {family}
+          {film}
+          {metered}
+          {note}
+          {own}
         </div>
-        <Choice
-          id="familyId"
-          label="Stock family"
-          options={familyOptions}
-          value={form.familyId}
-          onChange={takeFamily}
-          error={shown.familyId}
-        />
-        {number('iso', 'Speed', 'iso', false, [0.1, 25600])}
-        <FamilyClues onFamily={takeFamily} />
-        <OwnNumbers form={form} change={change} shown={shown} units={units} />
-        <CassetteCode iso={form.iso} onSpeed={(iso) => change({ iso })} />
-      </Group>
-      {!basicsOnly && (
-        <Group title="Age and storage">
-          <div className="sm:col-span-2 lg:col-span-3 lg:max-w-[620px]">
-            <Segments
-              id="ageAnswer"
-              label="How old is it?"
-              value={ageAnswer}
-              options={ageOptions}
-              onChange={(answer) => change({ dateSlackYears: slackOfAnswer(answer) })}
-            />
-            {(ageAnswer === 'unknown' || (ageAnswer === 'dated' && isEmpty(form.expiredYear ?? ''))) && (
-              <p className="mt-1 text-[14px] text-ink2" data-testid="age-cost">
-                {unknownAgeWords(form)}
-              </p>
-            )}
-          </div>
+        {act}
+      </form>
+    );
+  return (
+    <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,560px)_340px]">
+      <form className="space-y-4" {...handlers} noValidate>
+        {family}
+        <ExposureQuestion value={form.exposureState} onChange={(exposureState) => change({ exposureState })} />
+        <div>
+          <Segments
+            id="ageAnswer"
+            label="How old is it?"
+            value={ageAnswer}
+            options={ageOptions}
+            onChange={(answer) => change({ dateSlackYears: slackOfAnswer(answer) })}
+          />
+          {(ageAnswer === 'unknown' || (ageAnswer === 'dated' && isEmpty(form.expiredYear ?? ''))) && (
+            <p className="mt-1 text-[14px] text-ink2" data-testid="age-cost">
+              {unknownAgeWords(form)}
+            </p>
+          )}
+        </div>
+        <div className={GRID}>
           {ageAnswer === 'dated' && (
             <>
               {number('expiredYear', 'Expiry year', 'year', true)}
-              <Choice
-                id="dateSlackYears"
-                label="How sure is the date"
-                options={doubtOptions}
-                value={String(form.dateSlackYears)}
-                onChange={(value) => change({ dateSlackYears: Number(value) })}
-              />
+              {!isEmpty(form.expiredYear ?? '') && (
+                <Choice
+                  id="dateSlackYears"
+                  label="How sure is the date"
+                  options={doubtOptions}
+                  value={String(form.dateSlackYears)}
+                  onChange={(value) => change({ dateSlackYears: Number(value) })}
+                />
+              )}
             </>
           )}
           {ageAnswer !== 'new' && (
@@ -247,39 +265,48 @@ export function RollForm({
               onChange={(storageId) => change({ storageId })}
             />
           )}
-        </Group>
-      )}
-      <Group title="Exposure">
-        <Choice
-          id="exposureState"
-          label="Exposure"
-          options={exposureOptions}
-          value={form.exposureState}
-          onChange={(exposureState) => change({ exposureState })}
-        />
-        {number('exposedYear', 'Exposed, year', 'year', true)}
-        {number('exposureIndex', 'Metered at ISO', 'iso', true)}
-      </Group>
-      <Field id="note" label="Note" hint="the story of the roll, marks on the box" error={shown.note}>
-        <textarea
-          id="note"
-          rows={3}
-          className="box"
-          value={form.note}
-          onChange={(event) => change({ note: event.target.value })}
-        />
-      </Field>
-      <button type="submit" className="act act-primary" data-next-step>
-        {action}
-      </button>
-    </form>
-  );
-  if (aside === undefined) return page;
-  return (
-    <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_300px]">
-      {page}
-      <div className="max-lg:order-first lg:sticky lg:top-4 lg:self-start">{aside(form)}</div>
+          {size}
+        </div>
+        {act}
+        <details className="border-y border-hair py-3" open={hasMore(typed) || undefined}>
+          <summary className="min-h-6 cursor-pointer">
+            <b>More</b>{' '}
+            <span className="text-[14px] text-ink2">its name, the film’s name and speed, several alike, a note</span>
+          </summary>
+          <div className={classes(GRID, 'mt-3')}>
+            {name}
+            {film}
+            <Quantity
+              id="rollCount"
+              label="How many alike"
+              hint="of one purchase"
+              kind="count"
+              units={units}
+              value={count}
+              onChange={setCount}
+              error={
+                typeof count === 'number' && Number.isInteger(count) && count >= 1 && count <= MOST_AT_ONCE
+                  ? undefined
+                  : `Give 1 to ${MOST_AT_ONCE} rolls.`
+              }
+            />
+            {metered}
+            {note}
+            {own}
+          </div>
+        </details>
+      </form>
+      <div className="max-lg:order-first lg:sticky lg:top-4 lg:self-start">{aside?.(form)}</div>
     </div>
+  );
+}
+
+const GRID = 'grid gap-x-6 gap-y-4 sm:grid-cols-2';
+
+/** Whether something was typed that stands under “More”. */
+function hasMore(typed: TypedRoll): boolean {
+  return (['label', 'stockName', 'note', 'exposedYear', 'exposureIndex', 'own'] as const).some(
+    (field) => typed[field] !== undefined,
   );
 }
 
@@ -348,9 +375,9 @@ interface OwnNumbersProps {
 function OwnNumbers({ form, change, shown, units }: OwnNumbersProps) {
   const family = stockFamilies[form.familyId];
   return (
-    <details className="sm:col-span-2 lg:col-span-3">
+    <details className="sm:col-span-2">
       <summary className="w-fit underline underline-offset-3">My own numbers for this film</summary>
-      <div className="mt-3 grid gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-3">
+      <div className="mt-3 grid gap-x-6 gap-y-4 sm:grid-cols-2">
         {(Object.keys(ownFields) as OwnField[]).map((name) => (
           <Quantity
             key={name}
@@ -366,16 +393,5 @@ function OwnNumbers({ form, change, shown, units }: OwnNumbersProps) {
         ))}
       </div>
     </details>
-  );
-}
-
-function Group({ title, children }: { title: string; children: React.ReactNode }) {
-  return (
-    <fieldset className="border-t border-hair pt-3">
-      <legend className="float-left w-full pb-3">
-        <span className="num text-[18px]">{title}</span>
-      </legend>
-      <div className="clear-both grid gap-x-6 gap-y-4 sm:grid-cols-2 lg:grid-cols-3">{children}</div>
-    </fieldset>
   );
 }

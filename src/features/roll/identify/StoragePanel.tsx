@@ -54,8 +54,7 @@ export function StoragePanel({
   };
 
   return (
-    <section aria-labelledby="keeping" className="border-t border-hair pt-3">
-      <h3 id="keeping">Where was it stored?</h3>
+    <div>
       <p className="mt-1">
         {ageing === null ? (
           <>
@@ -152,7 +151,7 @@ export function StoragePanel({
         A room-year is a year at {formatQuantity(21, 'temperature', units, 0)}. Temperatures and their spread are our
         estimates.
       </p>
-    </section>
+    </div>
   );
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
-import { useEffect, useState } from 'react';
-import { stageIds, type StageId } from '@/core/plan/rollStages';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { stageIds, stages, type StageId } from '@/core/plan/rollStages';
 import type { Brew } from '@/core/records/records';
 import { useBrews, useDossier, useRollNames, useSettings, type RollDossier } from '@/data/queries';
 import { Ribbon } from '@/ui/Ribbon';
@@ -17,7 +17,6 @@ import { NotHere } from '@/features/shell/NotHere';
 import { Diagnosis } from '@/features/diagnosis/Diagnosis';
 import { wentWrong } from '@/core/diagnosis/diagnose';
 import { Outcome } from './Outcome';
-import { Stage } from './Stage';
 import { TestStage } from '@/features/roll/test/TestStage';
 import { rollLine } from '@/features/words/rollWords';
 import { stageSummary } from './stageWords';
@@ -27,7 +26,7 @@ import { usePlanForm } from '@/features/roll/plan/usePlanForm';
 /** How often the age of the brew is looked at again, ms. */
 const LOOK_AGAIN_MS = 5 * 60_000;
 
-/** One roll, from top to bottom in the order of work. */
+/** One roll: its ribbon is the way from stage to stage, and one stage is open at a time. */
 export function RollPage({ rollId }: { rollId: string }) {
   const dossier = useDossier(rollId);
   const brews = useBrews();
@@ -51,7 +50,7 @@ function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknow
   const nowMs = useNow(LOOK_AGAIN_MS);
   const thisYear = new Date(nowMs).getFullYear();
   const plan = usePlanForm(dossier, draft, jugs, nowMs);
-  const { isOpen, toggle, close } = useOpenStages(standing.atHand);
+  const stage = useStage(standing.atHand);
   const estimate = plan.analysis?.estimate ?? null;
   const rolls = useRollNames(plan.analysis?.listed.map(({ setting }) => setting.rollId) ?? []);
 
@@ -62,7 +61,6 @@ function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknow
         analysis={standing.forbidden ? null : plan.analysis}
         units={units}
         nowYear={thisYear}
-        onDone={() => close('identify')}
       />
     ),
     expose: <ExposeStage dossier={dossier} estimate={estimate} />,
@@ -78,63 +76,65 @@ function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknow
         <h1>{roll.label}</h1>
         <p className="text-[13px] text-ink2">{rollLine(roll, stock, thisYear)}</p>
       </div>
-      <Ribbon standing={standing} hrefOf={(id) => `#${id}`} />
-      {standing.atHand === null && <Outcome dossier={dossier} />}
-      {standing.atHand === null && dossier.verdict !== undefined && wentWrong(dossier.verdict) && (
-        <Diagnosis dossier={dossier} verdict={dossier.verdict} />
+      <Ribbon
+        standing={standing}
+        hrefOf={(id) => `#${id}`}
+        current={stage}
+        summaryOf={(id) => stageSummary(id, dossier, standing.forbidden ? null : estimate, units, thisYear)}
+      />
+      {stage === null ? (
+        <>
+          <Outcome dossier={dossier} />
+          {dossier.verdict !== undefined && wentWrong(dossier.verdict) && (
+            <Diagnosis dossier={dossier} verdict={dossier.verdict} />
+          )}
+        </>
+      ) : (
+        <section id={stage} aria-labelledby={`${stage}-name`} className="mt-3">
+          <h2 id={`${stage}-name`} tabIndex={-1} className="mb-2 w-fit pr-2 text-[17px] leading-tight">
+            {stages[stage]}
+          </h2>
+          {standing.forbidden && stage !== 'identify' ? (
+            <p className="text-ink2">Do not process this roll. Identify says what to do.</p>
+          ) : (
+            body[stage]
+          )}
+        </section>
       )}
-      <div className="mt-3 border-t border-hair">
-        {stageIds.map((id) => (
-          <Stage
-            key={id}
-            id={id}
-            state={standing.states[id]}
-            summary={stageSummary(id, dossier, standing.forbidden ? null : estimate, units, thisYear)}
-            open={isOpen(id)}
-            onToggle={() => toggle(id)}
-          >
-            {standing.forbidden && id !== 'identify' ? (
-              <p className="pt-2 text-ink2">Do not process this roll. Identify says what to do.</p>
-            ) : (
-              body[id]
-            )}
-          </Stage>
-        ))}
-      </div>
     </>
   );
 }
 
-/** Which stages are open: the one at hand, the one in the address, and those the user opened; folded ones stay folded. */
-function useOpenStages(atHand: StageId | null): {
-  isOpen: (id: StageId) => boolean;
-  toggle: (id: StageId) => void;
-  close: (id: StageId) => void;
-} {
-  const [chosen, setChosen] = useState<Partial<Record<StageId, boolean>>>({});
-  const [before, setBefore] = useState(atHand);
-  if (before !== atHand) {
-    setBefore(atHand);
-    // The stage that is done folds; what the user opened meanwhile stays. Hints are typed one after the other, so the stage that
-    // the first of them completes stays open.
-    const left = Object.fromEntries(Object.entries(chosen).filter(([id]) => id !== before));
-    setChosen({ ...left, identify: chosen.identify ?? before === 'identify' });
-  }
+const stageOfHash = (): StageId | null => stageIds.find((id) => `#${id}` === location.hash) ?? null;
+
+/**
+ * The stage that is open: the one in the address, else the one at hand; none for a finished roll, which opens on its outcome. When
+ * the open stage is done, the next one opens and its heading has the focus. Hints are typed one after the other, so Identify
+ * stays until somebody goes on.
+ */
+function useStage(atHand: StageId | null): StageId | null {
+  const named = useSyncExternalStore(followHash, stageOfHash, () => null);
+  /** While the address names no stage, the one that was at hand when the roll was opened. */
+  const [first] = useState(atHand);
+  const stage = named ?? (atHand === null ? null : (first ?? atHand));
+  const wasAtHand = useRef(atHand);
   useEffect(() => {
-    const follow = (): void => {
-      const id = stageIds.find((stage) => `#${stage}` === location.hash);
-      if (id === undefined) return;
-      setChosen((now) => ({ ...now, [id]: true }));
-      requestAnimationFrame(() => document.getElementById(id)?.scrollIntoView({ block: 'nearest' }));
-    };
-    follow();
-    window.addEventListener('hashchange', follow);
-    return () => window.removeEventListener('hashchange', follow);
-  }, []);
-  const isOpen = (id: StageId): boolean => chosen[id] ?? id === atHand;
-  return {
-    isOpen,
-    toggle: (id) => setChosen((now) => ({ ...now, [id]: !(now[id] ?? id === atHand) })),
-    close: (id) => setChosen((now) => ({ ...now, [id]: false })),
-  };
+    const was = wasAtHand.current;
+    wasAtHand.current = atHand;
+    if (was === atHand || was !== stage || was === 'identify') return;
+    location.hash = atHand === null ? '' : `#${atHand}`;
+  }, [atHand, stage]);
+  const shown = useRef(stage);
+  useEffect(() => {
+    if (shown.current === stage) return;
+    shown.current = stage;
+    window.scrollTo({ top: 0 });
+    document.getElementById(`${stage ?? ''}-name`)?.focus({ preventScroll: true });
+  }, [stage]);
+  return stage;
+}
+
+function followHash(changed: () => void): () => void {
+  window.addEventListener('hashchange', changed);
+  return () => window.removeEventListener('hashchange', changed);
 }

@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import type { Estimate } from '@/core/estimate/result';
 import { exposureStates } from '@/core/records/records';
 import { contrastGrades, fogGrades } from '@/core/outcome/grades';
-import { stages, type StageId } from '@/core/plan/rollStages';
+import { type StageId } from '@/core/plan/rollStages';
 import { runProgress } from '@/core/run/runProgress';
 import { developSeconds } from '@/core/plan/developSeconds';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
@@ -49,21 +49,14 @@ export function stageSummary(
     case 'choose':
       return plan?.pinned
         ? `${formatDuration(developSeconds(plan.pinned))}${plan.pinned.own === true ? ', my own time' : ''} (${formatMinutes(plan.pinned.lowMin)}–${formatMinutes(plan.pinned.highMin)}) in ${developerName(plan.developer)} at ${formatQuantity(plan.temperatureC, 'temperature', units)}`
-        : 'No time pinned yet';
+        : 'No time set yet';
     case 'test':
-      return dossier.evidence.length > 0
-        ? evidenceCount(dossier.evidence)
-        : plan?.pinned
-          ? 'Not tested'
-          : 'Optional: what would narrow the band, and by how much';
+      return dossier.evidence.length > 0 ? evidenceCount(dossier.evidence) : plan?.pinned ? 'Not tested' : 'Optional';
     case 'mix':
       if (brew !== undefined) return `${brew.name}, mixed ${format(brew.mixedMs, 'd MMM HH:mm')}`;
-      return plan?.pinned
-        ? `${formatQuantity(plan.volumeMl, 'volume', units)} to mix`
-        : `Waits for a pinned time under ${stages.choose}`;
+      return plan?.pinned ? `${formatQuantity(plan.volumeMl, 'volume', units)} to mix` : 'Waits for a time';
     case 'run': {
-      if (run === undefined || run.events.length === 0)
-        return plan?.pinned ? 'Steps ready' : `Waits for a pinned time under ${stages.choose}`;
+      if (run === undefined || run.events.length === 0) return plan?.pinned ? 'Steps ready' : 'Waits for a time';
       const progress = runProgress(run.steps, run.events);
       if (progress.phase === 'finished') return `Hung to dry ${format(progress.finishedMs ?? 0, 'd MMM yyyy HH:mm')}`;
       return `At the tank: ${run.steps[progress.stepIndex]?.name ?? ''}`;
@@ -71,7 +64,7 @@ export function stageSummary(
     case 'judge':
       if (verdict !== undefined)
         return `Contrast ${contrastGrades[String(verdict.contrast) as keyof typeof contrastGrades].toLowerCase()} · fog ${fogGrades[verdict.fog].toLowerCase()}`;
-      return standing.states.run === 'done' ? 'Judge the dry negatives' : 'Waits until the film is dry';
+      return standing.states.run === 'done' ? 'Judge the dry negatives' : 'Waits for dry film';
   }
 }
 

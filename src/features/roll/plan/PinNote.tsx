@@ -8,7 +8,7 @@ import type { UnitChoice } from '@/core/units/quantity';
 import type { RollAnalysis } from '@/workers/coreApi';
 import { percentWords, shiftReasonWords } from '@/features/words/evidenceWords';
 
-/** The pinned time beside the new one, and why it moved. */
+/** The time that was set beside the new one, and why it moved. */
 export function PinNote({
   pinned,
   analysis,
@@ -23,7 +23,7 @@ export function PinNote({
   if (pinned.own === true) {
     return (
       <p>
-        Pinned at <b className="num">{formatDuration(developSeconds(pinned))}</b>, your own time.
+        You set <b className="num">{formatDuration(developSeconds(pinned))}</b>, your own time.
       </p>
     );
   }
@@ -31,14 +31,14 @@ export function PinNote({
   if (shift === null) {
     return (
       <p>
-        Pinned at <b className="num">{formatMinutes(pinned.timeMin)}</b>; it still stands.
+        You set <b className="num">{formatMinutes(pinned.timeMin)}</b>; nothing has changed.
       </p>
     );
   }
   return (
     <div className="border-l-4 border-heat pl-3" role="status">
       <p>
-        Pinned at <b className="num">{formatMinutes(pinned.timeMin)}</b>, now{' '}
+        You set <b className="num">{formatMinutes(pinned.timeMin)}</b>; now it would be{' '}
         <b className="num">{formatMinutes(analysis.estimate.timeMin)}</b> ({percentWords(shift.ratio)}).
       </p>
       {shift.reasons.length > 0 && (

@@ -43,7 +43,7 @@ export function TimeHead({ analysis, choices, state, units }: TimeHeadProps) {
             <div className="text-[14px] text-ink2" data-testid="band">
               {guess
                 ? 'nothing is known of this developer yet'
-                : `four times in five between ${formatMinutes(band.lowMin)} and ${formatMinutes(band.highMin)}`}
+                : `80 % likely between ${formatMinutes(band.lowMin)} and ${formatMinutes(band.highMin)}`}
               {widening > 1 && !guess && (
                 <>
                   {' '}
