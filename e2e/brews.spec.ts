@@ -47,7 +47,7 @@ test('baking soda is stopped with the reason and the mend; crystals and tablets 
   await choose(page, 'Which soda do you have?', /^Baking soda From/);
   const alert = page.getByRole('alert').filter({ hasText: 'Stop.' });
   await expect(alert).toContainText('Baking soda is not washing soda');
-  await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Guide me through mixing' })).toBeDisabled();
   await expect(page.getByTestId('brew-time')).toHaveCount(0);
   await page.getByRole('button', { name: 'Dry it in the oven first' }).click();
   await expect(alert).toHaveCount(0);
@@ -79,17 +79,17 @@ test('senseless amounts are told at their line, nothing is lost, and the sheet c
   ] as const) {
     await soda.fill(typed);
     await expect(page.getByRole('alert').filter({ hasText: sentence })).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
+    await expect(page.getByRole('button', { name: 'Guide me through mixing' })).toBeDisabled();
   }
   await page.reload();
   await expect(soda).toHaveValue('a handful');
   await soda.fill('54');
-  await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Guide me through mixing' })).toBeEnabled();
   await page.getByRole('radio', { name: 'A volume' }).click();
   await page.getByLabel('Volume', { exact: true }).fill('20');
   await soda.fill('999');
   await expect(page.getByText(/20\.0 g does not dissolve in 20 ml: at 20 °C that takes 4\.3 g/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Guide me through mixing' })).toBeDisabled();
   await page.getByLabel('Volume', { exact: true }).fill('3');
   await expect(page.getByText('Volume: give a number from 20 to 100000 ml.')).toBeVisible();
 });
@@ -105,14 +105,14 @@ test('while an amount is emptied, the sheet stands grey where it stood, prices s
   const [top, before] = [await topOf(order), await page.getByTestId('amount-line-2').textContent()];
   await page.getByLabel('Instant coffee, in a litre').fill('');
   await expect(page.getByText('Fill in the empty field to see the time.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Guide me through mixing' })).toBeDisabled();
   await expect(page.getByTestId('amount-line-2')).toHaveText(before ?? '');
   await expect(price).toBeVisible();
   // A line of error is all that comes between.
   expect(Math.abs((await topOf(order)) - top)).toBeLessThan(60);
   await page.getByLabel('Instant coffee, in a litre').fill('60');
   await expect(page.getByTestId('amount-line-2')).toHaveText('30.0 g');
-  await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Guide me through mixing' })).toBeEnabled();
 });
 
 test('in °F and fluid ounces: small volumes keep their figures on the workbench, the sheet and the label', async ({
@@ -127,7 +127,7 @@ test('in °F and fluid ounces: small volumes keep their figures on the workbench
   await expect(page.getByTestId('amount-line-0')).toHaveText('0.507 fl oz');
   await page.getByLabel('Wanted').fill('70');
   await expect(page.getByTestId('water-words')).toContainText(/at 70\.1 °F/);
-  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await page.getByRole('button', { name: 'Guide me through mixing' }).click();
   await page.getByRole('button', { name: 'The water is in' }).click();
   await expect(page.getByTestId('mix-target')).toHaveText('0.507 fl oz');
   await page.getByLabel('What went in').fill('0.6');
@@ -206,7 +206,7 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
 }) => {
   await page.clock.install({ time: MORNING });
   await openDemo(page, '/rolls/instruments#mix');
-  await page.locator('#mix').getByRole('button', { name: 'Weigh it out' }).click();
+  await page.locator('#mix').getByRole('button', { name: 'Guide me through mixing' }).click();
   await expect(page.getByRole('heading', { name: 'Water first' })).toBeVisible();
   await expect(page.getByTestId('mix-target')).toHaveText('294 ml');
   await page.getByRole('button', { name: 'The water is in' }).click();
@@ -244,7 +244,7 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
   await page.clock.runFor(7 * 60_000);
   await expect(page.getByTestId('standing')).toHaveText('Ready');
   await page.getByRole('button', { name: 'Go on' }).click();
-  await page.getByRole('button', { name: 'Added as listed' }).click();
+  await page.getByRole('button', { name: /^(Added exactly|Filled to the mark)/ }).click();
   await page.clock.runFor(60_000);
   await expect(page.getByTestId('probe')).toHaveText(/2[01]\.\d °C/);
   await page.getByRole('button', { name: 'Take this reading' }).click();
@@ -277,18 +277,18 @@ test('from the roll to the jug: weighed on the simulated scale, undone, timed ov
 test('a kit’s weights are asked for, not guessed, and then its share follows', async ({ page }) => {
   await openDemo(page, '/brews/workbench?recipe=one-bath');
   await expect(page.getByText('First part of the kit: type the weight printed on your packet.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Weigh it out' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Guide me through mixing' })).toBeDisabled();
   await page.getByLabel('The packet weighs').first().fill('120');
   await page.getByLabel('The packet weighs').last().fill('80');
   await expect(page.getByTestId('amount-line-0')).toHaveText('39.6 g');
   await expect(page.getByText('33 % of the packet.').first()).toBeVisible();
-  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await page.getByRole('button', { name: 'Guide me through mixing' }).click();
   await expect(page.getByRole('heading', { name: 'Water first' })).toBeVisible();
 });
 
 test('a mixing waits among the brews, goes on where it was, and giving it up is undone', async ({ page }) => {
   await openDemo(page, '/brews/workbench?recipe=stop-citric');
-  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await page.getByRole('button', { name: 'Guide me through mixing' }).click();
   await page.getByRole('button', { name: 'The water is in' }).click();
   await page.getByRole('link', { name: 'Pause' }).click();
   const waiting = page
@@ -325,7 +325,7 @@ test('own recipes: duplicated, changed, saved to a file, taken in again; a bad f
   await page.getByRole('button', { name: 'Save my recipes' }).click();
   const text = await readFile(await (await saving).path(), 'utf8');
   expect(JSON.parse(text).recipes.map(({ name }: { name: string }) => name)).toContain('Tea, strong');
-  await page.getByRole('button', { name: 'Take out Tea, strong' }).click();
+  await page.getByRole('button', { name: 'Delete Tea, strong' }).click();
   await expect(own.getByRole('link', { name: 'Tea, strong' })).toHaveCount(0);
   const file = (name: string, content: string) => ({
     name,
@@ -430,7 +430,7 @@ test('the workbench is worked by keys alone: amounts, soda, spoons, another ingr
 /** A stop of citric acid on its way: the water is in. */
 async function beginStop(page: Page): Promise<void> {
   await openDemo(page, '/brews/workbench?recipe=stop-citric');
-  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await page.getByRole('button', { name: 'Guide me through mixing' }).click();
   await page.getByRole('button', { name: 'The water is in' }).click();
   await expect(page.getByRole('heading', { name: 'Citric acid' })).toBeVisible();
 }
@@ -548,15 +548,15 @@ test('a plan keeps what else its jug held when the jug is poured away, until tha
   await page.getByRole('combobox', { name: 'Add an ingredient' }).fill('borax');
   await page.getByRole('option', { name: 'Borax', exact: true }).click();
   await page.getByLabel('Borax, in a litre').fill('12');
-  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await page.getByRole('button', { name: 'Guide me through mixing' }).click();
   await page.getByRole('button', { name: 'The water is in' }).click();
   for (const name of [/^Borax/, /^Washing soda/, /^Ascorbic acid/, /^Instant coffee/]) {
     await expect(page.getByRole('heading', { name })).toBeVisible();
-    await page.getByRole('button', { name: 'Added as listed' }).click();
+    await page.getByRole('button', { name: /^(Added exactly|Filled to the mark)/ }).click();
   }
   await page.getByRole('button', { name: 'Go on', exact: true }).click();
   await page.getByRole('button', { name: 'Strained' }).click();
-  await page.getByRole('button', { name: 'Added as listed' }).click();
+  await page.getByRole('button', { name: /^(Added exactly|Filled to the mark)/ }).click();
   await page.getByRole('button', { name: 'Skip the reading' }).click();
   await page.getByRole('button', { name: 'Finish the jug' }).click();
   await expect(page.getByRole('heading', { name: 'Label' })).toBeVisible();

@@ -45,7 +45,7 @@ test('a page killed at any press of a mixing comes back at that press or just be
   test.setTimeout(600_000);
   let page = await context.newPage();
   await page.goto('/brews/workbench?recipe=coffee-standard');
-  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await page.getByRole('button', { name: 'Guide me through mixing' }).click();
   await expect(page.getByRole('heading', { name: 'Water first' })).toBeVisible();
   const address = page.url();
   const mixOf = async () =>

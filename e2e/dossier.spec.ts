@@ -21,7 +21,7 @@ test('hints narrow the age, contradictions are named, and half-typed hints survi
   await page.getByLabel('Used where').fill('Camera');
   await page.getByLabel('From').fill('1955');
   await page.getByLabel('To', { exact: true }).fill('1960');
-  await expect(page.getByText('These cannot both be true: Box date 1984 and Camera, 1955–1960.')).toBeVisible();
+  await expect(page.getByText('These cannot both be true: Expiry year 1984 and Camera, 1955–1960.')).toBeVisible();
   await page.getByRole('button', { name: 'Remove Years of use' }).click();
   await expect(page.getByText('Made between 1980 and 1982')).toBeVisible();
 });
@@ -91,19 +91,19 @@ test('the exposure calculator goes from meter to shutter, and keeps what was typ
   await page.goto('/exposure');
   await page.getByLabel('The meter says').fill('10');
   await expect(page.getByTestId('expose')).toHaveText('20 s');
-  await page.getByLabel('Fit to two of my own frames').check();
+  await page.getByLabel('Use my own test frames').check();
   await page.getByLabel('Frame 1, metered').fill('10');
   await page.getByLabel('correct at').first().fill('40');
   await expect(page.getByTestId('expose')).toHaveText('40 s');
   await page.reload();
   await expect(page.getByLabel('Frame 1, metered')).toHaveValue('10');
-  await page.getByLabel('Fit to two of my own frames').uncheck();
+  await page.getByLabel('Use my own test frames').uncheck();
   // A modern camera’s exposure, with a yellow filter, carried to an old camera whose shutter is slow.
   await page.getByLabel('The meter says').fill('1/125');
   await choose(page, 'Filter', /^Yellow 1/);
   await expect(page.getByTestId('nearest')).toContainText('1/60 s');
   await expect(page.getByText('set the meter to ISO 50')).toBeVisible();
-  await page.getByLabel('Carry it to an old camera').check();
+  await page.getByLabel('Settings for an old camera').check();
   await page.getByLabel('Its shutter is slow by').fill('1');
   const settings = page.getByRole('list', { name: 'Settings of the old camera' });
   await expect(settings.getByRole('listitem').first()).toContainText(/f\/9 at 1\/100 s/);
@@ -157,6 +157,7 @@ test('photographs are reduced, HEIC and broken files are refused with a reason, 
 }) => {
   await openIdentify(page, 'tin-3');
   const large = PNG.sync.write(new PNG({ width: 2400, height: 1800, colorType: 2 }), { deflateLevel: 1 });
+  await openFact(page, 'Photographs');
   const input = page.getByLabel('Photographs of the roll');
   await input.setInputFiles({ name: 'box.png', mimeType: 'image/png', buffer: large });
   const picture = page.getByRole('img', { name: 'Photograph box.png' });

@@ -15,7 +15,7 @@ async function bandRatio(page: Page): Promise<number> {
 /** Opens the tests of a roll. */
 async function openTests(page: Page): Promise<void> {
   await openDemo(page, '/rolls/tin-3#test');
-  await expect(page.getByRole('heading', { name: 'What would narrow the band' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What would narrow it' })).toBeVisible();
   await expect(page.getByTestId('time')).toHaveCount(1);
 }
 
@@ -94,7 +94,7 @@ test('later evidence shows the pinned time beside the new one, and says why it m
   await page.getByRole('button', { name: USE_TIME }).click();
   await openStage(page, 'Test');
   await expect(page.getByText('nothing has changed')).toBeVisible();
-  await page.getByRole('button', { name: 'A chart time' }).click();
+  await page.getByRole('button', { name: 'A leaflet’s time' }).click();
   await page.locator('#test').getByLabel('Time', { exact: true }).fill('25');
   await page.getByRole('button', { name: 'Add to the evidence' }).click();
   const note = page.locator('#test').getByRole('status').first();
@@ -284,10 +284,10 @@ test('a one-bath has its own time, no bromide, and neither stop nor fixer at the
   await openDemo(page, '/rolls/tin-3');
   await choose(page, 'Developer', /^One-bath/);
   await page.locator('#temperatureC').fill('24');
-  await choose(page, 'How the tank is moved', 'Continuous rotation');
+  await choose(page, 'How the tank is agitated', 'Continuous rotation');
   await expect(page.getByTestId('time')).toHaveText('4:00');
   await expect(page.locator('#bromideGPerL')).toHaveCount(0);
-  await choose(page, 'How the tank is moved', /^Gentle only/);
+  await choose(page, 'How the tank is agitated', /^Gentle only/);
   await expect(page.getByText('gentle up to about 22 °C')).toBeVisible();
   await page.getByRole('button', { name: USE_TIME }).click();
   await openStage(page, 'Run');

@@ -42,7 +42,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   // Choose: coffee by the litre, a temperature, a school; one time, its band, and the ledger that adds up to it.
   await page.getByRole('textbox', { name: 'Instant coffee' }).fill('36');
   await page.getByLabel('Temperature', { exact: true }).fill('68 F');
-  await choose(page, 'How the tank is moved', '5 inversions every 30 s');
+  await choose(page, 'How the tank is agitated', '5 inversions every 30 s');
   const ledger = page.getByRole('table', { name: 'Ledger of the development time' });
   await openWhy(page);
   await expect(ledger.getByText('5 inversions every 30 s')).toBeVisible();
@@ -141,18 +141,18 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   await page.getByRole('button', { name: 'Go to the verdict' }).click();
 
   // Judge: a verdict is not preset; what is open is named.
-  await page.getByRole('button', { name: 'Write it into the log' }).click();
+  await page.getByRole('button', { name: 'Save verdict' }).click();
   await expect(page.getByText('Contrast: choose one of the five.')).toBeVisible();
   await page.getByRole('radio', { name: 'A little soft' }).click();
-  await page.getByRole('radio', { name: 'Slight veil' }).click();
+  await page.getByRole('radio', { name: 'Slight fog' }).click();
   await page.getByRole('radio', { name: 'Thin' }).click();
   await page.getByRole('radio', { name: 'Even', exact: true }).click();
   await page.getByLabel('Air bells').check();
   await typeAndGo(page, page.getByLabel('Note'), 'two minutes more next time');
   await expect(page.getByLabel('Note')).toHaveValue('two minutes more next time');
   await expect(page.getByRole('radio', { name: 'A little soft' })).toBeChecked();
-  await page.getByRole('button', { name: 'Write it into the log' }).click();
-  await expect(page.getByRole('button', { name: 'Judge Contrast a little soft' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save verdict' }).click();
+  await expect(page.getByRole('link', { name: /^Judge.*Contrast a little soft/ })).toBeVisible();
 
   // The log has it.
   await page.getByRole('link', { name: 'Log' }).click();

@@ -30,10 +30,10 @@ test('a verdict by likeness, what went wrong, and its advice in the next plan', 
   await page.getByRole('radio', { name: 'Clear', exact: true }).click();
   await page.getByRole('radio', { name: 'Open', exact: true }).click();
   await page.getByRole('radio', { name: 'Even', exact: true }).click();
-  await page.getByRole('button', { name: /^(Write it into the log|Save the changed verdict)$/ }).click();
+  await page.getByRole('button', { name: /^(Save verdict|Save the changed verdict)$/ }).click();
   const diagnosis = page.getByRole('region', { name: /^(What went wrong|Likely)/ });
   await expect(diagnosis).toBeVisible();
-  await expect(page.getByTestId('taught')).toContainText(/What it taught: .*“.+” goes from \d+:\d\d to/);
+  await expect(page.getByTestId('taught')).toContainText(/Other rolls changed: .*“.+” goes from \d+:\d\d to/);
   await diagnosis.getByText('What is known').click();
   await expect(diagnosis.getByRole('button', { name: 'Thin', exact: true })).toHaveAttribute('aria-pressed', 'true');
   // The next questions, answered as they come: the rim print accuses the development.
@@ -61,7 +61,7 @@ test('no image at all ends the questions and teaches nothing', async ({ page }) 
   await openDemo(page, '/rolls/barograph');
   await page.getByRole('radio', { name: 'None: the film is clear' }).click();
   await expect(page.getByRole('radio', { name: 'Much too soft' })).toBeHidden();
-  await page.getByRole('button', { name: /^(Write it into the log|Save the changed verdict)$/ }).click();
+  await page.getByRole('button', { name: /^(Save verdict|Save the changed verdict)$/ }).click();
   await expect(page.getByRole('region', { name: /^(What went wrong|Likely)/ })).toBeVisible();
   const { verdicts } = await recordsOf(page, 'aetas-demo');
   expect(

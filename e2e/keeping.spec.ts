@@ -77,7 +77,7 @@ const forms: readonly Form[] = [
 ];
 
 async function beginWeighing(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await page.getByRole('button', { name: 'Guide me through mixing' }).click();
   await page.getByRole('button', { name: 'The water is in' }).click();
   await expect(page.getByRole('heading', { name: 'Citric acid' })).toBeVisible();
 }

@@ -52,12 +52,14 @@ test('a brew is weighed and a roll brought to the tank without a pointer', async
 
 test('a list opens, moves and closes by keys', async ({ page }) => {
   await openDemo(page, '/rolls/tin-3');
-  await page.getByRole('button', { name: 'How the tank is moved' }).focus();
+  await page.getByRole('button', { name: 'How the tank is agitated' }).focus();
   await page.keyboard.press('Space');
   await expect(page.getByRole('listbox')).toBeFocused();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'How the tank is moved' })).toContainText('last 10 s of each minute');
+  await expect(page.getByRole('button', { name: 'How the tank is agitated' })).toContainText(
+    'last 10 s of each minute',
+  );
 });
 
 test('no view scrolls sideways at 360 px', async ({ page }) => {

@@ -305,7 +305,7 @@ test('mixing and bottling: eight kills while it is mixed, ten while it is bottle
   let whole = 0;
   const mixing = async (): Promise<string> => {
     const page = await browser.open(baseURL ?? '', '/brews/workbench?recipe=coffee-standard');
-    await page.getByRole('button', { name: 'Weigh it out' }).click();
+    await page.getByRole('button', { name: 'Guide me through mixing' }).click();
     await expect(page.getByRole('heading', { name: 'Water first' })).toBeVisible();
     await page.waitForTimeout(SETTLED_MS);
     const address = page.url();

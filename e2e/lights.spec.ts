@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { openDemo, pourEarly } from './bench';
+import { openDemo, openMore, openWhy, pourEarly } from './bench';
 
 const axePath = 'node_modules/axe-core/axe.min.js';
 const views = [
@@ -61,7 +61,7 @@ test('Safe light has no green and no blue: lists, fields, charts and the tank, f
     await canvas.scrollIntoViewIfNeeded();
     expect(await brightestForbidden(page), 'chart').toBeLessThanOrEqual(DARK);
   }
-  await page.getByRole('button', { name: 'How the tank is moved' }).click();
+  await page.getByRole('button', { name: 'How the tank is agitated' }).click();
   await page.getByRole('option').nth(3).hover();
   expect(await brightestForbidden(page), 'open list').toBeLessThanOrEqual(DARK);
   await page.keyboard.press('Escape');
@@ -140,6 +140,7 @@ for (const [name, some] of [
     test.setTimeout(240_000);
     for (const path of some) {
       await openDemo(page, path);
+      if (path === '/rolls/tin-3') await openWhy(page);
       if (path === '/rolls/tin-3') await page.locator('canvas').first().waitFor();
       await checkLights(page, path, 'day', path === '/rolls/tin-3');
     }
@@ -157,6 +158,7 @@ test('axe finds nothing while fields are wrong', async ({ page }) => {
   test.setTimeout(240_000);
   await openDemo(page, '/rolls/new');
   await page.getByLabel('Expiry year').fill('last summer');
+  await openMore(page);
   await page.getByLabel('Speed', { exact: true }).fill('fast');
   await page.getByRole('button', { name: 'Add it to the bench' }).click();
   await expect(page.locator('[aria-invalid=true]').first()).toBeVisible();

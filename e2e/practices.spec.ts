@@ -44,7 +44,7 @@ async function myTime(page: Page, time: string): Promise<void> {
 }
 
 async function mixed(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'It is mixed, as written' }).click();
+  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
   await expect(page.getByRole('button', { name: 'Go to the tank' })).toBeVisible();
 }
 
@@ -67,7 +67,7 @@ test.beforeEach(async ({ page }) => {
 });
 
 test('coffee 40/16/54, 10 min, 5 turns each 30 s, three water rinses, 5-10-15-20', async ({ page }) => {
-  await choose(page, 'How the tank is moved', '5 inversions every 30 s');
+  await choose(page, 'How the tank is agitated', '5 inversions every 30 s');
   await myTime(page, '10');
   await mixed(page);
   await choose(page, 'After the developer', 'Plain water, three changes of six turns');
@@ -88,7 +88,7 @@ test('weighed coffee 9.6/4/18 g in 400 ml, 12 min, 10 then 3 turns, 3-6-12-24', 
   await page.locator('#agentPerL').fill('45');
   await page.locator('#ascorbicGPerL').fill('10');
   await page.locator('#sodaGPerL').fill('24');
-  await choose(page, 'How the tank is moved', 'First minute 10 inversions, then 3 a minute');
+  await choose(page, 'How the tank is agitated', 'First minute 10 inversions, then 3 a minute');
   await myTime(page, '12:00');
   await mixed(page);
   await choose(page, /^Wash (\d changes|Running|As you)/, '4 changes: 3, 6, 12, 24 turns');
@@ -112,8 +112,8 @@ test('syrup 9 + 291, 6 min, stop 30 s, fix 10 min moved 30 s on and 30 s off', a
   const fix = page.getByRole('list', { name: 'Wet steps' }).getByRole('listitem').filter({ hasText: 'Fix' }).first();
   await fix.getByRole('button', { name: 'Change Fix' }).click();
   await fix.getByRole('textbox', { name: 'Time' }).fill('10 min');
-  await fix.getByRole('button', { name: 'Movement of this bath' }).click();
-  await page.getByRole('option', { name: /^My own movement/ }).click();
+  await fix.getByRole('button', { name: 'Agitation of this bath' }).click();
+  await page.getByRole('option', { name: /^My own agitation/ }).click();
   const prefix = ((await fix.locator('[id$=move-firstN]').getAttribute('id')) ?? '').replace('firstN', '');
   await build(page, prefix, { firstN: '30', everyS: '60', everyN: '30' });
   const run = await develop(page);
@@ -130,7 +130,7 @@ test('a control without its main agent: no estimate, my time, and it goes into t
   await choose(page, 'Developer', /^Something else/);
   // Nothing is wrong before something was typed, and there is nothing to take either.
   await expect(page.locator('#otherName')).not.toHaveAttribute('aria-invalid', 'true');
-  await expect(page.getByRole('button', { name: 'Use my time' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: USE_TIME })).toHaveCount(0);
   await expect(page.locator('#why')).toHaveCount(0);
   await page.getByLabel('Developer’s name').fill('Soda and vitamin C alone');
   await myTime(page, '10:00');
@@ -142,9 +142,9 @@ test('a control without its main agent: no estimate, my time, and it goes into t
 });
 
 test('my own movement and my own baths are kept, and the next roll of the film begins with them', async ({ page }) => {
-  await choose(page, 'How the tank is moved', /^My own movement/);
+  await choose(page, 'How the tank is agitated', /^My own agitation/);
   await build(page, 'own-', { firstN: '10', everyS: '60', everyN: '10', stillFromMin: '8' });
-  await expect(page.getByRole('img', { name: /^Movement begins at .*7:00\.$/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Agitation begins at .*7:00\.$/ })).toBeVisible();
   await page.locator('#own-name').fill('Still at the end');
   await page.getByRole('button', { name: 'Keep it for other baths and rolls' }).click();
   await myTime(page, '10:00');
@@ -196,10 +196,10 @@ test('two rolls in one coffee with bromide between them, 13 and 15 min', async (
   const [jug] = (await recordsOf(page, 'aetas')).brews as { id: string }[];
   await page.goto(`/brews/${jug?.id ?? ''}`);
   await page.getByLabel('Amount added').fill('0,5');
-  await page.getByRole('button', { name: 'It is in and dissolved' }).click();
+  await page.getByRole('button', { name: 'Add' }).click();
   await expect(page.getByRole('list', { name: 'Changes since it was mixed' })).toContainText('0.50 g added');
   await page.getByLabel('Poured away or lost').fill('5 l');
-  await page.getByRole('button', { name: 'It is gone' }).click();
+  await page.getByRole('button', { name: 'Remove' }).click();
   await expect(page.getByText('pour it away instead')).toBeVisible();
 
   await addRoll(page, 'Shoebox, second in the jug');

@@ -47,7 +47,7 @@ async function judge(
   await page.getByRole('radio', { name: fog, exact: true }).click();
   await page.getByRole('radio', { name: shadows, exact: true }).click();
   await page.getByRole('radio', { name: 'Even', exact: true }).click();
-  await page.getByRole('button', { name: 'Write it into the log' }).click();
+  await page.getByRole('button', { name: 'Save verdict' }).click();
   await expect(page.getByRole('region', { name: 'Outcome' })).toBeVisible();
 }
 
@@ -146,7 +146,7 @@ test('part of a packet: so much of its weight as the jug is of what it makes', a
   await expect(page.getByText('“half a litre” is read as 500 ml.')).toBeVisible();
   await expect(page.getByTestId('amount-line-0')).toHaveText(/^45(\.0)? g$/);
   await expect(page.getByTestId('brew-time')).toHaveText(/\d+:\d\d/);
-  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await page.getByRole('button', { name: 'Guide me through mixing' }).click();
   for (let step = 0; step < 12; step++) {
     const finish = page.getByRole('heading', { name: 'It is mixed' });
     if ((await finish.count()) > 0) break;
@@ -160,7 +160,7 @@ test('part of a packet: so much of its weight as the jug is of what it makes', a
   // What was mixed for the roll is what the roll reckons with.
   await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
   await openStage(page, 'Choose');
-  await expect(page.locator('#developer')).toContainText('powder');
+  await expect(page.locator('#developer')).toContainText('Brew without a name');
   await expect(page.getByText(/in metol–hydroquinone borax powder, undiluted/)).toBeVisible();
   await page.getByRole('button', { name: USE_TIME }).click();
   await throughTheTank(page);
@@ -178,11 +178,11 @@ test('a found roll of sheet years is stopped until SAFETY is read on its edge', 
   await expect(page.getByText('is likely on nitrate base')).toBeVisible();
   await page.getByRole('radio', { name: 'SAFETY' }).click();
   await expect(page.getByText('is likely on nitrate base')).toHaveCount(0);
-  await page.getByRole('link', { name: /^Choose/ }).click();
+  await openStage(page, 'Choose');
   await expect(page.getByRole('button', { name: USE_TIME })).toBeEnabled();
   await useAndMix(page);
   await throughTheTank(page);
-  await judge(page, { fog: 'Slight veil' });
+  await judge(page, { fog: 'Slight fog' });
 });
 
 test('film of 1965 to 1975 on paper backing is no nitrate', async ({ page }) => {
@@ -221,7 +221,7 @@ test('a second film in a used one-bath takes longer, and a thermometer’s step 
   test.setTimeout(240_000);
   await putRoll(page, { name: 'Warm one', age: 'Bought new' });
   await choose(page, 'Developer', /^One-bath/);
-  await choose(page, 'How the tank is moved', 'Continuous rotation');
+  await choose(page, 'How the tank is agitated', 'Continuous rotation');
   await page.getByLabel('Temperature', { exact: true }).fill('75 F');
   await expect.poll(() => timeOf(page)).toBe(240);
   await expect(page.getByText('In a one-bath, more agitation favours fixing')).toHaveCount(0);
@@ -247,7 +247,7 @@ test('black film is judged as black: its fog is taught, and exposure is not susp
   await page.getByRole('button', { name: 'Go to the verdict' }).click();
   await page.getByRole('radio', { name: 'None: the film is black' }).click();
   await expect(page.getByText('Black film is fog')).toBeVisible();
-  await page.getByRole('button', { name: 'Write it into the log' }).click();
+  await page.getByRole('button', { name: 'Save verdict' }).click();
   await expect(page.getByRole('region', { name: 'Outcome' })).toContainText('No image: the film is black');
   const causes = page.getByRole('list', { name: 'Likely causes' });
   await expect(causes.getByRole('listitem').first()).toContainText('Fog');

@@ -303,7 +303,7 @@ test('a wedge by its table is refused where numbers miss, and thin frames that m
   const ask = page.getByRole('group', { name: 'Which exposure the first patch had' });
   await expect(ask).toBeVisible();
   const says = page.getByTestId('strip-sentences');
-  await expect(says).not.toContainText('Effective index');
+  await expect(says).not.toContainText('Effective speed');
   await ask.getByRole('button', { name: '−1 stops' }).click();
   await expect(ask).toHaveCount(0);
   await expect(page.locator('#firstStops')).toHaveValue('-1');

@@ -260,7 +260,7 @@ test('practice: the same screen at sixty times the pace, scored, and no mark in 
     if (await next.isVisible()) await next.click({ timeout: 1_000 }).catch(() => undefined);
   }
   await expect(page.getByTestId('practice-result')).toContainText(
-    /Gradient 0\.\d\d, wanted 0\.58; with a perfect hand 0\.\d\d/,
+    /Gradient 0\.\d\d, wanted 0\.58; with perfect timing 0\.\d\d/,
   );
   await page.getByRole('button', { name: 'leave the tank' }).click();
   await expect(page.getByRole('heading', { name: '1 of 3 runs' })).toBeVisible();
@@ -274,25 +274,25 @@ test('the evening: two rolls on one clock, shifted and told why, kept through a 
   await openDemo(page, '/');
   await page.getByRole('link', { name: 'Plan the evening' }).click();
   await page.getByRole('checkbox', { name: 'Instrument readings' }).check();
-  await page.getByLabel('Hands are free from').fill('25:00');
-  await page.getByLabel('Water stands for').focus();
+  await page.getByLabel('Start at').fill('25:00');
+  await page.getByLabel('Let water stand').focus();
   await expect(page.getByText('give a time such as 18:30')).toBeVisible();
-  await page.getByLabel('Hands are free from').fill('18:30');
+  await page.getByLabel('Start at').fill('18:30');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^The last film hangs at (19|20|21):\d\d\.$/);
   const others = page.getByRole('group', { name: 'Rolls, in the order of the evening' }).getByRole('checkbox');
   if ((await others.count()) > 1) {
     await others.last().check();
-    await expect(page.getByRole('list', { name: 'What was moved' })).toContainText(
+    await expect(page.getByRole('list', { name: 'What was agitated' })).toContainText(
       'until a tank is free and its reel is dry',
     );
   }
   await expect(page.getByTestId('evening-strip')).toContainText('Develop');
   await page.reload();
-  await expect(page.getByLabel('Hands are free from')).toHaveValue('18:30');
+  await expect(page.getByLabel('Start at')).toHaveValue('18:30');
   await expect(page.getByRole('checkbox', { name: 'Instrument readings' })).toBeChecked();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save the hours before as a calendar' }).click(),
+    page.getByRole('button', { name: 'Add to calendar' }).click(),
   ]);
   const text = await readFile(await file.path(), 'utf8');
   expect(text).toContain('BEGIN:VCALENDAR');

@@ -35,7 +35,7 @@ async function atTank(page: Page, minutes: string, movement: string | RegExp): P
   await expect(typed).toBeChecked();
   await page.goto('/rolls/tin-3#choose');
   await page.getByTestId('time').waitFor();
-  await page.getByRole('button', { name: 'How the tank is moved' }).click();
+  await page.getByRole('button', { name: 'How the tank is agitated' }).click();
   await page.getByRole('option', { name: movement }).click();
   await page.getByRole('button', { name: 'My time', exact: true }).click();
   await page.locator('#ownTimeMin').fill(minutes);

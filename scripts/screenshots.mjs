@@ -81,7 +81,7 @@ async function weighed(page) {
 }
 
 async function weighing(page) {
-  await page.getByRole('button', { name: 'Weigh it out' }).click();
+  await page.getByRole('button', { name: 'Guide me through mixing' }).click();
   await page.getByRole('button', { name: 'The water is in' }).click();
   await page.getByRole('button', { name: 'Tare' }).waitFor();
   await page.clock.runFor(2500);
@@ -123,7 +123,7 @@ async function judging(page) {
 async function judged(page) {
   for (const name of ['Much too soft', 'Clear', 'Thin', 'Even'])
     await page.getByRole('radio', { name, exact: true }).click();
-  await page.getByRole('button', { name: /^(Write it into the log|Save the changed verdict)$/ }).click();
+  await page.getByRole('button', { name: /^(Save verdict|Save the changed verdict)$/ }).click();
   await page.getByRole('list', { name: 'Likely causes' }).waitFor();
   await page.evaluate(() => window.scrollTo(0, 0));
 }

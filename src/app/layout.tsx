@@ -11,7 +11,7 @@ import './globals.css';
 
 export const metadata: Metadata = {
   title: { default: 'Aetas', template: '%s · Aetas' },
-  description: 'Development times, with an honest band, for film and developers that have no published times.',
+  description: 'Development times, with an honest range, for film and developers that have no published times.',
 };
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };

@@ -9,7 +9,7 @@ export default function NotFound() {
     <>
       <h1>There is no page at this address.</h1>
       <p className="mt-2">
-        Check it for a slip, or <Link href="/">go to the bench</Link>.
+        Check the address, or <Link href="/">go to the bench</Link>.
       </p>
     </>
   );

@@ -20,7 +20,7 @@ import type { TypedUpTo } from './drafts';
  */
 export async function layOutRun(plan: Plan, alongside: readonly SharedTankRoll[] = []): Promise<string> {
   const { pinned } = plan;
-  if (pinned === null) throw new Error('A run needs a pinned plan.');
+  if (pinned === null) throw new Error('A run needs a plan with a time.');
   return act(`run:${plan.rollId}`, async (writer) => {
     const idle = await writer.db.runs
       .where({ rollId: plan.rollId })

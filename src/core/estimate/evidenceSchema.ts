@@ -55,7 +55,7 @@ const dropSchema = z.strictObject({
 
 /** Index at which a strip would have been exposed rightly. */
 export const speedReadingSchema = z.strictObject({
-  index: limited('iso', 'Effective index'),
+  index: limited('iso', 'Effective speed'),
   /** Whether the frames are the roll's own, whose latent image has faded since; else they were exposed for the test. */
   ownFrames: z.boolean('Own frames: give true or false.'),
 });

@@ -19,7 +19,7 @@ export interface NextTest {
   widthRatio: number;
 }
 
-/** What would narrow the band, the best first, and whether any of it is worth the trouble. */
+/** What would narrow it, the best first, and whether any of it is worth the trouble. */
 export interface NextTests {
   tests: NextTest[];
   /** True when the best test would narrow the band by less than a tenth: doing nothing more is then an answer. */

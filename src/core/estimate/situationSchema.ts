@@ -24,9 +24,9 @@ export const filmSchema = z.strictObject({
       referenceTimeMin: within('Reference time', 0.5, 120, 'min'),
       freshBaseFogD: within('Fresh base + fog', 0, 2, 'D'),
       maximumDensityD: within('Largest density', 1, 6, 'D'),
-      speedLossStopsPerYear: within('Speed lost a room-year', 0, 1, 'stops'),
-      fogDPerYear: within('Fog a room-year', 0, 0.2, 'D'),
-      gradientLossPerYear: within('Gradient lost a room-year', 0, 0.1),
+      speedLossStopsPerYear: within('Speed loss per year at room temperature', 0, 1, 'stops'),
+      fogDPerYear: within('Fog per year at room temperature', 0, 0.2, 'D'),
+      gradientLossPerYear: within('Gradient loss per year at room temperature', 0, 0.1),
     })
     .partial()
     .default({}),
@@ -143,7 +143,7 @@ export const situationShape = {
   /** Spread of ln(rate) that the measuring of this brew left; left out, the usual one of its kind. */
   mixingLnSd: within('Spread of the mixing', 0, 2).optional(),
   temperatureC: limited('bathC'),
-  /** Temperature around the tank when it stands in air; left out for a bath that holds its temperature. */
+  /** Room temperature when it stands in air; left out for a bath that holds its temperature. */
   ambientC: limited('roomC').optional(),
   agitationId: oneOf('Agitation', agitationSchoolIds),
   /** A movement of one's own in place of the school's. */

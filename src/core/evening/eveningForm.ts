@@ -108,7 +108,7 @@ export function dayOf(nowMs: number): string {
 export function readEveningForm(form: EveningForm, zeroMs: number): Result<Omit<EveningWish, 'rolls'>> {
   const problems: Problem[] = [];
   const clock = readClock(form.from);
-  if (clock === null) problems.push({ path: 'from', message: 'Hands are free from: give a time such as 18:30.' });
+  if (clock === null) problems.push({ path: 'from', message: 'Start at: give a time such as 18:30.' });
   const read = (field: keyof typeof numbers): number => {
     const parsed = numbers[field].safeParse(form[field]);
     if (!parsed.success) problems.push({ path: field, message: parsed.error.issues[0]?.message ?? '' });

@@ -21,7 +21,7 @@ export const chartFormSchema = z.object({
 
 export type ChartForm = z.infer<typeof chartFormSchema>;
 
-/** A chart time as it first opens. */
+/** A leaflet’s time as it first opens. */
 export function initialChartForm(): ChartForm {
   return { timeMin: '', source: 'leaflet', temperatureC: 20, developer: 'same', concentrateParts: 1, waterParts: 0 };
 }

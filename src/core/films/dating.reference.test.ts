@@ -88,7 +88,7 @@ describe('the age window', () => {
       NOW,
     );
     expect(window.ok ? [] : window.contradictions.map((pair) => pair.map(({ name }) => name))).toEqual([
-      ['126 (cartridge), 1963–2008', 'Box date 1950'],
+      ['126 (cartridge), 1963–2008', 'Expiry year 1950'],
     ]);
   });
   test('the earliest year does not overlook anything', () => {

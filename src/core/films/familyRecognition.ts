@@ -19,7 +19,7 @@ const keepsImage = 'Likely, if the film was dry and not hot.';
 export const familyRecognition: Record<StockFamilyId, FamilyRecognition> = {
   'pan-cubic-slow': {
     yearsInUse: { from: 1925, to: null },
-    recognise: 'Grey or clear base, plain black-and-white rim print, ISO 64 or less.',
+    recognise: 'Grey or clear base, plain black-and-white edge print, ISO 64 or less.',
     process: monochrome,
     image: 'Very likely: slow film keeps best.',
   },
@@ -67,7 +67,7 @@ export const familyRecognition: Record<StockFamilyId, FamilyRecognition> = {
   },
   'colour-negative-current': {
     yearsInUse: { from: 1972, to: null },
-    recognise: 'Orange base, “C-41” on box or rim.',
+    recognise: 'Orange base, “C-41” on box or edge.',
     process: 'Its process still exists, but dyes of old stock fade and shift; silver is surer.',
     image: 'Likely for two or three decades.',
   },
@@ -76,11 +76,11 @@ export const familyRecognition: Record<StockFamilyId, FamilyRecognition> = {
     recognise: 'Colour prints, 1940s to 1970s, a process designation other than C-41 on the box.',
     process:
       'Its colour chemistry and temperatures are gone, and the couplers may have decayed: silver is what is left.',
-    image: 'Doubtful: veil and lost speed.',
+    image: 'Doubtful: fog and lost speed.',
   },
   'colour-reversal-couplers': {
     yearsInUse: { from: 1936, to: null },
-    recognise: 'Colour slides; E-type designation on box or rim.',
+    recognise: 'Colour slides; E-type designation on box or edge.',
     process: 'As a negative in black-and-white; older types soften above 24 °C.',
     image: 'Likely for two or three decades.',
   },
@@ -122,13 +122,14 @@ export const familyRecognition: Record<StockFamilyId, FamilyRecognition> = {
   },
   'unknown-monochrome': {
     yearsInUse: { from: 1889, to: null },
-    recognise: 'Nothing says what it is, but box, rim or owner speak of black-and-white.',
+    recognise: 'Nothing says what it is, but box, edge print or owner speak of black-and-white.',
     process: monochrome,
     image: keepsImage,
   },
   'unknown-colour': {
     yearsInUse: { from: 1935, to: null },
-    recognise: 'Nothing says what it is, but box, rim or owner speak of colour. Look for a black back before you mix.',
+    recognise:
+      'Nothing says what it is, but box, edge print or owner speak of colour. Look for a black back before you mix.',
     process: 'Whatever its process was, a black-and-white developer gives a silver picture.',
     image: 'Doubtful to likely, by its kind.',
   },

@@ -222,7 +222,7 @@ export const stockFamilies = {
   // What is not known is the mean of what it may be, with their scatter on top of a family's own.
   'unknown-monochrome': family({
     name: 'I don’t know: black-and-white',
-    hint: 'Any ordinary black-and-white film; the band is wider for it',
+    hint: 'Any ordinary black-and-white film; the likely range is wider for it',
     maximumGradient: 1.33,
     referenceTimeMin: 7.6,
     freshBaseFogD: 0.25,
@@ -235,7 +235,7 @@ export const stockFamilies = {
   }),
   'unknown-colour': family({
     name: 'I don’t know: colour',
-    hint: 'Negative or slides, still film or cine; the band is wider for it',
+    hint: 'Negative or slides, still film or cine; the likely range is wider for it',
     maximumGradient: 0.99,
     referenceTimeMin: 9,
     freshBaseFogD: 0.45,

@@ -24,7 +24,7 @@ export function hintYears(hint: UserHint, index: number): YearHint {
     case 'stamp':
       return {
         id,
-        name: `Box date ${hint.year}${hint.slackYears > 0 ? ` ± ${hint.slackYears}` : ''}`,
+        name: `Expiry year ${hint.year}${hint.slackYears > 0 ? ` ± ${hint.slackYears}` : ''}`,
         from: hint.year - SHELF_YEARS.most - hint.slackYears,
         coreFrom: hint.year - SHELF_YEARS.most,
         coreTo: hint.year - SHELF_YEARS.least,

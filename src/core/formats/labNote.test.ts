@@ -58,7 +58,7 @@ describe('a run as a lab note', () => {
       note: '',
     };
     const text = labNote(of({ verdict, pictures: ['strip 1.jpg'] }), when);
-    expect(text).toContain('Contrast a little soft; fog slight veil; shadows thin; even; dust.');
+    expect(text).toContain('Contrast a little soft; slight fog; shadows thin; even; dust.');
     expect(text).toContain('(<photos/strip%201.jpg>)');
     expect(labNote(of(), when)).not.toContain('## Verdict');
   });

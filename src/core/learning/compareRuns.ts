@@ -28,7 +28,7 @@ export function compareRuns(runs: readonly RunFacts[]): ComparedRow[] {
     row('Bromide', ({ run }) => (run.setup === null ? '' : `${run.setup.bromideGPerL} g/l`)),
     row('Temperature', ({ run }) => `${run.temperatureC} °C`),
     row('Measured', ({ measuredC }) => (measuredC === null ? '' : `${measuredC.toFixed(1)} °C`)),
-    row('Movement', ({ run }) => run.movementName ?? ''),
+    row('Agitation', ({ run }) => run.movementName ?? ''),
     row('Volume', ({ run }) => (run.volumeMl === undefined ? '' : `${Math.round(run.volumeMl)} ml`)),
     row('Films before', ({ run }) => (run.setup === null ? '' : String(run.setup.wear.films))),
     row('Planned', ({ planned }) => planned),

@@ -9,10 +9,17 @@ export const contrastGrades = {
 
 export const fogGrades = {
   clear: 'Clear',
-  slight: 'Slight veil',
-  strong: 'Strong veil',
+  slight: 'Slight fog',
+  strong: 'Strong fog',
   heavy: 'Hides the image',
 } as const;
+/** The fog as a part of a sentence. */
+export const fogWords: Record<keyof typeof fogGrades, string> = {
+  clear: 'no fog',
+  slight: 'slight fog',
+  strong: 'strong fog',
+  heavy: 'fog hides the image',
+};
 export const shadowGrades = { open: 'Open', thin: 'Thin', lost: 'Lost' } as const;
 export const evennessGrades = { even: 'Even', uneven: 'Uneven', streaked: 'Streaked' } as const;
 

@@ -1,11 +1,11 @@
-import { contrastGrades, defects, evennessGrades, fogGrades, imageOf, images, shadowGrades } from './grades';
+import { contrastGrades, defects, evennessGrades, fogWords, imageOf, images, shadowGrades } from './grades';
 import type { VerdictValues } from './verdict';
 
 /**
  * A verdict in a sentence without its full stop: a film without an image says nothing of contrast and shadows.
  * @param verdict the grades of the dry negatives
  * @example verdictWords({ contrast: 0, fog: 'clear', shadows: 'open', evenness: 'even', defects: [] })
- * // 'Contrast as wanted; fog clear; shadows open; even'
+ * // 'Contrast as wanted; no fog; shadows open; even'
  */
 export function verdictWords({
   contrast,
@@ -21,7 +21,7 @@ export function verdictWords({
     image === 'there'
       ? [
           `Contrast ${grade.toLowerCase()}`,
-          `fog ${fogGrades[fog].toLowerCase()}`,
+          fogWords[fog],
           `shadows ${shadowGrades[shadows].toLowerCase()}`,
           evennessGrades[evenness].toLowerCase(),
         ]

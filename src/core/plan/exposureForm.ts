@@ -58,8 +58,8 @@ const index = (what: string) =>
     .max(25_600, `${what}: give 25600 or less.`);
 const valuesSchema = z.object({
   meteredS: seconds('Metered time'),
-  meterIndex: index('Index of the meter'),
-  filmIndex: index('Index for the film'),
+  meterIndex: index('Speed set on the meter'),
+  filmIndex: index('Speed of the film'),
 });
 
 /**

@@ -8,7 +8,7 @@ export interface NextAction {
 }
 
 const actions: Record<StageId, string> = {
-  identify: 'Date it',
+  identify: 'Add its age',
   expose: 'Expose it',
   choose: 'Choose a time',
   test: 'Choose a time',

@@ -256,7 +256,7 @@ describe('where a roll stands', () => {
     rollStanding({ ...roll, ...part }, monochrome, p, r, undefined);
 
   test.each<[string, ReturnType<typeof standing>, string]>([
-    ['undated', standing({ hints: [] }), 'Date it'],
+    ['undated', standing({ hints: [] }), 'Add its age'],
     ['unexposed', standing({ exposure: { state: 'unexposed', year: null, index: null } }), 'Expose it'],
     ['known', standing({}), 'Choose a time'],
     ['pinned', standing({}, plan), 'Mix the brew'],
@@ -304,7 +304,7 @@ describe('the roll’s form', () => {
       /^own.maximumGradient: Largest gradient: give a number from 0.3 to 6/,
     ],
     [{ iso: 'fast' }, /^iso: Film speed: give a number/],
-    [{ expiredYear: 1700 }, /^expiredYear: Box date: give a year from 1889 to 2036/],
+    [{ expiredYear: 1700 }, /^expiredYear: Expiry year: give a year from 1889 to 2036/],
     [{ expiredYear: 1971.5 }, /^expiredYear/],
     [{ exposedYear: 2030 }, /^exposedYear: Exposed: give a year from 1889 to 2026/],
     [{ expiredYear: 1990, exposedYear: 1950 }, /not made before about 1984, so it cannot have been exposed in 1950/],

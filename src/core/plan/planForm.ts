@@ -98,7 +98,7 @@ export const planFormSchema = z.object({
   /** The volume that amounts for a jug hold for: the last one that read as a volume. */
   amountsMl: z.number().nullable().default(null),
   volumeMl: typed,
-  /** Temperature around the tank; empty for a bath that holds its temperature. */
+  /** Room temperature; empty for a bath that holds its temperature. */
   ambientC: typed,
   /** Evidence that is switched off. */
   muted: z.array(z.string()),

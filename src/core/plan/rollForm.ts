@@ -62,15 +62,15 @@ export function rollFormSchema(thisYear: number) {
       familyId: stockSchema.shape.familyId,
       iso: stockSchema.shape.iso,
       formatId: rollSchema.shape.formatId,
-      expiredYear: year('Box date', thisYear + 10),
+      expiredYear: year('Expiry year', thisYear + 10),
       dateSlackYears: z.number().int().min(AGE_UNKNOWN).max(30),
       storageId: z.enum(storagePresetIds),
       exposureState: rollSchema.shape.exposure.shape.state,
       exposedYear: year('Exposed', thisYear),
       exposureIndex: z
-        .number('Exposure index: give an ISO number from 0.1 to 25600, or leave it empty.')
-        .min(0.1, 'Exposure index: give 0.1 or more.')
-        .max(25600, 'Exposure index: give 25600 or less.')
+        .number('Metered at: give an ISO number from 0.1 to 25600, or leave it empty.')
+        .min(0.1, 'Metered at: give 0.1 or more.')
+        .max(25600, 'Metered at: give 25600 or less.')
         .nullable(),
       note: rollSchema.shape.note,
       own: z.strictObject({
@@ -97,7 +97,7 @@ export function rollFormSchema(thisYear: number) {
         context.addIssue({
           code: 'custom',
           path: ['exposedYear'],
-          message: `A film dated ${roll.expiredYear} was not made before about ${earliest}, so it cannot have been exposed in ${roll.exposedYear}. Check both years, or say that the box date is a guess.`,
+          message: `A film dated ${roll.expiredYear} was not made before about ${earliest}, so it cannot have been exposed in ${roll.exposedYear}. Check both years, or say that the expiry year is a guess.`,
         });
       }
     });

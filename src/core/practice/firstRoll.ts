@@ -73,7 +73,7 @@ export const firstRollSteps: readonly FirstStep[] = [
     title: 'Three runs in the practice tank',
     lines: [
       'The practice tank runs like the real one, at any speed, and tells afterwards what went wrong and by how much.',
-      'Three runs, with water in your own tank if you like. Go on when the last one is within its band.',
+      'Three runs, with water in your own tank if you like. Go on when the last one is within its likely range.',
     ],
     place: { href: '/practice', name: 'To the practice tank' },
   },
@@ -82,7 +82,7 @@ export const firstRollSteps: readonly FirstStep[] = [
     title: 'The developer that forgives',
     lines: [
       'Coffee, standard: it is slow, so ten seconds more or less are nothing, and it cannot be mistaken for water.',
-      'Weigh it out step by step. It is no drink from then on, and smells like none.',
+      'Weigh everything out step by step. It is no drink from then on, and smells like none.',
     ],
     place: {
       href: '/ask#ask=1&film=pan-cubic-medium&size=135&past=new&kept=room&exposed=known&in=instant-coffee&at=20',

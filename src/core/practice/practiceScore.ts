@@ -18,7 +18,7 @@ export interface PracticeScore {
   /** Contrast that came out of the hidden film, and as wanted. */
   gradient: number;
   target: number;
-  /** Contrast that the same film would have had with a perfect hand: the doubt of the film itself. */
+  /** Contrast that the same film would have had with perfect timing: the doubt of the film itself. */
   perfectGradient: number;
   /** Grades that the hand moved it. */
   handGrades: number;

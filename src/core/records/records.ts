@@ -141,7 +141,7 @@ export const pinnedSchema = z.strictObject({
   /** Whether the time is the user’s own: it is kept to the second. */
   own: z.boolean().optional(),
   /** How much wider the band was drawn than the model gave it; missing for 1. */
-  widening: within('Widening of the band', 1, 4).optional(),
+  widening: within('Widening of the range', 1, 4).optional(),
   /** Pieces of evidence that the time rested on. */
   evidenceIds: z.array(id).max(20_000),
   /** What the tank has to know of the estimate; missing in pins from before it was kept. */
@@ -177,7 +177,7 @@ export const planSchema = z.strictObject({
     })
     .nullable(),
   volumeMl: limited('jugVolumeMl'),
-  /** Temperature around the tank, °C; null for a bath that holds its temperature. */
+  /** Room temperature, °C; null for a bath that holds its temperature. */
   ambientC: limited('roomC').nullable(),
   /** Pieces of evidence that are switched off for this roll. */
   muted: z.array(id).max(1000),
@@ -209,7 +209,7 @@ export const runSchema = z
     /** What it was set up with; null where nobody kept it. */
     setup: z.strictObject({ ...settingRecordSchema.shape, target: planSchema.shape.target }).nullable(),
     /** Name of the movement, and the volume that was planned; missing in runs from before they were kept. */
-    movementName: text('Movement', 200).optional(),
+    movementName: text('Agitation', 200).optional(),
     volumeMl: limited('jugVolumeMl').optional(),
     /** Jugs that stop and fixer come from; null or missing where nobody said. */
     jugs: z.strictObject({ stop: id.nullable(), fix: id.nullable() }).optional(),

@@ -58,7 +58,7 @@ const says: Partial<Record<NonNullable<WetStep['liquid']>, Omit<Leftover, 'liqui
     why: 'It holds the black of the backing: let it settle, and keep the sludge out of the drain.',
   },
   aid: { goesTo: 'back', why: 'Back into its bottle for as many films as its leaflet says.' },
-  wetting: { goesTo: 'drain', why: 'Thrown away after the evening: it grows things when it is kept.' },
+  wetting: { goesTo: 'drain', why: 'Thrown away after the evening: it goes mouldy when it is kept.' },
 };
 
 function developerLeft(kind: string | undefined): Leftover {

@@ -13,7 +13,7 @@ export interface TankReading {
 export interface TankBath {
   /** Temperature when it was poured in, °C. */
   startC: number;
-  /** Temperature around the tank, °C; null for a bath that holds its temperature. */
+  /** Room temperature, °C; null for a bath that holds its temperature. */
   ambientC: number | null;
   /** Time constant, min; above 0. */
   timeConstantMin: number;

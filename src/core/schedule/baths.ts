@@ -38,7 +38,7 @@ export const bathSchema = z.strictObject({
   name: nameField('Name of the bath', 80),
   liquid: z.enum(liquidIds),
   length: bathLengthSchema,
-  /** How the tank is moved; null where it is left still, and for the developer, whose movement is the plan’s. */
+  /** How the tank is agitated; null where it is left still, and for the developer, whose movement is the plan’s. */
   movement: movementSchema.nullable(),
   note: text('Note', 400),
 });

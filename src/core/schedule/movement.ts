@@ -16,7 +16,7 @@ export const gestureIds = Object.keys(gestures) as [GestureId, ...GestureId[]];
 
 /** How long one movement lasts: by the clock, or by its turns. */
 const amountSchema = z.discriminatedUnion('unit', [
-  z.strictObject({ unit: z.literal('seconds'), n: within('Movement', 1, 3600, 's') }),
+  z.strictObject({ unit: z.literal('seconds'), n: within('Agitation', 1, 3600, 's') }),
   z.strictObject({ unit: z.literal('turns'), n: within('Turns', 1, 500).int('Turns: give a whole number.') }),
 ]);
 
@@ -48,9 +48,9 @@ export type Movement = z.infer<typeof movementSchema>;
 /** A movement under a name. */
 export const namedMovementSchema = z.strictObject({
   name: z
-    .string('Name of the movement: give a text.')
-    .min(1, 'Name of the movement: give at least one letter.')
-    .max(120, 'Name of the movement: give 120 letters at most.'),
+    .string('Name of the agitation: give a text.')
+    .min(1, 'Name of the agitation: give at least one letter.')
+    .max(120, 'Name of the agitation: give 120 letters at most.'),
   movement: movementSchema,
 });
 

@@ -23,7 +23,7 @@ describe('a movement while it is built', () => {
   test.each([
     ['a period without a length', { everyN: '' }, 'everyN', /how long/],
     ['a length without a period', { everyS: '' }, 'everyS', /how many seconds/],
-    ['a first of “long”', { firstN: 'long' }, 'firstN', /Movement/],
+    ['a first of “long”', { firstN: 'long' }, 'firstN', /Agitation/],
     ['half a turn', { firstN: 2.5, firstUnit: 'turns' as const }, 'firstN', /whole number/],
     ['a wake-up without a minute', { wake: 'at' as const }, 'wakeAtMin', /Wake-up/],
   ])('%s is told at its field', (_what, part, path, sentence) => {

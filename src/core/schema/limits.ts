@@ -16,7 +16,7 @@ export const limits = {
   jugFilms: { what: 'Films already through the brew', min: 0, max: 10_000 },
   brewAgeH: { what: 'Age of the brew', min: 0, max: 48, unit: 'h' },
   bathC: { what: 'Temperature', min: 5, max: 40, unit: '°C' },
-  roomC: { what: 'Temperature around the tank', min: -10, max: 45, unit: '°C' },
+  roomC: { what: 'Room temperature', min: -10, max: 45, unit: '°C' },
   waterC: { what: 'Temperature', min: -30, max: 110, unit: '°C' },
   amount: { what: 'Amount', min: 0, max: 200_000 },
   amountPerL: { what: 'Amount per litre', min: 0, max: 1000 },

@@ -12,7 +12,7 @@ const STATED_VOLUME_ML = 500;
 export interface Drift {
   /** Temperature when it is poured in, °C. */
   startC: number;
-  /** Temperature around the tank, °C. */
+  /** Room temperature, °C. */
   ambientC: number;
   /** Time constant, min; above 0. */
   timeConstantMin: number;

@@ -222,7 +222,7 @@ function weighed(plan: Plan, roll: Roll): MadeBrew {
 
 function runOf(plan: Plan, startMs: number, stamps: { createdMs: number; updatedMs: number }): Run {
   const { pinned } = plan;
-  if (pinned === null) throw new Error('A run needs a pinned plan.');
+  if (pinned === null) throw new Error('A run needs a plan with a time.');
   const steps = runSteps(plan, pinned);
   return {
     id: `run-${plan.rollId}`,

@@ -218,7 +218,7 @@ function AnswerView({ ask, change, answered: { answer, current, reading, failed 
           {failed ??
             (ask.developer.startsWith('jug:') && current
               ? 'That jug is not on this bench. Choose another developer.'
-              : 'Reckoning.')}
+              : 'Calculating.')}
         </p>
       ) : (
         <div aria-live="polite" aria-busy={!current}>

@@ -57,7 +57,7 @@ export const formatOptions: readonly Option<Ask['formatId']>[] = [
     name: formatName(value),
     hint: filmFormats[value].name,
   })),
-  { value: 'unknown', name: 'a size I don’t know', hint: 'It moves the volume in the tank, and hardly the time' },
+  { value: 'unknown', name: 'a size I don’t know', hint: 'It changes the volume in the tank, and hardly the time' },
 ];
 
 /** Ages to choose from; any number can be typed. */
@@ -152,7 +152,7 @@ export function strategyLine({ strategy: { id, advised, reason } }: AskAnswer): 
   return `${name}, ${does}. ${strategyWords[advised].name} is advised: ${strategyReasons[reason]}`;
 }
 
-/** What would narrow the band most. */
+/** What would narrow it most. */
 export function bestLine({ best, lowMin, highMin, guess }: AskAnswer): string {
   if (guess)
     return 'A drop of it on the leader, beside a drop of a developer that you know. Three minutes, no film lost.';
@@ -198,7 +198,7 @@ export function whyLine({ reasons }: AskAnswer): string {
         return `The restrainer makes it ${slower(ratio)}.`;
     }
   });
-  return sentences.length === 0 ? 'It is: nothing here moves it.' : sentences.join(' ');
+  return sentences.length === 0 ? 'It is: nothing here changes it.' : sentences.join(' ');
 }
 
 /** How the film will look, in a line. */

@@ -156,9 +156,9 @@ function TimeInBrief({ time }: { time: BenchTime }) {
     <>
       <div className="num text-[18px]">
         {time.poor && !time.own
-          ? 'no picture?'
+          ? 'Probably blank'
           : wide && !time.pinned && !time.own
-            ? 'uncertain'
+            ? 'Too wide to say'
             : formatDuration(developSeconds(time))}
         {time.pinned && <span className="sr-only">, pinned</span>}
       </div>

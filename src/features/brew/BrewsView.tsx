@@ -133,7 +133,7 @@ function OpenMixes({ mixes }: { mixes: readonly Mix[] }) {
                 <b>{mix.batch.recipeName}</b>{' '}
                 <span className="text-[14px] text-ink2">
                   begun {format(mix.createdMs, 'd MMM, HH:mm')} ·{' '}
-                  {step === null ? 'all in' : `${stepIndex} of ${steps.length} done`}
+                  {step === null ? 'everything added' : `${stepIndex} of ${steps.length} done`}
                 </span>
               </span>
               <Link href={`/brews/mix/${encodeURIComponent(mix.id)}`} className="act act-primary" data-next-step>
@@ -199,7 +199,7 @@ function OwnRecipes({ recipes }: { recipes: readonly RecipeRecord[] }) {
                 className="act-plain text-[13px] text-ink2"
                 onClick={() => void removeRecipe(recipe)}
               >
-                Take out<span className="sr-only"> {recipe.name}</span>
+                Delete<span className="sr-only"> {recipe.name}</span>
               </button>
             </span>
           </li>

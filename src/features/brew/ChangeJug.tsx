@@ -73,7 +73,7 @@ export function ChangeJug({ brew }: { brew: Brew }) {
               if (positive(amount)) done({ kind: 'added', atMs: Date.now(), substanceId, amount }, { amount: '' });
             }}
           >
-            It is in and dissolved
+            Add
           </button>
         </div>
         <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
@@ -115,7 +115,7 @@ export function ChangeJug({ brew }: { brew: Brew }) {
               if (positive(goneMl)) done({ kind: 'gone', atMs: Date.now(), ml: goneMl }, { goneMl: '' });
             }}
           >
-            It is gone
+            Remove
           </button>
         </div>
         {problem !== null && (

@@ -6,7 +6,7 @@ import { formatNumber, formatQuantity } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
 import { amountWords, percentWords } from '@/features/words/brewWords';
 
-const howWords = { scale: 'weighed', typed: 'typed', spoons: 'by spoons', target: 'as written' } as const;
+const howWords = { scale: 'weighed', typed: 'typed', spoons: 'by spoons', target: 'as listed' } as const;
 
 /** What went in against what was wanted, and what that makes. */
 export function MadeTable({

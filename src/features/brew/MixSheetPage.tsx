@@ -64,7 +64,7 @@ function MixSheet({ mix }: { mix: Mix }) {
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
         <h1 className="text-[20px]">{mix.batch.recipeName}</h1>
         <p className="text-[14px] text-ink2">
-          {step === null ? 'all in' : `${progress.stepIndex + 1} of ${steps.length}`}
+          {step === null ? 'everything added' : `${progress.stepIndex + 1} of ${steps.length}`}
         </p>
       </div>
       <Steps steps={steps} done={progress.stepIndex} />
@@ -328,7 +328,9 @@ function Entry({ step, mix, record, spoons, settings }: EntryProps) {
               ? 'Skip the reading'
               : spoons !== ''
                 ? 'Spoons added'
-                : 'Added as listed'}
+                : step.kind === 'top-up'
+                  ? 'Filled to the mark'
+                  : `Added exactly ${stepAmountWords(step, batch, settings)}`}
         </button>
       </div>
       {spoken?.ok === true && (

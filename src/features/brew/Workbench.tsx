@@ -88,7 +88,7 @@ export function Workbench({ start, bench, settings }: { start: WorkbenchStart; b
   );
 }
 
-/** Weigh it out, or print it. What cannot be mixed cannot be begun. */
+/** Guide me through mixing, or print it. What cannot be mixed cannot be begun. */
 function Acts({ part: { inHand }, rollId }: { part: BenchPart; rollId: string | null }) {
   const router = useRouter();
   const [starting, setStarting] = useState(false);
@@ -113,7 +113,7 @@ function Acts({ part: { inHand }, rollId }: { part: BenchPart; rollId: string | 
           disabled={why !== '' || starting}
           onClick={weigh}
         >
-          Weigh it out
+          Guide me through mixing
         </button>
         {sheet?.stopped != null && !undissolved && (
           <button type="button" className="act" disabled={starting} onClick={weigh}>

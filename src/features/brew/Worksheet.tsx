@@ -56,7 +56,7 @@ export function Worksheet({ inHand: { form, change, errors, result, shown, mendi
             Level spoons
           </th>
           <th scope="col" className="w-[52px] py-1 font-normal">
-            <span className="sr-only">Take out</span>
+            <span className="sr-only">Delete</span>
           </th>
         </tr>
       </thead>

@@ -84,7 +84,7 @@ function EveningPlan({ bench, form, change, nowMs }: EveningPlanProps) {
       <div className="mt-4 grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,420px)]">
         <div className="grid max-w-[680px] content-start gap-4 sm:grid-cols-2">
           <div className="flex items-end gap-2">
-            <Field id="from" label="Hands are free from" error={errors.from}>
+            <Field id="from" label="Start at" error={errors.from}>
               <input
                 id="from"
                 className="box num aria-invalid:border-2 aria-invalid:border-danger"
@@ -117,7 +117,7 @@ function EveningPlan({ bench, form, change, nowMs }: EveningPlanProps) {
           />
           <Quantity
             id="waterH"
-            label="Water stands for"
+            label="Let water stand"
             kind="hours"
             units={units}
             value={form.waterH}
@@ -157,7 +157,7 @@ function EveningPlan({ bench, form, change, nowMs }: EveningPlanProps) {
               );
             }}
           >
-            Save the hours before as a calendar
+            Add to calendar
           </button>
         </section>
       )}
@@ -222,7 +222,7 @@ function place(chosen: readonly string[], id: string): number {
 function Moved({ evening: { shifts, problems } }: { evening: Evening }) {
   if (shifts.length + problems.length === 0) return null;
   return (
-    <ul className="mt-4 max-w-[78ch] space-y-1" aria-label="What was moved">
+    <ul className="mt-4 max-w-[78ch] space-y-1" aria-label="What was agitated">
       {problems.map((problem) => (
         <li key={problem.what} className="border-l-4 border-danger pl-2 text-danger">
           {problemWords(problem)}

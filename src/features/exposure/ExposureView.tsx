@@ -54,7 +54,7 @@ export function ExposureView() {
         <div>
           <h1>How long to expose</h1>
           <p className="mt-1 max-w-[62ch] text-ink2">
-            From the meter to the shutter: the film’s index, the filter, and the extra time long exposures need.
+            From the meter to the shutter: the film’s speed, the filter, and the extra time long exposures need.
           </p>
         </div>
         <div className="grid gap-x-5 gap-y-4 border-t border-hair pt-4 sm:grid-cols-3">
@@ -111,7 +111,7 @@ export function ExposureView() {
               checked={form.ownFrames}
               onChange={(event) => change({ ownFrames: event.target.checked })}
             />
-            Fit to two of my own frames
+            Use my own test frames
           </label>
           {form.ownFrames && (
             <div className="mt-3 grid gap-x-5 gap-y-4 sm:grid-cols-2">
@@ -166,7 +166,7 @@ export function ExposureView() {
               <tbody>
                 {(
                   [
-                    ['For the index', answer.value.forIndexS],
+                    ['For the speed', answer.value.forIndexS],
                     ['With the filter', answer.value.forFilterS],
                     [
                       `Long exposure, p = ${formatNumber(answer.value.exponent, 2)}, +${formatNumber(answer.value.reciprocityStops, 1)} stops`,

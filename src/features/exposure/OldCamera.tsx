@@ -46,7 +46,12 @@ export function OldCamera({ form, change, exposeS, units }: OldCameraProps) {
   );
   return (
     <div className="border-t border-hair pt-3">
-      <Tick id="carry" label="Carry it to an old camera" checked={form.carry} onChange={(carry) => change({ carry })} />
+      <Tick
+        id="carry"
+        label="Settings for an old camera"
+        checked={form.carry}
+        onChange={(carry) => change({ carry })}
+      />
       {form.carry && (
         <div className="mt-2 space-y-3">
           <div className="flex flex-wrap gap-x-5 gap-y-2">

@@ -37,7 +37,7 @@ export function Handbook() {
       </section>
       <DataTable
         title="Stock families"
-        note="Fresh film. Time in a metol–hydroquinone borax developer at stock strength and 20 °C, to the scan gradient; yearly figures for each room-year."
+        note="Fresh film. Time in a metol–hydroquinone borax developer at stock strength and 20 °C, to the scan gradient; figures for each year at room temperature."
         head={['Family', 'Time, min', 'Largest gradient', 'Base + fog', 'Stops lost per year', 'Fog per year']}
         rows={stockFamilyIds.map((id) => {
           const family = stockFamilies[id];

@@ -60,7 +60,7 @@ const asked: readonly { title: string; words: string; also: string }[] = [
   {
     title: 'Uneven sky, streaks from the perforation',
     words:
-      'Too much or too regular a movement, or the developer poured in slowly. Turn the tank over gently and not always the same way, and fill it in one go.',
+      'Too much or too regular agitation, or the developer poured in slowly. Turn the tank over gently and not always the same way, and fill it in one go.',
     also: 'uneven streaks bands surge marks bromide drag perforation sky density stripes',
   },
   {

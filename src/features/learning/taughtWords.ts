@@ -28,10 +28,10 @@ export function taughtWords({ teaches, moved, unmoved }: VerdictEffect, labelOf:
     return 'This verdict teaches the estimates nothing: clear film without an image, or a run whose brew was not kept, says nothing of its development.';
   if (moved.length === 0)
     return unmoved === 0
-      ? 'No roll waits that this verdict could move.'
-      : 'This verdict agrees with what was known: no waiting roll moves.';
+      ? 'No roll waits that this verdict could change.'
+      : 'This verdict agrees with what was known: no waiting roll changes.';
   const named = moved.slice(0, NAMED).map((one) => movedWords(one, labelOf));
   const more = moved.length - named.length;
   const rest = more > 0 ? `; ${more} more ${more === 1 ? 'moves' : 'move'} as well` : '';
-  return `What it taught: ${named.join('; ')}${rest}.`;
+  return `Other rolls changed: ${named.join('; ')}${rest}.`;
 }

@@ -55,7 +55,7 @@ export function LearnedView() {
         <Empty
           picture={<LearnedPicture />}
           beside={<OtherBench />}
-          sentence="Nothing yet. Each verdict moves the next estimate, and here it shows by how much."
+          sentence="Nothing yet. Each verdict changes the next estimate, and here it shows by how much."
           action={
             <Link href="/" className="act">
               Go to the bench
@@ -126,7 +126,7 @@ function Predicted({ lines }: { lines: readonly JudgedLine[] }) {
         <Ruler marks={MARKS} />
         <span />
       </div>
-      <ul aria-label="Runs and their bands">
+      <ul aria-label="Runs and their likely ranges">
         {lines.map(({ id, roll, startedMs, plannedMin, lowMin, highMin, needed }) => {
           const inside = isInside({ neededMin: needed.timeMin, lowMin, highMin });
           return (

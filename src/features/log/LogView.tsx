@@ -39,7 +39,7 @@ const columns = {
     compare: (a: RunLine, b: RunLine) => a.temperatureC - b.temperatureC,
   },
   movement: {
-    name: 'Movement',
+    name: 'Agitation',
     width: 'minmax(0,1fr)',
     compare: (a: RunLine, b: RunLine) => (a.movement ?? '').localeCompare(b.movement ?? ''),
   },
@@ -55,7 +55,7 @@ const columns = {
     compare: (a: RunLine, b: RunLine) => (a.needed?.timeMin ?? Infinity) - (b.needed?.timeMin ?? Infinity),
   },
   band: {
-    name: 'Band',
+    name: 'Likely range',
     width: '70px',
     compare: (a: RunLine, b: RunLine) => a.highMin / a.lowMin - b.highMin / b.lowMin,
   },
@@ -73,9 +73,9 @@ const isExtra = (id: Column): id is LogColumnId => (logColumnIds as readonly str
 /** What an extra column is called where it is chosen. */
 const extraNames: Record<LogColumnId, string> = {
   temperature: 'Temperature',
-  movement: 'Movement',
+  movement: 'Agitation',
   needed: 'Time it would have needed',
-  band: 'Whether the needed time fell inside the band',
+  band: 'Whether the needed time fell inside the likely range',
 };
 
 /** Columns that a phone has room for: what the others hold stands under the roll and its time. */
@@ -119,7 +119,7 @@ export function LogView() {
         <Empty
           picture={<LogPicture />}
           beside={<OtherBench />}
-          sentence="No run yet. Each one will stand here with its band, and with where the negative fell in it."
+          sentence="No run yet. Each one will stand here with its likely range, and with where the negative fell in it."
           action={
             <Link href="/" className="act">
               Go to the bench

@@ -39,7 +39,7 @@ function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
     ['Film', stock.name],
     ['Developer', run.developerName],
     ['Temperature', formatQuantity(run.temperatureC, 'temperature', units)],
-    ['Movement', movement],
+    ['Agitation', movement],
     ...(run.volumeMl === undefined
       ? []
       : [['Volume', formatQuantity(run.volumeMl, 'volume', units)] as [string, string]]),

@@ -9,14 +9,14 @@ import { formatNumber } from '@/core/units/quantity';
 /** Whether the bands of the last runs held. */
 export function heldWords({ runs, inside, tooFew }: BandsHeld): string {
   if (runs === 0) return 'What Aetas has learned';
-  const said = `${inside} of your last ${runs} fell inside their bands.`;
+  const said = `${inside} of your last ${runs} landed in the likely range.`;
   return tooFew ? `Only ${said}` : said;
 }
 
 /** What follows from it for the bands to come; null while they are drawn as the model gives them. */
 export function wideningWords({ widening }: Pick<BandsHeld, 'widening'>): string | null {
   if (widening <= 1) return null;
-  return `Bands are drawn ${formatNumber(widening, 1)} times as wide until your runs fall inside them again.`;
+  return `Likely ranges are drawn ${formatNumber(widening, 1)} times as wide until your runs land in them again.`;
 }
 
 /** What a factor belongs to, by its name. */
@@ -33,7 +33,7 @@ export function factorName({ kind, key }: LearnedFactor, stocks: ReadonlyMap<str
     case 'school':
       return key in agitationSchools
         ? agitationSchools[key as keyof typeof agitationSchools].name
-        : 'Your own movement';
+        : 'Your own agitation';
     case 'eye':
       return 'Your eye';
   }
@@ -61,8 +61,8 @@ export function factorWords({ kind, factor, low, high, pieces }: LearnedFactor):
 export function eyeWords({ sdGrades, repeats }: EyeScatter): string {
   const usual = formatNumber(USUAL_EYE_SD_GRADES, 1);
   if (repeats === 0)
-    return `Judge a film again on another day, without looking up what you said. The steadier your eye, the narrower your bands. Until then Aetas reckons with ${usual} of a grade.`;
-  return `Your judgements of one film scatter by ${formatNumber(sdGrades, 1)} of a grade, from ${repeats} ${repeats === 1 ? 'repeat' : 'repeats'}; ${usual} is usual. Your bands follow it.`;
+    return `Judge a film again on another day, without looking up what you said. The steadier your eye, the narrower your likely ranges. Until then Aetas counts ${usual} of a grade.`;
+  return `Your judgements of one film scatter by ${formatNumber(sdGrades, 1)} of a grade, from ${repeats} ${repeats === 1 ? 'repeat' : 'repeats'}; ${usual} is usual. Your likely ranges follow it.`;
 }
 
 /** A second look beside the first. */

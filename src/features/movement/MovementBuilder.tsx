@@ -45,7 +45,7 @@ export function MovementBuilder({ idPrefix, form, onChange, units, durationS, on
   const id = (field: string): string => `${idPrefix}${field}`;
   return (
     <fieldset className="w-full border-l-2 border-ink pl-3">
-      <legend className="sr-only">My movement</legend>
+      <legend className="sr-only">My agitation</legend>
       <div className="flex flex-wrap items-start gap-x-3 gap-y-2">
         <Tick
           id={id('continuous')}

@@ -16,7 +16,7 @@ export function MovementMarks({ movement, durationS }: { movement: Movement; dur
       ? Array.from({ length: minutes }, (_, row) => row)
       : [...Array.from({ length: MOST_ROWS - 1 }, (_, row) => row), minutes - 1];
   const starts = cues.map(({ startS }) => clock(startS)).join(', ');
-  const words = cues.length === 0 ? 'No movement.' : `Movement begins at ${starts}.`;
+  const words = cues.length === 0 ? 'No agitation.' : `Agitation begins at ${starts}.`;
   return (
     <svg
       role="img"

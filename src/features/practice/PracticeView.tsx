@@ -6,7 +6,7 @@ import { Segments } from '@/ui/Segments';
 import { PracticeRun } from './PracticeRun';
 import { ScoreTable } from './ScoreTable';
 
-const paces = { '1': 'As it is', '10': 'Ten times as fast', '60': 'Sixty times as fast' } as const;
+const paces = { '1': 'Real time', '10': 'Ten times as fast', '60': 'Sixty times as fast' } as const;
 type Pace = keyof typeof paces;
 const paceOptions = (Object.keys(paces) as Pace[]).map((value) => ({ value, name: paces[value] }));
 
@@ -34,8 +34,8 @@ export function PracticeView() {
     <div className="max-w-[78ch]">
       <h1>Practice tank</h1>
       <p className="mt-2 text-[17px]">
-        The screen of the real tank, over a simulated one. Its temperature drifts, its film is not quite what the
-        leaflet says, and now and then something goes wrong. Dip the thermometer, follow the words, pour out on time.
+        The real tank screen with a pretend tank. Its temperature drifts, its film is not quite what the leaflet says,
+        and now and then something goes wrong. Dip the thermometer, follow the words, pour out on time.
       </p>
       <p className="mt-2 text-ink2">Three runs before a real one make the hands sure. None of it goes into the log.</p>
       <div className="mt-5 max-w-[520px]">

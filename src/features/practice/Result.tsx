@@ -12,7 +12,7 @@ export function Result({ score }: { score: PracticeScore }) {
   const place = (gradient: number): string => `${percentBetween(LOW, HIGH, gradient)}%`;
   const marks = [
     { what: 'wanted', gradient: score.target, top: false, bold: false },
-    { what: 'a perfect hand', gradient: score.perfectGradient, top: true, bold: false },
+    { what: 'perfect timing', gradient: score.perfectGradient, top: true, bold: false },
     { what: 'yours', gradient: score.gradient, top: false, bold: true },
   ];
   return (
@@ -34,7 +34,7 @@ export function Result({ score }: { score: PracticeScore }) {
       </div>
       <ul className="space-y-1">
         <li>
-          Gradient {formatNumber(score.gradient, 2)}, wanted {formatNumber(score.target, 2)}; with a perfect hand{' '}
+          Gradient {formatNumber(score.gradient, 2)}, wanted {formatNumber(score.target, 2)}; with perfect timing{' '}
           {formatNumber(score.perfectGradient, 2)}.
         </li>
         <li>{handWords(score)}</li>

@@ -27,5 +27,5 @@ export function handWords({ handGrades, forgiven }: PracticeScore): string {
   const by = Math.abs(handGrades);
   if (by < 0.1) return 'Your timing left the contrast as it was planned.';
   const size = `Your timing made it ${formatNumber(by, 1)} grades ${handGrades > 0 ? 'harder' : 'softer'}.`;
-  return `${size} ${forgiven ? 'That is small beside what nobody could know about this film.' : 'That is more than the doubt about this film excuses.'}`;
+  return `${size} ${forgiven ? 'That is small beside what nobody could know about this film.' : 'That is more than the uncertainty covers.'}`;
 }

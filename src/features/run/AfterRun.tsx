@@ -60,7 +60,7 @@ export function AfterRun({
       </section>
       <Jugs run={run} nowMs={hungMs} />
       <section aria-labelledby="bottles">
-        <h2 id="bottles">Which bottle</h2>
+        <h2 id="bottles">Where each bath goes</h2>
         <ul className="mt-1">
           {leftovers(run).map(({ liquid, goesTo, why }) => (
             <li key={liquid} className="border-t border-hair py-1.5">

@@ -24,6 +24,9 @@ interface ChecksProps {
 const ticksSchema = z.object({ lid: z.boolean(), gloves: z.boolean() }).partial();
 const NO_TICKS = { lid: false, gloves: false };
 
+/** A clock that goes as it should is no news. */
+const isWorthSaying = ({ id, state }: TankCheck): boolean => id !== 'clock' || state !== 'good';
+
 /** What to be sure of before the first pour. It fills itself in where the bench knows, and stops nobody. */
 export function Checks({ run, roll, mates, progress, clockIsRight, nowMs }: ChecksProps) {
   const settings = useSettings();
@@ -42,7 +45,7 @@ export function Checks({ run, roll, mates, progress, clockIsRight, nowMs }: Chec
     <section aria-labelledby="checks" className="mt-4 max-w-[820px]">
       <h2 id="checks">Before the first pour</h2>
       <ul className="mt-1">
-        {checks.map((check) => (
+        {checks.filter(isWorthSaying).map((check) => (
           <Line key={check.id} state={check.state}>
             {(check.id === 'stop' || check.id === 'fix') && brews !== undefined ? (
               <JugCheck run={run} which={check.id} tally={check.jug} brews={brews} nowMs={nowMs} />
@@ -62,7 +65,7 @@ export function Checks({ run, roll, mates, progress, clockIsRight, nowMs }: Chec
         <Line state={ticks.gloves ? 'good' : 'open'}>
           <Tick
             id="check-gloves"
-            label="Gloves are on, and eyes are guarded"
+            label="Gloves on, eye protection on"
             checked={ticks.gloves}
             onChange={(gloves) => change({ gloves })}
           />
@@ -102,7 +105,7 @@ function checkWords(check: TankCheck, units: UnitChoice): string {
     }
     case 'temperature': {
       const planned = formatQuantity(check.plannedC, 'temperature', units);
-      if (check.celsius === null) return `Developer: planned at ${planned}. Measure it with the keys.`;
+      if (check.celsius === null) return `Developer: planned at ${planned}. Set it with − and +.`;
       const read = formatQuantity(check.celsius, 'temperature', units);
       return check.state === 'warn'
         ? `Developer: ${read}, planned at ${planned}. The time follows what you measured.`
@@ -113,11 +116,9 @@ function checkWords(check: TankCheck, units: UnitChoice): string {
       if (check.state === 'warn') return 'The brew will be spent by this film.';
       return check.left === null
         ? 'Its leaflet says how many films the developer lasts.'
-        : `The brew has ${Math.round(check.left * 100)} % of its strength.`;
+        : `After this film the brew has ${Math.round(check.left * 100)} % of its strength left.`;
     case 'clock':
-      return check.state === 'good'
-        ? 'The computer’s clock goes evenly.'
-        : 'The computer’s clock was set while this page was open. The tank counts by its own.';
+      return 'The computer’s clock was set while this page was open. The tank counts by its own.';
     default:
       return '';
   }

@@ -103,7 +103,7 @@ function Rest({ tank: { mayAct, pause, resume }, at: { paused, pausing } }: Pick
           {paused ? 'Start the clock again' : 'Pause the clock'}
         </button>
       ) : (
-        <span>The clock cannot be paused here.</span>
+        <span>No pause: the developer keeps working.</span>
       )}
       <span>{pausing.why}</span>
     </p>

@@ -29,7 +29,7 @@ export function TankHeader({ tank, labels, leave }: TankHeaderProps) {
       </span>
       <span className="ml-auto flex flex-wrap items-baseline gap-x-4">
         {startedMs !== null && <span className="max-sm:hidden">started {format(startedMs, 'HH:mm:ss')}</span>}
-        <span>{awake ? 'awake' : 'screen may sleep'}</span>
+        <span>{awake ? 'awake' : 'keep the screen awake yourself'}</span>
         <button type="button" className="act-plain" onClick={() => void changeSettings({ sound: !settings.sound })}>
           sound {settings.sound ? (asleep ? 'asleep: touch the screen' : 'on') : 'off'}
         </button>

@@ -310,8 +310,8 @@ function KeepRow({
       <span className="text-[14px] text-ink2">
         {finding === 'clip' &&
           teaches &&
-          `Contrast and fog after ${formatMinutes(plan.timeMin)} move the estimates of this film and brew.`}
-        {finding === 'fog' && teaches && 'Its base + fog moves the estimates of this film; contrast is not told.'}
+          `Contrast and fog after ${formatMinutes(plan.timeMin)} change the estimates of this film and brew.`}
+        {finding === 'fog' && teaches && 'Its base + fog changes the estimates of this film; contrast is not told.'}
         {finding === null && 'It tells the estimate nothing: mark clear film, at least.'}
         {finding !== null && development === null && 'Choose a developer for the roll first, so that it can teach.'}
       </span>

@@ -36,7 +36,7 @@ describe('what a strip says, in words', () => {
     const words = said(film);
     expect(words).toMatch(/^Base \+ fog 0\.30 ± 0\.01 D\./);
     expect(words).toContain('meets the contrast condition of ISO 6');
-    expect(words).toMatch(/Effective index about (9\d|10\d): as metered; 80 % likely [89]\d to 11\d\./);
+    expect(words).toMatch(/Effective speed about (9\d|10\d): as metered; 80 % likely [89]\d to 11\d\./);
     expect(words).toContain('From clear film to the densest patch it spans');
   });
   test('film that lost a stop and is soft says both', () => {
@@ -53,7 +53,7 @@ describe('what a strip says, in words', () => {
     expect(said(film, {}, { now: 0.12, exposure: 0.09, coin: 0.11 })).not.toContain('Add a second');
     expect(said(film, {}, { now: 0.03, exposure: 0.01, coin: 0.01 })).not.toContain('Add a second');
     expect(said(film, { numbered: false })).toContain('Say which exposure the first patch had');
-    expect(said(film, { meteredIso: '' })).not.toContain('Effective index');
+    expect(said(film, { meteredIso: '' })).not.toContain('Effective speed');
   });
   test('a row that never comes near the fog says to bracket further down', () => {
     const how = plan({ count: 3, firstStops: 2 });

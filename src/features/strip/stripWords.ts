@@ -44,7 +44,7 @@ function speedWords(reading: StripReading, plan: StripPlan): string | null {
       ? null
       : 'No patch stands just below 0.10 above base + fog, so the speed cannot be told. Bracket further down.';
   if (plan.meteredIso !== null && !plan.numbered)
-    return 'Say which exposure the first patch had, and the index follows.';
+    return 'Say which exposure the first patch had, and the speed follows.';
   if (effectiveIso === null || plan.meteredIso === null) return null;
   const stops = stopsBetweenSpeeds(effectiveIso, plan.meteredIso);
   const beside =
@@ -53,7 +53,7 @@ function speedWords(reading: StripReading, plan: StripPlan): string | null {
       : `${formatNumber(Math.abs(stops), 1)} stops ${stops > 0 ? 'slower' : 'faster'} than metered at ${index(plan.meteredIso)}`;
   const factor = curve.doubt.speedSd === null ? 1 : 10 ** (Z80 * curve.doubt.speedSd);
   const range = factor < 1.03 ? '' : `; 80 % likely ${index(effectiveIso / factor)} to ${index(effectiveIso * factor)}`;
-  return `Effective index about ${index(effectiveIso)}: ${beside}${range}.`;
+  return `Effective speed about ${index(effectiveIso)}: ${beside}${range}.`;
 }
 
 /** Contrast in words, beside what ISO 6 asks for. */

@@ -22,7 +22,7 @@ export function pieceWords({ evidence, setting }: EvidenceItem): string {
     case 'drop':
       return `Drop test: ${formatNumber(evidence.rateRatio, 2)} times as fast as ${lowerFirst(developerName(evidence.known))}`;
     case 'clip':
-      return `Clip of ${formatMinutes(evidence.timeMin)}, ${methodWords[evidence.method]}: gradient ${formatNumber(evidence.gradient, 2)}${evidence.baseFogD === null ? '' : `, base + fog ${formatNumber(evidence.baseFogD, 2)}`}${evidence.speed === null ? '' : `, index ${formatNumber(evidence.speed.index, 0)}`}`;
+      return `Clip of ${formatMinutes(evidence.timeMin)}, ${methodWords[evidence.method]}: gradient ${formatNumber(evidence.gradient, 2)}${evidence.baseFogD === null ? '' : `, base + fog ${formatNumber(evidence.baseFogD, 2)}`}${evidence.speed === null ? '' : `, speed ${formatNumber(evidence.speed.index, 0)}`}`;
     case 'fog':
       return `Base + fog ${formatNumber(evidence.baseFogD, 2)} after ${formatMinutes(evidence.timeMin)}, ${methodWords[evidence.method]}`;
     case 'verdict':

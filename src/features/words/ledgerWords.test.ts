@@ -27,7 +27,7 @@ describe('the ledger of a one-bath', () => {
     expect(estimate.ledger.find(({ id }) => id === 'temperature')?.source).toBe('practice');
     expect(oneBath.get('agitation')).toContain('the time stays');
     expect(oneBath.get('strategy')).toContain('It runs to its own end');
-    expect(oneBath.get('target')).toContain('Neither a push nor another purpose moves the time');
+    expect(oneBath.get('target')).toContain('Neither a push nor another purpose changes the time');
   });
 
   test('says nothing that holds for other developers only', () => {

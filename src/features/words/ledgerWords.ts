@@ -32,7 +32,7 @@ export const rowNames: Record<LedgerRow['id'], string> = {
   strength: 'Strength of the brew',
   wear: 'Age and use of the brew',
   temperature: 'Temperature',
-  agitation: 'Movement',
+  agitation: 'Agitation',
   bromide: 'Bromide',
   age: 'Age and fog',
   strategy: 'Strategy',
@@ -222,7 +222,7 @@ function oneBathRow(row: LedgerRow, request: EstimateRequest, estimate: Estimate
             : 'No film through this bath yet',
         note: `${formatNumber(ONE_BATH_MIN_PER_FILM_AND_LITRE * 60, 0)} s more for each film in a litre`,
         explanation:
-          'Each film leaves its silver in the bath, and the next one takes a little longer to clear. How long the bath has stood is not reckoned with.',
+          'Each film leaves its silver in the bath, and the next one takes a little longer to clear. How long the bath has stood is not counted.',
       };
     case 'temperature':
       return {
@@ -235,7 +235,7 @@ function oneBathRow(row: LedgerRow, request: EstimateRequest, estimate: Estimate
         label:
           request.movement === undefined ? agitationSchools[request.agitationId].name : movementName(request.movement),
         note: 'the time stays',
-        explanation: `Gentle agitation up to about ${degrees(ONE_BATH_AGITATION_C.gentleTo)}, without a pause from about ${degrees(ONE_BATH_AGITATION_C.continuousFrom)} on, either between. It evens out the film and hardly moves the time, since the bath runs to its own end.`,
+        explanation: `Gentle agitation up to about ${degrees(ONE_BATH_AGITATION_C.gentleTo)}, without a pause from about ${degrees(ONE_BATH_AGITATION_C.continuousFrom)} on, either between. It evens out the film and hardly changes the time, since the bath runs to its own end.`,
       };
     case 'strategy':
       return {
@@ -248,7 +248,7 @@ function oneBathRow(row: LedgerRow, request: EstimateRequest, estimate: Estimate
         label: 'Contrast',
         note: `average gradient about ${formatNumber(estimate.gradient.target, 2)}, as it comes`,
         explanation:
-          'Neither a push nor another purpose moves the time. For more contrast choose another developer, or a harder grade when printing.',
+          'Neither a push nor another purpose changes the time. For more contrast choose another developer, or a harder grade when printing.',
       };
     default:
       return null;
@@ -319,7 +319,7 @@ function strategyRow({ strategy }: EstimateRequest, { gradient, freshTimeMin }: 
       };
     case 'extend':
       return {
-        label: gradient.capped ? 'Extend, up to the cap' : 'Extend until the gradient is regained',
+        label: gradient.capped ? 'Longer, up to the cap' : 'Longer, to restore contrast',
         note: `${nets}; Hold takes ${formatMinutes(freshTimeMin)}`,
         explanation: 'At most +15 % per stop lost and +50 % in total, unless you lift the cap. Fog grows with time.',
       };
@@ -328,7 +328,7 @@ function strategyRow({ strategy }: EstimateRequest, { gradient, freshTimeMin }: 
         label: gradient.capped ? 'Stand, held within 45 to 75 min' : 'Stand',
         note: nets,
         explanation:
-          'Dense areas exhaust the dilute developer around them while thin areas keep developing, so highlights stay low. Without movement in the first half minute it comes out uneven. This time is the least certain of the three.',
+          'Dense areas exhaust the dilute developer around them while thin areas keep developing, so highlights stay low. Without agitation in the first half minute it comes out uneven. This time is the least certain of the three.',
       };
   }
 }

@@ -45,14 +45,14 @@ export function stepFillWords(step: MixStep, batch: Batch, kit: Pick<Kit, 'coffe
   return part?.makeup.kind === 'substance' ? spoonFillWords(part.makeup.substanceId, kit) : 'level';
 }
 
-/** Between which amounts it is close enough. */
+/** Between which amounts it will do. */
 export function toleranceWords(step: MixStep, batch: Batch, units: UnitChoice): string {
   if (step.tolerance === null || step.unit === null) return '';
   const decimals = Math.max(stepShown(step, batch).decimals, step.tolerance.high - step.tolerance.low < 1 ? 1 : 0);
   const ends = [step.tolerance.low, step.tolerance.high].map((end) =>
     amountWords(end, step.unit ?? 'g', decimals, units),
   );
-  if (step.coarseShare === null) return `${ends.join(' to ')} is close enough`;
+  if (step.coarseShare === null) return `${ends.join(' to ')} will do`;
   const instrument = step.unit === 'ml' ? 'cylinder' : step.unit === 'tablets' ? 'half tablet' : 'scale';
   return `${ends.join(' to ')} is as near as your ${instrument} goes: ± ${Math.round(step.coarseShare * 100)} %${batch.use === 'film-developer' ? ', and the likely range allows for it' : ''}`;
 }

@@ -79,7 +79,7 @@ export function KnownTimeFields({ plan, units }: PartProps) {
           />
           <Choice
             id="knownTimeAgitation"
-            label="Movement then"
+            label="Agitation then"
             value={form.knownTimeAgitation}
             options={knownAgitationOptions}
             onChange={(knownTimeAgitation: PlanForm['knownTimeAgitation']) => change({ knownTimeAgitation })}

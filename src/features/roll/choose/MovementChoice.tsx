@@ -15,7 +15,7 @@ const KEPT = 'kept:';
 /** Length of development that is drawn while there is no time yet, s. */
 const DRAWN_S = 600;
 
-/** How the tank is moved: a school, a movement that was kept, or one built here. */
+/** How the tank is agitated: a school, a movement that was kept, or one built here. */
 export function MovementChoice({ plan }: { plan: CurrentPlan }) {
   const { form, change } = plan;
   const habits = useHabits() ?? [];
@@ -23,7 +23,7 @@ export function MovementChoice({ plan }: { plan: CurrentPlan }) {
   const options = [
     ...kept.map(({ id, name }) => ({ value: `${KEPT}${id}`, name, hint: 'Kept by you' })),
     ...agitationSchoolIds.map((value) => ({ value: value as string, name: agitationSchools[value].name as string })),
-    { value: OWN, name: 'My own movement', hint: 'Built piece by piece' },
+    { value: OWN, name: 'My own agitation', hint: 'Built piece by piece' },
   ];
   const own = form.movement === null ? null : readMovementForm(form.movement);
   const same = own?.ok ? kept.find(({ movement }) => sameMovement(movement, own.value.movement)) : undefined;
@@ -45,7 +45,7 @@ export function MovementChoice({ plan }: { plan: CurrentPlan }) {
     <>
       <Choice
         id="agitationId"
-        label="How the tank is moved"
+        label="How the tank is agitated"
         value={value}
         options={options}
         onChange={choose}

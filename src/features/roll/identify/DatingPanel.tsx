@@ -11,7 +11,12 @@ import { Quantity } from '@/ui/Quantity';
 import { timelinePercent, timelineScale } from '@/ui/timelineScale';
 import { useTypedPart } from '@/features/drafts/useTypedPart';
 
-const kinds = { stamp: 'A box date', bought: 'Bought fresh', use: 'Years of use', story: 'A story' } as const;
+const kinds = {
+  stamp: 'An expiry year',
+  bought: 'Bought fresh',
+  use: 'Years of use',
+  story: 'Something I was told',
+} as const;
 
 /** When the roll was made: each hint as a bar, their overlap shaded, contradictions named. */
 export function DatingPanel({

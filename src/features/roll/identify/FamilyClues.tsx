@@ -27,7 +27,7 @@ export function FamilyClues({ onFamily }: { onFamily: (id: StockFamilyId) => voi
     setSeen((before) => (before.includes(id) ? before.filter((one) => one !== id) : [...before, id]));
   return (
     <details className="sm:col-span-2">
-      <summary className="w-fit underline underline-offset-3">Find it by what you see</summary>
+      <summary className="w-fit underline underline-offset-3">Identify it by looking</summary>
       <div className="mt-3 space-y-3">
         {groups.map((group) => (
           <fieldset key={group}>

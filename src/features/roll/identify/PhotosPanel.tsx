@@ -54,7 +54,8 @@ export function PhotosPanel({ rollId }: { rollId: string }) {
   return (
     <div>
       <p className="mt-1 text-[13px] text-ink2">
-        Box, rim print, backing. They are resized to {PHOTO_EDGE_PX} px and kept in this browser; the originals are not.
+        Box, edge print, backing. They are resized to {PHOTO_EDGE_PX} px and kept in this browser; the originals are
+        not.
       </p>
       <ul className="mt-2 flex flex-wrap gap-3">
         {photos.map((photo) => (

@@ -61,7 +61,7 @@ function storageOptions(units: UnitChoice) {
   return storagePresetIds.map((value) => {
     const { name, temperatureC, temperatureSdC, humid } = storagePresets[value];
     const about = formatQuantity(temperatureC, 'temperature', units, 0);
-    const hint = temperatureSdC > 5 ? 'Widens the band' : `About ${about}${humid ? ', humid' : ''}`;
+    const hint = temperatureSdC > 5 ? 'Widens the likely range' : `About ${about}${humid ? ', humid' : ''}`;
     return { value, name, hint };
   });
 }
@@ -305,7 +305,7 @@ const GRID = 'grid gap-x-6 gap-y-4 sm:grid-cols-2';
 
 /** Whether something was typed that stands under “More”. */
 function hasMore(typed: TypedRoll): boolean {
-  return (['label', 'stockName', 'note', 'exposedYear', 'exposureIndex', 'own'] as const).some(
+  return (['label', 'stockName', 'iso', 'note', 'exposedYear', 'exposureIndex', 'own'] as const).some(
     (field) => typed[field] !== undefined,
   );
 }
@@ -359,9 +359,9 @@ const ownFields: Record<OwnField, { label: string; unit: string }> = {
   maximumGradient: { label: 'Largest gradient', unit: '' },
   freshBaseFogD: { label: 'Fresh base + fog', unit: 'D' },
   maximumDensityD: { label: 'Largest density', unit: 'D' },
-  speedLossStopsPerYear: { label: 'Speed loss per room-year', unit: 'stops' },
-  fogDPerYear: { label: 'Fog per room-year', unit: 'D' },
-  gradientLossPerYear: { label: 'Gradient loss per room-year', unit: 'ln' },
+  speedLossStopsPerYear: { label: 'Speed loss per year at room temperature', unit: 'stops' },
+  fogDPerYear: { label: 'Fog per year at room temperature', unit: 'D' },
+  gradientLossPerYear: { label: 'Gradient loss per year at room temperature', unit: 'ln' },
 };
 
 interface OwnNumbersProps {

@@ -58,11 +58,11 @@ export function StoragePanel({
       <p className="mt-1">
         {ageing === null ? (
           <>
-            Its age in <Term id="room-year">room-years</Term> appears once the hints agree.
+            Its <Term id="room-year">age at room temperature</Term> appears once the hints agree.
           </>
         ) : (
           <>
-            About {formatNumber(age.medianRoomYears, 0)} <Term id="room-year">room-years</Term> in{' '}
+            About {formatNumber(age.medianRoomYears, 0)} <Term id="room-year">years at room temperature</Term> in{' '}
             {formatNumber(age.calendarYears, 0)} calendar years past its fresh time.
           </>
         )}
@@ -126,7 +126,9 @@ export function StoragePanel({
                   />
                   humid
                 </label>
-                {part && <span className="text-ink2">adds {formatNumber(part.roomYears, 1)} room-years</span>}
+                {part && (
+                  <span className="text-ink2">adds {formatNumber(part.roomYears, 1)} years at room temperature</span>
+                )}
               </div>
               {form.length > 1 && (
                 <button
@@ -148,8 +150,8 @@ export function StoragePanel({
         <XrayPasses rollId={roll.id} passes={roll.xrayPasses} units={units} />
       </div>
       <p className="mt-2 text-[13px] text-ink2">
-        A room-year is a year at {formatQuantity(21, 'temperature', units, 0)}. Temperatures and their spread are our
-        estimates.
+        A year at room temperature is a year at {formatQuantity(21, 'temperature', units, 0)}. Temperatures and their
+        spread are our estimates.
       </p>
     </div>
   );

@@ -183,7 +183,7 @@ function VerdictForm({ run, verdict }: { run: Run; verdict: Verdict | undefined 
         />
       </Field>
       <button type="submit" className="act act-primary" data-next-step>
-        {verdict !== undefined ? 'Save the changed verdict' : 'Write it into the log'}
+        {verdict !== undefined ? 'Save the changed verdict' : 'Save verdict'}
       </button>
     </form>
   );

@@ -26,7 +26,7 @@ export function MixStage({ dossier, inHand }: { dossier: RollDossier; inHand: Cu
   if (plan === undefined || plan.pinned === null) {
     return (
       <p className="pt-2 text-ink2">
-        Pin a time first to get the amounts. Or try the recipe{' '}
+        Set a time first to get the amounts. Or try the recipe{' '}
         <Link href={`/brews/workbench?roll=${roll.id}`} className="act-plain">
           on the workbench
         </Link>
@@ -91,7 +91,7 @@ function ToMix({ dossier: { roll }, plan, inHand }: { dossier: RollDossier; plan
               void startMix(batch, roll.id).then((id) => router.push(`/brews/mix/${encodeURIComponent(id)}`))
             }
           >
-            Weigh it out
+            Guide me through mixing
           </button>
         )}
         {batch !== null && (
@@ -100,7 +100,7 @@ function ToMix({ dossier: { roll }, plan, inHand }: { dossier: RollDossier; plan
           </Link>
         )}
         <button type="button" className="act-plain" onClick={asWritten}>
-          It is mixed, as written
+          I’ve mixed this recipe
         </button>
       </div>
     </>

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import type { Estimate } from '@/core/estimate/result';
 import { exposureStates } from '@/core/records/records';
-import { contrastGrades, fogGrades } from '@/core/outcome/grades';
+import { contrastGrades, fogWords } from '@/core/outcome/grades';
 import { type StageId } from '@/core/plan/rollStages';
 import { runProgress } from '@/core/run/runProgress';
 import { developSeconds } from '@/core/plan/developSeconds';
@@ -31,7 +31,7 @@ export function stageSummary(
         ...(estimate === null
           ? []
           : [
-              `${rangeWords(estimate.effectiveAge, 0)} room-years`,
+              `${rangeWords(estimate.effectiveAge, 0)} years at room temperature`,
               `base + fog expected ${rangeWords(estimate.baseFogD, 2)}`,
               `${rangeWords(estimate.imageLossStops, 1)} stops lost`,
             ]),
@@ -42,7 +42,7 @@ export function stageSummary(
         : [
             exposureStates[roll.exposure.state],
             roll.exposure.year,
-            roll.exposure.index && `at index ${roll.exposure.index}`,
+            roll.exposure.index && `metered at ISO ${roll.exposure.index}`,
           ]
             .filter(Boolean)
             .join(' · ');
@@ -56,14 +56,14 @@ export function stageSummary(
       if (brew !== undefined) return `${brew.name}, mixed ${format(brew.mixedMs, 'd MMM HH:mm')}`;
       return plan?.pinned ? `${formatQuantity(plan.volumeMl, 'volume', units)} to mix` : 'Waits for a time';
     case 'run': {
-      if (run === undefined || run.events.length === 0) return plan?.pinned ? 'Steps ready' : 'Waits for a time';
+      if (run === undefined || run.events.length === 0) return plan?.pinned ? 'Ready to run' : 'Waits for a time';
       const progress = runProgress(run.steps, run.events);
       if (progress.phase === 'finished') return `Hung to dry ${format(progress.finishedMs ?? 0, 'd MMM yyyy HH:mm')}`;
       return `At the tank: ${run.steps[progress.stepIndex]?.name ?? ''}`;
     }
     case 'judge':
       if (verdict !== undefined)
-        return `Contrast ${contrastGrades[String(verdict.contrast) as keyof typeof contrastGrades].toLowerCase()} · fog ${fogGrades[verdict.fog].toLowerCase()}`;
+        return `Contrast ${contrastGrades[String(verdict.contrast) as keyof typeof contrastGrades].toLowerCase()} · ${fogWords[verdict.fog]}`;
       return standing.states.run === 'done' ? 'Judge the dry negatives' : 'Waits for dry film';
   }
 }

@@ -83,7 +83,7 @@ describe('the ledger in words', () => {
   test('conditions are named as they are', () => {
     expect(words('wear').label).toBe('1 film through this brew, 1.0 h old');
     expect(words('age').label).toBe('Age and fog');
-    expect(words('strategy').label).toBe('Extend, up to the cap');
+    expect(words('strategy').label).toBe('Longer, up to the cap');
     expect(words('target').label).toBe('Scanning, pushed 1.0');
   });
   test('temperatures follow the user’s unit', () => {
@@ -161,9 +161,9 @@ describe('stages in one line', () => {
     stageSummary(id, dossier(part), null, metric, 2026);
 
   test('nothing decided yet', () => {
-    expect(line('choose')).toBe('No time pinned yet');
-    expect(line('run')).toBe('Waits for a pinned time under Choose');
-    expect(line('judge')).toBe('Waits until the film is dry');
+    expect(line('choose')).toBe('No time set yet');
+    expect(line('run')).toBe('Waits for a time');
+    expect(line('judge')).toBe('Waits for dry film');
   });
   test('pinned, running, hung, judged', () => {
     expect(line('choose', { plan })).toBe('15:20 (11:50–19:50) in Instant coffee, 40 g/l at 20.0 °C');
@@ -171,7 +171,7 @@ describe('stages in one line', () => {
     expect(line('run', { plan, run })).toBe('At the tank: Develop');
     expect(line('run', { plan, run: hung })).toMatch(/^Hung to dry 24 Nov 2026/);
     expect(line('judge', { plan, run: hung })).toBe('Judge the dry negatives');
-    expect(line('judge', { plan, run: hung, verdict })).toBe('Contrast a little soft · fog slight veil');
+    expect(line('judge', { plan, run: hung, verdict })).toBe('Contrast a little soft · slight fog');
   });
   test('tests are counted by kind', () => {
     const finding = (kind: 'drop' | 'fog'): RollDossier['evidence'][number] => ({
@@ -184,7 +184,7 @@ describe('stages in one line', () => {
           : { kind, pairs: [{ brewS: 60, knownS: 30 }], known: { kind: 'one-bath' } },
       note: '',
     });
-    expect(line('test')).toBe('Optional: what would narrow the band, and by how much');
+    expect(line('test')).toBe('Optional');
     expect(line('test', { plan })).toBe('Not tested');
     expect(line('test', { evidence: [finding('fog'), finding('drop'), finding('drop')] })).toBe(
       '2 drop tests, 1 measured base + fog',

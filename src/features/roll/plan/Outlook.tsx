@@ -21,7 +21,7 @@ export function Outlook({
     <>
       {outlook !== 'usable' && (
         <p {...stale(isStale, 'mb-2 border-l-4 border-danger pl-3')} role="status">
-          <b className="text-danger">Probably no picture.</b> {outlookWords[outlook]} If you try:
+          <b className="text-danger">Probably no picture.</b> {outlookWords[outlook]} If you still want to:
         </p>
       )}
       {!converged && (

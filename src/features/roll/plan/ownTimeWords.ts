@@ -5,7 +5,7 @@ import { formatNumber } from '@/core/units/quantity';
 export function ownTimeWords({ ratio, place }: Pick<OwnTimeOutlook, 'ratio' | 'place'>): string {
   const percent = Math.round(Math.abs(ratio - 1) * 100);
   const how = percent === 0 ? 'Yours is the estimate' : `Yours is ${percent} % ${ratio < 1 ? 'shorter' : 'longer'}`;
-  return place === 'inside' ? `${how}, inside the band` : `${how}, outside the band`;
+  return place === 'inside' ? `${how}, inside the likely range` : `${how}, outside the likely range`;
 }
 
 /** What a time of one's own would give. */
@@ -18,8 +18,8 @@ export function ownOutlookWords({ netGradient, baseFogD, shadows }: OwnTimeOutlo
 /** Why a time outside of the band wants a second look; null within it. */
 export function ownTimeCaution({ place }: Pick<OwnTimeOutlook, 'place'>): string | null {
   if (place === 'shorter')
-    return 'Shorter than the whole band: expect it thin. It is your film; the estimate stays beside it.';
+    return 'Shorter than the whole likely range: expect it thin. It is your film; the estimate stays beside it.';
   if (place === 'longer')
-    return 'Longer than the whole band: expect it dense, with more fog. It is your film; the estimate stays beside it.';
+    return 'Longer than the whole likely range: expect it dense, with more fog. It is your film; the estimate stays beside it.';
   return null;
 }

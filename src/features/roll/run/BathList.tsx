@@ -308,7 +308,7 @@ const OWN_ID = 'own';
 /** Schools that are used outside of the developer as well. */
 const BATH_SCHOOLS = ['ten-each-minute', 'five-each-half-minute', 'four-each-minute', 'continuous'] as const;
 
-/** How the tank is moved in a bath: not at all, as in a school, as was kept, or built here. */
+/** How the tank is agitated in a bath: not at all, as in a school, as was kept, or built here. */
 function BathMovement({
   idPrefix,
   form,
@@ -334,7 +334,7 @@ function BathMovement({
   const options = [
     { value: STILL_ID, name: 'Left still' },
     ...known.map(({ id, name, hint }) => ({ value: id, name, ...(hint === undefined ? {} : { hint }) })),
-    { value: OWN_ID, name: 'My own movement', hint: 'Built piece by piece' },
+    { value: OWN_ID, name: 'My own agitation', hint: 'Built piece by piece' },
   ];
   const choose = (next: string): void => {
     setBuilding(next === OWN_ID);
@@ -353,7 +353,7 @@ function BathMovement({
     <div className="space-y-2">
       <Choice
         id={`${idPrefix}school`}
-        label="Movement of this bath"
+        label="Agitation of this bath"
         value={value}
         options={options}
         onChange={choose}

@@ -40,7 +40,7 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
     dossier.brew ?? null,
     nowMs,
   );
-  if (pinnedPlan?.pinned == null) return <p className="pt-2 text-ink2">Pin a time first to get the steps.</p>;
+  if (pinnedPlan?.pinned == null) return <p className="pt-2 text-ink2">Set a time first to get the steps.</p>;
   const { pinned } = pinnedPlan;
   const running = run !== undefined && runProgress(run.steps, run.events).phase === 'running';
   const { form, change, errors, choices } = plan;
@@ -71,7 +71,27 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
     );
   }
   return (
-    <div className="grid gap-x-12 gap-y-6 pt-3 lg:grid-cols-[minmax(0,640px)_minmax(0,1fr)]">
+    <div className="grid gap-x-12 gap-y-5 lg:grid-cols-[minmax(0,640px)_minmax(0,1fr)]">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2 lg:col-span-2">
+        <button
+          type="button"
+          className="act act-primary"
+          disabled={choices === null || mates.pending}
+          data-next-step
+          onClick={() => void start()}
+        >
+          {run === undefined || run.events.length === 0 ? 'Go to the tank' : 'Run it again'}
+        </button>
+        <Link href={`/rolls/${encodeURIComponent(roll.id)}/dark`} className="act-plain">
+          Lights-out card
+        </Link>
+        <Link href="/practice" className="act-plain">
+          Practise first
+        </Link>
+        <Link href="/evening" className="act-plain">
+          Plan the evening
+        </Link>
+      </div>
       <div className="min-w-0">
         <BathList
           baths={form.baths}
@@ -107,26 +127,6 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
               inline
             />
           )}
-        </div>
-        <div className="mt-4 flex flex-wrap items-center gap-4">
-          <button
-            type="button"
-            className="act act-primary"
-            disabled={choices === null || mates.pending}
-            data-next-step
-            onClick={() => void start()}
-          >
-            {run === undefined || run.events.length === 0 ? 'Go to the tank' : 'Run it again'}
-          </button>
-          <Link href={`/rolls/${encodeURIComponent(roll.id)}/dark`} className="act">
-            Lights-out card
-          </Link>
-          <Link href="/practice" className="act">
-            Practise first
-          </Link>
-          <Link href="/evening" className="act">
-            Plan the evening
-          </Link>
         </div>
       </div>
       <div className="min-w-0 space-y-6">

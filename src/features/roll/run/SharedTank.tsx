@@ -157,6 +157,6 @@ function mateWords({ estimateMin, pinned }: SharedTankRoll, tankMin: number): st
   const far = percentWords(tankMin / estimateMin);
   const time = formatDuration(Math.round(tankMin * 60));
   return tankMin < pinned.lowMin || tankMin > pinned.highMin
-    ? `${own}: ${time} is ${far}, outside its band. Give it a tank of its own.`
-    : `${own}: ${time} is ${far}, inside its band.`;
+    ? `${own}: ${time} is ${far}, outside its likely range. Give it a tank of its own.`
+    : `${own}: ${time} is ${far}, inside its likely range.`;
 }

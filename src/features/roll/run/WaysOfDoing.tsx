@@ -26,7 +26,7 @@ function withoutOwnNote(bath: Bath): Bath {
 const OWN = 'own';
 const parts = Object.keys(processParts) as ProcessPart[];
 
-/** Ready-made ways for each part of the process, and whole ways that the user keeps under a name. */
+/** Presets for each part of the process, and whole ways that the user keeps under a name. */
 export function WaysOfDoing({ forms, baths, pourIn, onChange, onPourIn }: WaysProps) {
   const habits = (useHabits() ?? []).flatMap((habit) => (habit.kind === 'baths' ? [habit] : []));
   const [name, setName] = useDraftText('way:name');
@@ -44,7 +44,7 @@ export function WaysOfDoing({ forms, baths, pourIn, onChange, onPourIn }: WaysPr
     baths === null ? undefined : habits.find((habit) => JSON.stringify(habit.baths) === JSON.stringify(baths));
   return (
     <section aria-labelledby="ways">
-      <h3 id="ways">Ready-made ways</h3>
+      <h3 id="ways">Presets</h3>
       <div className="mt-2 grid gap-x-5 gap-y-3 sm:grid-cols-2">
         {parts.map((part) => {
           const { name: label, ids, schools } = processParts[part];
@@ -65,14 +65,14 @@ export function WaysOfDoing({ forms, baths, pourIn, onChange, onPourIn }: WaysPr
           );
         })}
       </div>
-      <h3 className="mt-6">My ways</h3>
+      <h3 className="mt-6">My presets</h3>
       {habits.length > 0 && (
         <ul className="mt-1">
           {habits.map((habit) => (
             <li key={habit.id} className="rule-row flex flex-wrap items-baseline gap-x-4 py-1.5">
               <span className="min-w-0 flex-1">
                 {habit.name}
-                {habit.usual && <span className="text-[13px] text-ink2"> · my usual</span>}
+                {habit.usual && <span className="text-[13px] text-ink2"> · default</span>}
                 {habit === same && <span className="text-[13px] text-ink2"> · in use</span>}
               </span>
               <button
@@ -91,7 +91,7 @@ export function WaysOfDoing({ forms, baths, pourIn, onChange, onPourIn }: WaysPr
                   className="act-plain text-[14px]"
                   onClick={() => void keepBaths({ ...habit, usual: true })}
                 >
-                  Make it my usual
+                  Make it the default
                 </button>
               )}
               <button type="button" className="act-plain text-[14px]" onClick={() => void removeHabit(habit)}>
@@ -112,7 +112,7 @@ export function WaysOfDoing({ forms, baths, pourIn, onChange, onPourIn }: WaysPr
           maxLength={120}
           onChange={(event) => setName(event.target.value)}
         />
-        <Tick id="wayUsual" label="my usual" checked={usual} onChange={setUsual} />
+        <Tick id="wayUsual" label="default" checked={usual} onChange={setUsual} />
         <button
           type="button"
           className="act"

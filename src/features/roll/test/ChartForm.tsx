@@ -25,7 +25,7 @@ export function ChartForm({ rollId, setting, brewName, units, onDone }: TestProp
   };
   return (
     <>
-      <FlowHead title="A chart time" onLeave={onDone}>
+      <FlowHead title="A leaflet’s time" onLeave={onDone}>
         <p>
           For this film when fresh. A time in another developer helps too: it says how fast the film develops, though
           not how strong the brew is.

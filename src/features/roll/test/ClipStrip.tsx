@@ -31,7 +31,7 @@ export function ClipStrip({ expected, logH }: ClipStripProps) {
       </div>
       <figcaption className="text-[14px] text-ink2">
         As expected after {formatMinutes(timeMin)}, if it was exposed as metered: base + fog {formatNumber(baseFogD, 2)}{' '}
-        (the rim), gradient {formatNumber(netGradient, 2)}. Harder or softer than this moves the time.
+        (the rim), gradient {formatNumber(netGradient, 2)}. Harder or softer than this changes the time.
       </figcaption>
       <AskForDay />
     </figure>

@@ -15,7 +15,7 @@ export function FlowHead({
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
         <h2>{title}</h2>
         <button type="button" className="act-plain" onClick={onLeave}>
-          Close; entries are kept
+          Close (saved)
         </button>
       </div>
       <div className="mt-1 max-w-[72ch]">{children}</div>

@@ -52,7 +52,7 @@ const starts: Partial<Record<NextTest['id'], { flow: Flow; label: string }>> = {
 
 const row = 'rule-row grid items-baseline gap-x-8 gap-y-1 sm:grid-cols-[minmax(0,1fr)_150px_180px]';
 
-/** What would narrow the band, what is known already, and the tests themselves. */
+/** What would narrow it, what is known already, and the tests themselves. */
 export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps) {
   const [flow, setFlow] = useState<Flow | null>(null);
   const { analysis, shown: choices, state } = plan;
@@ -71,24 +71,14 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
     onDone: () => setFlow(null),
   };
   return (
-    <div className="pt-3">
-      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,600px)_minmax(0,1fr)]">
-        <div>
-          <TimeHead analysis={analysis} choices={choices} state={state} units={units} />
-          <div {...stale(mending, 'mt-5')}>
-            <GradientChart analysis={analysis} />
-          </div>
-          {pinned !== null && (
-            <div className="mt-4">
-              <PinNote pinned={pinned} analysis={analysis} units={units} rolls={rolls} />
-            </div>
-          )}
-        </div>
-        <EvidenceList dossier={dossier} plan={plan} rolls={rolls} units={units} />
+    <div>
+      <div className="max-w-[640px]">
+        <TimeHead analysis={analysis} choices={choices} state={state} units={units} />
+        {pinned !== null && <PinNote pinned={pinned} analysis={analysis} units={units} rolls={rolls} />}
       </div>
       {flow === null ? (
-        <section aria-labelledby="narrow" className="mt-8 border-t-2 border-ink pt-4">
-          <h2 id="narrow">What would narrow the band</h2>
+        <section aria-labelledby="narrow" className="mt-4 border-t-2 border-ink pt-3">
+          <h2 id="narrow">What would narrow it</h2>
           <p className="mt-1 text-[14px] text-ink2">
             A <Term id="clip-test">clip test</Term> costs a bit of the roll, a <Term id="drop-test">drop test</Term> a
             bit of any film.
@@ -130,7 +120,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
             })}
             <li className={row}>
               <span className={classes(enough && 'font-[620]')}>
-                {enough ? 'No test would narrow the band by a tenth.' : 'No more tests needed: accept this band.'}{' '}
+                {enough ? 'No test would narrow it by a tenth.' : 'Go on without a test.'}{' '}
                 <span className="text-[14px] font-normal text-ink2">Uses nothing.</span>
               </span>
               <span {...stale(mending, 'num whitespace-nowrap sm:text-right')}>
@@ -141,7 +131,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
           <p className="mt-4 flex flex-wrap gap-x-6 gap-y-2">
             <span>Or enter what you already have:</span>
             <button type="button" className="act-plain" onClick={() => setFlow('chart')}>
-              A chart time
+              A leaflet’s time
             </button>
             <button type="button" className="act-plain" onClick={() => setFlow('fog')}>
               A measured base + fog
@@ -152,7 +142,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
           </p>
         </section>
       ) : (
-        <section className="mt-8 border-t-2 border-ink pt-4">
+        <section className="mt-4 border-t-2 border-ink pt-3">
           {flow === 'drop' && <DropTest {...flows} />}
           {flow === 'clip' && (
             <ClipTest {...flows} strip={<ClipStrip expected={analysis.clip} logH={analysis.strategies.logH} />} />
@@ -161,6 +151,12 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
           {flow === 'fog' && <FogForm {...flows} />}
         </section>
       )}
+      <div className="mt-8 grid gap-x-12 gap-y-8 lg:grid-cols-2">
+        <EvidenceList dossier={dossier} plan={plan} rolls={rolls} units={units} />
+        <div {...stale(mending, 'min-w-0')}>
+          <GradientChart analysis={analysis} />
+        </div>
+      </div>
     </div>
   );
 }
