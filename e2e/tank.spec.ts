@@ -326,7 +326,7 @@ test('two rolls in one tank: one clock, a line in the log and a verdict for each
   await page.getByText('More rolls in this tank').click();
   const mate = page.getByRole('listitem').filter({ hasText: 'Tin 3, cloud studies' });
   await mate.getByRole('checkbox').check();
-  await expect(mate).toContainText(/By itself \d+:\d\d \(\d+:\d\d to \d+:\d\d\): \d+:\d\d is .+ its band/);
+  await expect(mate).toContainText(/By itself \d+:\d\d \(\d+:\d\d to \d+:\d\d\): \d+:\d\d is .+ its likely range/);
   await expect(page.getByText('These reels, one on the other, need about')).toBeVisible();
   // The choice outlives a reload.
   await page.reload();

@@ -1,65 +1,7 @@
-import { readFileSync, readdirSync } from 'node:fs';
-import { join, relative } from 'node:path';
-import ts from 'typescript';
-import { root } from './shell.mjs';
+import { interfaceTexts } from './interfaceTexts.mjs';
 
-/**
- * Prints every text of the interface as one plain list, out of its context: what stands between tags, in labels and in
- * sentences. Read it from top to bottom as somebody who has never seen the program.
- */
-const PLACES = ['src/core', 'src/data', 'src/features', 'src/ui', 'src/app', 'src/workers'];
-const SKIP = /\.(test|long)\.tsx?$|\/testing\/|\/migrations\/|\/demo\//;
-const ATTRIBUTES = new Set([
-  'className',
-  'id',
-  'key',
-  'href',
-  'htmlFor',
-  'type',
-  'role',
-  'd',
-  'viewBox',
-  'data-testid',
-]);
-
-function files(folder) {
-  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
-    const path = join(folder, entry.name);
-    return entry.isDirectory() ? files(path) : /\.tsx?$/.test(entry.name) && !SKIP.test(path) ? [path] : [];
-  });
-}
-
-/** Words and not a name of something in the code: a space between letters, or a capital and small letters. */
-function isText(text) {
-  return /[A-Za-z]{2,}/.test(text) && (/[a-z,;:’] [a-zA-Z0-9“]/.test(text) || /^[A-Z][a-z]+[.:]?$/.test(text));
-}
-
-function isClassList(node) {
-  for (let at = node.parent; at !== undefined; at = at.parent) {
-    if (ts.isJsxAttribute(at)) return ATTRIBUTES.has(at.name.getText());
-    if (ts.isCallExpression(at) && at.expression.getText() === 'classes') return true;
-    if (ts.isImportDeclaration(at)) return true;
-  }
-  return false;
-}
-
-for (const path of PLACES.flatMap((place) => files(join(root, place)))) {
-  const source = ts.createSourceFile(path, readFileSync(path, 'utf8'), ts.ScriptTarget.Latest, true);
-  const found = [];
-  const visit = (node) => {
-    if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) {
-      if (isText(node.text) && !isClassList(node)) found.push(node.text);
-    } else if (ts.isTemplateExpression(node)) {
-      const text = [node.head.text, ...node.templateSpans.map((span) => `…${span.literal.text}`)].join('');
-      if (isText(text) && !isClassList(node)) found.push(text);
-    } else if (ts.isJsxText(node)) {
-      const text = node.text.replace(/\s+/g, ' ').trim();
-      if (/[A-Za-z]{2,}/.test(text)) found.push(text);
-    }
-    ts.forEachChild(node, visit);
-  };
-  visit(source);
-  if (found.length === 0) continue;
-  console.log(`\n${relative(root, path)}`);
-  for (const text of new Set(found)) console.log(`  ${text}`);
+/** Prints every text of the interface as one plain list. Read it from top to bottom as somebody who has never seen the program. */
+for (const { file, texts } of interfaceTexts()) {
+  console.log(`\n${file}`);
+  for (const text of texts) console.log(`  ${text}`);
 }

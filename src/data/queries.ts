@@ -46,7 +46,7 @@ export interface RollDossier {
   /** The last run. */
   run: Run | undefined;
   verdict: Verdict | undefined;
-  /** Tests and chart times of this roll. */
+  /** Tests and leaflets’ times of this roll. */
   evidence: EvidenceRecord[];
   standing: RollStanding;
   /** The plan's form as last typed; undefined when it was never opened, or when drafts were not asked for. */

@@ -36,8 +36,8 @@ const baseFogD = within('Base + fog', 0, 4, 'D');
 const chartSchema = z.strictObject({
   ...common,
   kind: z.literal('chart'),
-  timeMin: within('Chart time', 0.5, 300, 'min'),
-  source: oneOf('Source of the chart time', chartSourceIds),
+  timeMin: within('Leaflet’s time', 0.5, 300, 'min'),
+  source: oneOf('Source of the leaflet’s time', chartSourceIds),
   /** An own time that was found on film as old as this; else it speaks of fresh film. */
   aged: z.boolean('Aged: give true or false.').optional(),
 });

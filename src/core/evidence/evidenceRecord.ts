@@ -31,7 +31,7 @@ const density = (what: string) => within(what, 0, 4, 'D');
 export const findingSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('chart'),
-    timeMin: within('Chart time', 0.5, 180, 'min'),
+    timeMin: within('Leaflet’s time', 0.5, 180, 'min'),
     source: z.enum(chartSourceIds),
     aged: z.boolean().optional(),
   }),

@@ -15,7 +15,7 @@ export interface DevelopingTank {
   timeConstantMin: number;
 }
 
-/** Volume that is reckoned with where nobody kept it, ml. */
+/** Volume that is counted where nobody kept it, ml. */
 const USUAL_VOLUME_ML = 500;
 
 /**

@@ -21,7 +21,7 @@ export const terms = {
   },
   band: {
     name: '80 % band',
-    words: 'Four rolls in five should need a time inside it. A wide band is not a fault: it shows what is not known.',
+    words: 'Four rolls in five should need a time inside it. A wide range is not a fault: it shows what is not known.',
   },
   ledger: {
     name: 'Ledger',

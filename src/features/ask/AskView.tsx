@@ -154,7 +154,7 @@ function Sentence({ ask, change, jugs, units }: SentenceProps) {
             {
               value: 'unknown',
               name: 'at a temperature I don’t know',
-              hint: `${formatQuantity(20, 'temperature', units)} is reckoned with`,
+              hint: `${formatQuantity(20, 'temperature', units)} is counted`,
             },
             { value: '20', name: `at ${formatQuantity(20, 'temperature', units)}` },
           ]}
@@ -187,7 +187,7 @@ function Sentence({ ask, change, jugs, units }: SentenceProps) {
               {
                 value: 'unknown',
                 name: 'I don’t know',
-                hint: `${formatQuantity(20, 'temperature', units)} is reckoned with`,
+                hint: `${formatQuantity(20, 'temperature', units)} is counted`,
               },
             ]}
             onChange={(next) => change({ temperatureC: next === 'unknown' ? null : ask.temperatureC })}

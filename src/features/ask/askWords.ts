@@ -193,7 +193,7 @@ export function whyLine({ reasons }: AskAnswer): string {
       case 'wear':
         return `The jug has worked before: it is ${slower(ratio)}.`;
       case 'agitation':
-        return `The movement makes it ${slower(ratio)}.`;
+        return `The agitation makes it ${slower(ratio)}.`;
       default:
         return `The restrainer makes it ${slower(ratio)}.`;
     }

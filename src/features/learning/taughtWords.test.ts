@@ -22,7 +22,7 @@ describe('what a verdict taught, in words', () => {
         label,
       ),
     ).toBe(
-      'Other rolls changed: “A” goes from 10:00 to 11:00 (+10 %, its band 10 % narrower); “B” stays at 8:00, its band 5 % narrower; 1 more moves as well.',
+      'Other rolls changed: “A” goes from 10:00 to 11:00 (+10 %, its likely range 10 % narrower); “B” stays at 8:00, its likely range 5 % narrower; 1 more moves as well.',
     );
   });
 });

@@ -15,7 +15,7 @@ function movedWords(
   const band =
     Math.abs(widthRatio - 1) < WORTH
       ? ''
-      : `, its band ${Math.round(100 * Math.abs(1 - widthRatio))} % ${widthRatio < 1 ? 'narrower' : 'wider'}`;
+      : `, its likely range ${Math.round(100 * Math.abs(1 - widthRatio))} % ${widthRatio < 1 ? 'narrower' : 'wider'}`;
   const same = formatMinutes(beforeMin) === formatMinutes(afterMin);
   return same
     ? `“${labelOf(rollId)}” stays at ${formatMinutes(afterMin)}${band}`

@@ -78,7 +78,7 @@ export function LearnedView() {
       {wideningWords(held) !== null && <p className="mt-2 border-l-4 border-heat pl-3">{wideningWords(held)}</p>}
       <p className="mt-1 max-w-[66ch] text-ink2">
         Needed is the time that would have given the contrast you wanted, from your verdict. A{' '}
-        <Term id="band">band</Term> is right when it holds four in five.
+        <Term id="band">likely range</Term> is right when it holds four in five.
       </p>
       <Predicted lines={judged} />
       <h2 className="mt-8">Factors on the time</h2>

@@ -44,7 +44,7 @@ export function Result({ score }: { score: PracticeScore }) {
           {score.readings === 0 ? ', and nobody measured it' : ''}.
         </li>
         <li>
-          This film’s own time lay {score.filmInBand ? 'inside' : 'outside'} its band, as it does{' '}
+          This film’s own time lay {score.filmInBand ? 'inside' : 'outside'} its likely range, as it does{' '}
           {score.filmInBand ? 'four times' : 'once'} in five.
         </li>
       </ul>

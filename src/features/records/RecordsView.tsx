@@ -31,7 +31,7 @@ type Work =
 const csvTableNames: Record<CsvTable, string> = {
   runs: 'Runs',
   readings: 'Strips',
-  evidence: 'Tests and chart times',
+  evidence: 'Tests and leaflets’ times',
 };
 
 /** Everything on the bench as one file: out, in, and away. */

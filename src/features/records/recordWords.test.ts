@@ -7,7 +7,7 @@ const none = Object.fromEntries(tableNames.map((name) => [name, 0])) as Paramete
 test('one is told as one, several as several, and none goes unsaid', () => {
   expect(recordCountWords(none)).toBe('This bench is empty.');
   expect(recordCountWords({ ...none, rolls: 1, mixes: 2, evidence: 1 })).toMatch(/^On this bench: 1 roll, .*/);
-  expect(recordCountWords({ ...none, rolls: 1, mixes: 2, evidence: 1 })).toContain('1 test or chart time');
+  expect(recordCountWords({ ...none, rolls: 1, mixes: 2, evidence: 1 })).toContain('1 test or leaflet’s time');
   expect(recordCountWords({ ...none, rolls: 12 })).toBe('On this bench: 12 rolls.');
 });
 

@@ -15,7 +15,7 @@ const words: Record<Counted, readonly [one: string, several: string]> = {
   verdicts: ['verdict', 'verdicts'],
   drafts: ['unfinished form', 'unfinished forms'],
   photos: ['photograph', 'photographs'],
-  evidence: ['test or chart time', 'tests and chart times'],
+  evidence: ['test or leaflet’s time', 'tests and leaflets’ times'],
   recipes: ['recipe', 'recipes'],
   mixes: ['mix', 'mixes'],
   aside: ['record set aside', 'records set aside'],

@@ -66,7 +66,7 @@ export function rowWords(
             label: baseLabel(request),
             note: baseNote(row, request, estimate, units),
             explanation:
-              'Each class of film has a usual time in each class of developer, known to about a quarter either way, and for unusual kitchen agents to a factor of nearly two. Tests, chart times and verdicts for this stock or developer adjust it.',
+              'Each class of film has a usual time in each class of developer, known to about a quarter either way, and for unusual kitchen agents to a factor of nearly two. Tests, leaflets’ times and verdicts for this stock or developer adjust it.',
           }
         : {
             label: 'The time you know',
@@ -140,7 +140,7 @@ export function rowWords(
     case 'temperature':
       return {
         label: formatQuantity(request.temperatureC, 'temperature', units),
-        note: `against ${formatQuantity(20, 'temperature', units)}${request.ambientC === undefined ? '' : `; ${formatQuantity(request.ambientC, 'temperature', units)} around the tank`}`,
+        note: `against ${formatQuantity(20, 'temperature', units)}${request.ambientC === undefined ? '' : `; ${formatQuantity(request.ambientC, 'temperature', units)} in the room`}`,
         explanation: `Arrhenius, from how much the rate grows between 20 and 30 °C. The doubt is in that growth, plus 0.3 °C for the thermometer.${request.ambientC === undefined ? '' : ' The tank drifts towards room temperature; the time allows for it.'}`,
       };
     case 'agitation':
@@ -300,7 +300,7 @@ function baseNote(
   units: UnitChoice,
 ): string {
   const at = formatQuantity(developer.kind === 'one-bath' ? ONE_BATH_TIMES[0].temperatureC : 20, 'temperature', units);
-  if (row.source === 'user') return `fresh film at ${at}, to the scan gradient; a chart time decides it`;
+  if (row.source === 'user') return `fresh film at ${at}, to the scan gradient; a leaflet’s time decides it`;
   const moved = row.timeMin / familyTimeMin;
   return `fresh film at ${at}, to the scan gradient${Math.abs(Math.log(moved)) < NOTICED ? '' : `; the family’s ${formatMinutes(familyTimeMin)}, adjusted from your runs`}`;
 }

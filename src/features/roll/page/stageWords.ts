@@ -71,7 +71,7 @@ export function stageSummary(
 const findingWords: Record<RollDossier['evidence'][number]['finding']['kind'], [one: string, more: string]> = {
   drop: ['drop test', 'drop tests'],
   clip: ['clip test', 'clip tests'],
-  chart: ['chart time', 'chart times'],
+  chart: ['leaflet’s time', 'leaflets’ times'],
   fog: ['measured base + fog', 'measurements of base + fog'],
 };
 

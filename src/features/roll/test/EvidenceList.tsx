@@ -40,8 +40,8 @@ export function EvidenceList({
       <h2 id="evidence">Evidence used</h2>
       {listed.length === 0 && (
         <p className="mt-2 max-w-[52ch]">
-          Only the class of film and developer so far. Tests, chart times and judged runs of the same stock or developer
-          appear here.
+          Only the class of film and developer so far. Tests, leaflets’ times and judged runs of the same stock or
+          developer appear here.
         </p>
       )}
       <ul className="mt-2">
