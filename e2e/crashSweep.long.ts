@@ -8,7 +8,7 @@ test('a page killed at any press of a run comes back at that press or just befor
   let page = await context.newPage();
   await addRoll(page, 'Crash tin');
   await page.getByRole('button', { name: USE_TIME }).click();
-  await page.getByRole('button', { name: 'It is mixed' }).click();
+  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
   await page.getByRole('button', { name: 'Go to the tank' }).click();
   await expect(page.getByTestId('hands')).toBeVisible();
   const address = page.url();

@@ -11,7 +11,7 @@ async function openIdentify(page: Page, rollId: string): Promise<void> {
 test('hints narrow the age, contradictions are named, and half-typed hints survive a reload', async ({ page }) => {
   await openIdentify(page, 'reel-b');
   await expect(page.getByText(/^Made between \d{4} and \d{4}/)).toBeVisible();
-  await page.getByRole('button', { name: 'A box date' }).click();
+  await page.getByRole('button', { name: 'An expiry year' }).click();
   await page.getByRole('textbox', { name: 'Year', exact: true }).fill('198');
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Year', exact: true })).toHaveValue('198');
@@ -83,7 +83,7 @@ test('signs of age change the run', async ({ page }) => {
   await page.reload();
   await openStage(page, 'Choose');
   await page.getByRole('button', { name: USE_TIME }).click();
-  await page.getByRole('button', { name: 'It is mixed' }).click();
+  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
   await expect(page.getByRole('list', { name: 'Wet steps' })).toContainText('6:00');
 });
 

@@ -70,7 +70,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   // Mix: the amounts for the tank.
   await expect(page.getByRole('list', { name: 'What goes in, in order' })).toContainText('18 g');
   await expect(page.getByText('label the jug “not a drink”')).toBeVisible();
-  await page.getByRole('button', { name: 'It is mixed' }).click();
+  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
 
   // Run.
   await page.getByRole('button', { name: 'Go to the tank' }).click();
@@ -158,7 +158,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   await page.getByRole('link', { name: 'Log' }).click();
   const line = page.getByRole('listitem').filter({ hasText: 'Shoebox, hill fog' });
   await expect(line).toContainText('Instant coffee, 36 g/l');
-  await expect(line).toContainText('A little soft, slight veil');
+  await expect(line).toContainText('A little soft, slight fog');
   await expect(line).toContainText('two minutes more next time');
   const { runs } = await recordsOf(page, 'aetas');
   expect(runs).toHaveLength(1);
@@ -173,7 +173,7 @@ test('a concentrate by dilution, an unexposed roll, and jugs that wear', async (
   await expect(page.getByText(/ 1\+63$/).first()).toBeVisible();
   await page.getByRole('button', { name: USE_TIME }).click();
   await expect(page.getByRole('list', { name: 'What goes in, in order' })).toContainText('7.8 ml');
-  await page.getByRole('button', { name: 'It is mixed' }).click();
+  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
   await page.getByRole('link', { name: 'Bench', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Jugs' })).toContainText('Hydroquinone syrup concentrate 1+63');
   await page.getByRole('button', { name: 'Pour away Hydroquinone syrup concentrate 1+63' }).click();
@@ -185,7 +185,7 @@ test('a concentrate by dilution, an unexposed roll, and jugs that wear', async (
 test('two tabs on one run: the second one follows, and can take over', async ({ context, page }) => {
   await addRoll(page, 'Third tin');
   await page.getByRole('button', { name: USE_TIME }).click();
-  await page.getByRole('button', { name: 'It is mixed' }).click();
+  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
   await page.getByRole('button', { name: 'Go to the tank' }).click();
   await page.getByRole('button', { name: 'Pre-soak is in: start' }).click();
   const second = await context.newPage();

@@ -133,7 +133,7 @@ test('columns of the log are chosen, stay chosen, and sort', async ({ page }) =>
   await expect(sort.getByRole('button', { name: 'Temperature' })).toHaveCount(0);
   await page.getByText('Columns', { exact: true }).click();
   await toggle('Temperature', true);
-  await toggle('Movement', true);
+  await toggle('Agitation', true);
   await toggle('Time it would have needed', true);
   await expect(page.getByText(/^\d\d\.\d °C$/).first()).toBeVisible();
   await page.reload();
@@ -148,7 +148,7 @@ test('columns of the log are chosen, stay chosen, and sort', async ({ page }) =>
 test('a film judged again on another day: kept beside its verdict, told, taken back', async ({ page }) => {
   await openDemo(page, '/log/learned');
   const eye = page.getByRole('region', { name: 'How steady is your eye?' });
-  await expect(eye).toContainText('Until then Aetas reckons with 0.8 of a grade.');
+  await expect(eye).toContainText('Until then Aetas assumes 0.8 of a grade.');
   const repeats = async (): Promise<number> => {
     const { verdicts = [] } = await recordsOf(page, 'aetas-demo');
     return (verdicts as { again?: unknown[] }[]).reduce((sum, { again = [] }) => sum + again.length, 0);

@@ -22,7 +22,7 @@ test('every place has its key, and ? lists them', async ({ page }) => {
 
 test('a brew is weighed and a roll brought to the tank without a pointer', async ({ page }) => {
   await openDemo(page, '/rolls/instruments');
-  await page.getByRole('button', { name: 'It is mixed' }).waitFor();
+  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).waitFor();
   await page.keyboard.press('s');
   // The first press only shows the way.
   await expect(page.locator('[data-next-step]').first()).toBeFocused();

@@ -269,7 +269,7 @@ test('the tank: six kills in each of two tanks', async ({ baseURL }) => {
     await addRoll(page, name);
     await page.getByRole('button', { name: /^Use / }).click();
     // The second roll of a film begins with the first one's jug.
-    const mix = page.getByRole('button', { name: 'It is mixed' });
+    const mix = page.getByRole('button', { name: 'I’ve mixed this recipe' });
     const go = page.getByRole('button', { name: 'Go to the tank' });
     await expect(mix.or(go)).toBeVisible();
     if (await mix.isVisible()) await mix.click();

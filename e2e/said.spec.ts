@@ -54,7 +54,7 @@ async function judge(
 /** Takes the time as it stands and says that the brew is mixed. */
 async function useAndMix(page: Page): Promise<void> {
   await page.getByRole('button', { name: USE_TIME }).click();
-  await page.getByRole('button', { name: 'It is mixed' }).click();
+  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
 }
 
 test.beforeEach(async ({ page }) => {

@@ -13,7 +13,7 @@ type LoggedRun = {
 async function atTank(page: Page): Promise<void> {
   await page.clock.install({ time: MORNING });
   await openDemo(page, '/rolls/instruments');
-  await page.getByRole('button', { name: /^It is mixed/ }).click();
+  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
   await page.getByRole('button', { name: 'Go to the tank' }).click();
   await expect(page.getByTestId('hands')).toHaveText('Ready: pre-soak');
 }
@@ -322,7 +322,7 @@ test('a page that slept through signals says which it missed', async ({ page }) 
 test('two rolls in one tank: one clock, a line in the log and a verdict for each', async ({ page }) => {
   await page.clock.install({ time: MORNING });
   await openDemo(page, '/rolls/instruments');
-  await page.getByRole('button', { name: /^It is mixed/ }).click();
+  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
   await page.getByText('More rolls in this tank').click();
   const mate = page.getByRole('listitem').filter({ hasText: 'Tin 3, cloud studies' });
   await mate.getByRole('checkbox').check();

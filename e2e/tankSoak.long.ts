@@ -40,7 +40,7 @@ async function atTank(page: Page, minutes: string, movement: string | RegExp): P
   await page.getByRole('button', { name: 'My time', exact: true }).click();
   await page.locator('#ownTimeMin').fill(minutes);
   await page.getByRole('button', { name: USE_TIME }).click();
-  await page.getByRole('button', { name: /^It is mixed/ }).click();
+  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
   await page.getByRole('button', { name: 'Go to the tank' }).click();
   await expect(page.getByTestId('hands')).toHaveText(/^Ready/);
 }

@@ -1,6 +1,7 @@
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { Foot } from '@/features/shell/Foot';
 import { Rail } from '@/features/shell/Rail';
 import { BenchGate } from '@/features/shell/BenchGate';
 import { Shortcuts } from '@/features/shell/Shortcuts';
@@ -37,12 +38,13 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         </a>
         <StorageNotice />
         <Rail />
-        <UndoNotice />
         <BenchGate>
           <main id="main" className="mx-auto max-w-[1280px] px-4 py-6 sm:px-10">
             {children}
           </main>
         </BenchGate>
+        <Foot />
+        <UndoNotice />
         <Shortcuts />
       </body>
     </html>

@@ -37,6 +37,25 @@ function numbered(form: RollForm, n: number, of: number): RollForm {
   return { ...form, label: `${name === '' ? 'Roll' : name}, ${n} of ${of}`.slice(0, 120) };
 }
 
+/**
+ * Puts a roll like another on the bench: what is known of its past goes with it, its frames, photographs and plans do not.
+ * @returns the new roll's id
+ */
+export async function duplicateRoll(roll: Roll): Promise<string> {
+  const stamps = newStamps();
+  const of = /^(.*) \((\d+)\)$/.exec(roll.label);
+  const name = roll.label === '' ? 'Roll' : (of?.[1] ?? roll.label);
+  await act('roll:new', (writer) =>
+    writer.put('rolls', {
+      ...roll,
+      ...stamps,
+      label: `${name.slice(0, 112)} (${Number(of?.[2] ?? 1) + 1})`,
+      frames: [],
+    }),
+  );
+  return stamps.id;
+}
+
 /** A plan that a new roll begins with: its form as it stands, and what is pinned of it where it is used at once. */
 export interface FirstPlan {
   form: PlanForm;

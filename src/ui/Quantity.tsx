@@ -62,12 +62,14 @@ export function Quantity({
   const shownHint = inline ? hint : fullHint;
   return (
     <Field id={id} label={label} hint={shownHint} error={marked} inline={inline} quietLabel={quietLabel}>
-      <div className={inline ? 'relative w-[80px]' : 'relative'}>
+      <div className={inline ? (unit.symbol.length > 3 ? 'relative w-[104px]' : 'relative w-[80px]') : 'relative'}>
         <input
           id={id}
           className={classes(
             'box num aria-invalid:border-2 aria-invalid:border-danger',
-            inline ? 'min-h-[34px] py-1 pr-8 pl-2 text-[16px]' : 'pr-16 text-[17px]',
+            inline
+              ? `min-h-[34px] py-1 ${unit.symbol.length > 3 ? 'pr-12' : 'pr-8'} pl-2 text-[16px]`
+              : 'pr-16 text-[17px]',
           )}
           inputMode="decimal"
           autoComplete="off"

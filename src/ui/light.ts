@@ -29,6 +29,30 @@ export function setLight(light: Light): void {
   for (const listener of listeners) listener();
 }
 
+/** Gives the choice back to the system: Day or Dim. */
+export function followSystemLight(): void {
+  try {
+    localStorage.removeItem(KEY);
+  } catch {
+    // There is nothing to forget then.
+  }
+  document.documentElement.dataset.light = matchMedia('(prefers-color-scheme: dark)').matches ? 'dim' : 'day';
+  for (const listener of listeners) listener();
+}
+
+function isChosen(): boolean {
+  try {
+    return localStorage.getItem(KEY) !== null;
+  } catch {
+    return false;
+  }
+}
+
+/** Whether somebody chose the light, so that it does not follow the system. */
+export function useLightIsChosen(): boolean {
+  return useSyncExternalStore(subscribe, isChosen, () => false);
+}
+
 /** The light after this one. */
 export function nextLight(light: Light): Light {
   return order[(order.indexOf(light) + 1) % order.length] ?? 'day';

@@ -95,7 +95,8 @@ export const firstRollSteps: readonly FirstStep[] = [
     lines: [
       'From the answer, Use it now leads to weighing out, and from there to the tank.',
       'Set the phone where it stays dry and can be seen. The tank says each thing before it has to be done, and speaks if you let it.',
-      'If you lose the thread: pour nothing. The clock waits for you, and a minute more is less than a mistake.',
+      'If you lose the thread, leave the tank as it is and read the screen: a minute more is less than a mistake.',
+      'On this first run the tank says at each bath what it is for.',
     ],
   },
   {

@@ -15,12 +15,12 @@ export const terms = {
     words: 'How much light a piece of film holds back, in powers of ten: D 1 lets a tenth through, D 2 a hundredth.',
   },
   'room-year': {
-    name: 'Room-year',
+    name: 'Years at room temperature',
     words:
-      'A year at 21 °C. A year in a freezer is worth about five days of it, a year in a hot attic more than two years.',
+      'What its age comes to at 21 °C. A year in a freezer is worth about five days of it, a year in a hot attic more than two years.',
   },
   band: {
-    name: '80 % band',
+    name: 'Likely range',
     words: 'Four rolls in five should need a time inside it. A wide range is not a fault: it shows what is not known.',
   },
   ledger: {

@@ -2,18 +2,12 @@
 
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
-import * as z from 'zod';
 import { firstRollSteps, type FirstStep } from '@/core/practice/firstRoll';
 import { formatDuration } from '@/core/units/duration';
 import { useDraft } from '@/features/drafts/useDraft';
 import { classes } from '@/ui/classes';
 import { say, stopSaying } from '@/ui/speech';
-
-/** Key under which the way through the first roll is kept. */
-const FIRST_ROLL_DRAFT = 'first-roll';
-
-const progressSchema = z.object({ done: z.array(z.string()).default([]), blind: z.array(z.number()).default([]) });
-type Progress = z.infer<typeof progressSchema>;
+import { FIRST_ROLL_DRAFT, progressSchema, type Progress } from './firstRollProgress';
 
 /** The first roll of somebody who never developed: eight steps, each to be ticked or passed over. */
 export function FirstRoll() {

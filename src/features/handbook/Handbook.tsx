@@ -1,29 +1,37 @@
 import Link from 'next/link';
-import { developerFamilies, developerFamilyIds } from '@/core/chemistry/developerFamilies';
-import { organicAgentIds, organicAgents } from '@/core/chemistry/organicAgents';
-import { substanceIds, substanceOf } from '@/core/chemistry/substances';
-import { stockFamilies, stockFamilyIds } from '@/core/films/stockFamilies';
 import { cautionRules } from '@/core/safety/cautions';
 import { eveningRules } from '@/core/evening/eveningForm';
-import { agitationSchoolIds, agitationSchools } from '@/core/schedule/agitationSchools';
-import { formatNumber } from '@/core/units/quantity';
 import { terms } from '@/core/units/terms';
 import { keys } from '@/features/shell/keys';
 import { DataTable } from './DataTable';
 import { HandbookSearch } from './HandbookSearch';
+import { subjects } from './subjects';
 
-/** What the numbers are built from. The method in full stands beside it. */
+/** Subjects, terms and cautions, with a search over all of them. */
 export function Handbook() {
   return (
     <div className="space-y-10">
       <div>
         <h1>Handbook</h1>
         <p className="mt-1 max-w-[70ch] text-ink2">
-          Where every estimate starts. Figures are our own estimates unless a source is named.{' '}
-          <Link href="/handbook/method">The method in full</Link> gives every formula with its source.
+          One page a subject, drawn. <Link href="/handbook/tables">Tables</Link> has the figures that every estimate
+          starts from, and <Link href="/handbook/method">the method in full</Link> every formula with its source.
         </p>
       </div>
       <HandbookSearch />
+      <section aria-labelledby="subjects" className="print:hidden">
+        <h2 id="subjects">Subjects</h2>
+        <ul className="mt-2 grid gap-x-12 sm:grid-cols-2">
+          {subjects.map(({ id, title, answers }) => (
+            <li key={id} className="rule-row">
+              <Link href={`/handbook/${id}`} className="num text-[18px]">
+                {title}
+              </Link>
+              <span className="block text-[14px] text-ink2">{answers}</span>
+            </li>
+          ))}
+        </ul>
+      </section>
       <section aria-labelledby="terms">
         <h2 id="terms">Terms</h2>
         <dl className="mt-2 max-w-[900px]">
@@ -35,73 +43,6 @@ export function Handbook() {
           ))}
         </dl>
       </section>
-      <DataTable
-        title="Stock families"
-        note="Fresh film. Time in a metol–hydroquinone borax developer at stock strength and 20 °C, to the scan gradient; figures for each year at room temperature."
-        head={['Family', 'Time, min', 'Largest gradient', 'Base + fog', 'Stops lost per year', 'Fog per year']}
-        rows={stockFamilyIds.map((id) => {
-          const family = stockFamilies[id];
-          return [
-            family.name,
-            formatNumber(family.referenceTimeMin, 1),
-            formatNumber(family.maximumGradient, 2),
-            formatNumber(family.freshBaseFogD, 2),
-            formatNumber(family.speedLossStopsPerYear, 3),
-            formatNumber(family.fogDPerYear, 3),
-          ];
-        })}
-      />
-      <DataTable
-        title="Ingredients"
-        note="Molar masses from standard atomic masses. Heat of solution, where a plus cools the water, and what 100 ml take at 20 °C: CRC Handbook, from memory. A level teaspoon of 4.93 ml: common practice, from memory."
-        head={['Ingredient', 'Formula', 'g/mol', 'kJ/mol', 'g in 100 ml', 'g per teaspoon']}
-        rows={substanceIds.map((id) => {
-          const { name, formula, molarMassG, heatKJPerMol, solubilityGPer100Ml, teaspoon } = substanceOf(id);
-          const number = (value: number | null, decimals: number): string =>
-            value === null ? '' : formatNumber(value, decimals);
-          return [
-            name,
-            formula ?? '',
-            number(molarMassG, 2),
-            number(heatKJPerMol, 1),
-            number(solubilityGPer100Ml, 1),
-            number(teaspoon?.massG ?? null, 1),
-          ];
-        })}
-      />
-      <DataTable
-        title="Developer classes"
-        note="Time at the usual dilution against the stock family’s time; how the rate follows dilution; how it grows from 20 to 30 °C."
-        head={['Class', 'Usual dilution', 'Time ×', 'Exponent', 'Q10']}
-        rows={developerFamilyIds.map((id) => {
-          const family = developerFamilies[id];
-          return [
-            family.name,
-            `${family.referenceParts.concentrate}+${family.referenceParts.water}`,
-            formatNumber(family.timeFactor, 2),
-            formatNumber(family.dilutionExponent, 2),
-            formatNumber(family.q10, 1),
-          ];
-        })}
-      />
-      <DataTable
-        title="Kitchen agents"
-        note="What a gram or millilitre is worth in instant coffee, and within what factor that is known."
-        head={['Agent', 'Worth in coffee', 'Known within a factor of']}
-        rows={organicAgentIds.map((id) => {
-          const agent = organicAgents[id];
-          return [agent.name, `${agent.potency} per ${agent.unit}`, formatNumber(Math.exp(agent.potencyLnSd), 1)];
-        })}
-      />
-      <DataTable
-        title="Agitation"
-        note="How much faster than once a minute."
-        head={['School', 'Rate']}
-        rows={agitationSchoolIds.map((id) => [
-          agitationSchools[id].name,
-          `× ${formatNumber(agitationSchools[id].rateFactor, 2)}`,
-        ])}
-      />
       <section aria-labelledby="evening">
         <h2 id="evening">An evening</h2>
         <p className="mt-1 text-[13px] text-ink2">

@@ -2,10 +2,11 @@ import { causes } from '@/core/diagnosis/causes';
 import { formulary } from '@/core/brewing/formulary';
 import { cautionRules } from '@/core/safety/cautions';
 import { terms } from '@/core/units/terms';
+import { subjects } from './subjects';
 
 /** Something that the handbook can be asked. */
 export interface HandbookAnswer {
-  kind: 'Term' | 'What went wrong' | 'Caution' | 'Recipe' | 'Question';
+  kind: 'Subject' | 'Term' | 'What went wrong' | 'Caution' | 'Recipe' | 'Question';
   title: string;
   words: string;
   /** Words that people use for it. */
@@ -107,6 +108,13 @@ const asked: readonly { title: string; words: string; also: string }[] = [
 
 /** Everything that can be asked. */
 export const handbookAnswers: readonly HandbookAnswer[] = [
+  ...subjects.map(({ id, title, answers, also }) => ({
+    kind: 'Subject' as const,
+    title,
+    words: answers,
+    also,
+    href: `/handbook/${id}`,
+  })),
   ...asked.map((one) => ({ kind: 'Question' as const, ...one, href: '' })),
   ...Object.entries(terms).map(([id, { name, words }]) => ({
     kind: 'Term' as const,

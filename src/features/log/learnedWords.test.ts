@@ -42,7 +42,7 @@ describe('what was learned, in words', () => {
 });
 
 test('how steady an eye is, and a second look beside the first', () => {
-  expect(eyeWords({ sdGrades: 0.83, repeats: 0 })).toMatch(/counts 0.8 of a grade/);
+  expect(eyeWords({ sdGrades: 0.83, repeats: 0 })).toMatch(/assumes 0.8 of a grade/);
   expect(eyeWords({ sdGrades: 0.61, repeats: 1 })).toMatch(/scatter by 0.6 of a grade, from 1 repeat; 0.8 is usual/);
   expect(agreementWords(0, 0)).toBe('the same as the first time.');
   expect(agreementWords(0, 1)).toBe('a grade harder than the first time.');

@@ -61,7 +61,7 @@ export function factorWords({ kind, factor, low, high, pieces }: LearnedFactor):
 export function eyeWords({ sdGrades, repeats }: EyeScatter): string {
   const usual = formatNumber(USUAL_EYE_SD_GRADES, 1);
   if (repeats === 0)
-    return `Judge a film again on another day, without looking up what you said. The steadier your eye, the narrower your likely ranges. Until then Aetas counts ${usual} of a grade.`;
+    return `Judge a film again on another day, without looking up what you said. The steadier your eye, the narrower your likely ranges. Until then Aetas assumes ${usual} of a grade.`;
   return `Your judgements of one film scatter by ${formatNumber(sdGrades, 1)} of a grade, from ${repeats} ${repeats === 1 ? 'repeat' : 'repeats'}; ${usual} is usual. Your likely ranges follow it.`;
 }
 

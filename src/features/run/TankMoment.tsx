@@ -3,6 +3,8 @@
 import type { TankView } from '@/core/run/tankView';
 import { formatNumber } from '@/core/units/quantity';
 import { classes } from '@/ui/classes';
+import { firstRunWords } from '@/core/practice/firstRunWords';
+import { useFirstRun } from '@/features/firstRoll/useFirstRun';
 import { Gesture } from './Gesture';
 import { TankLine } from './TankLine';
 import { clockWords, handsWords, nextWords, signalOf, slipWords } from './tankWords';
@@ -65,7 +67,8 @@ export function TankMoment({ tank: { phase, running }, at }: TankMomentProps) {
 }
 
 /** What comes next, what the film has got to, what is late, and the line of movements. */
-export function TankOutlookLine({ tank: { run, running, over }, at }: TankMomentProps) {
+export function TankOutlookLine({ tank: { run, running, over, phase }, at }: TankMomentProps) {
+  const isFirst = useFirstRun();
   const { step, nextStep, view, slip, pastSlip, gradient } = at;
   return (
     <>
@@ -77,6 +80,11 @@ export function TankOutlookLine({ tank: { run, running, over }, at }: TankMoment
           </span>
         )}
       </p>
+      {isFirst && phase !== 'finished' && (
+        <p className="max-w-[70ch] text-[17px]" data-testid="first-run">
+          {firstRunWords[step.kind]}
+        </p>
+      )}
       {step.note !== undefined && <p className="max-w-[70ch] text-[17px]">Your note: {step.note}</p>}
       <p className={classes('text-[16px]', running && 'min-h-[1.5em]')} data-testid="slip">
         {over && slip !== null ? slipWords(slip, run.pinned) : ''}

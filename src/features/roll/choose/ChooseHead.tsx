@@ -28,7 +28,7 @@ interface HeadProps {
   onClear: () => void;
 }
 
-/** The time, its band and the next act. Where they have left the screen, the time is read out at its foot. */
+/** The time, its band and the next act. Where they have left the screen, the time is read out at its top. */
 export function ChooseHead({ plan, units, isSet, onSet, onClear }: HeadProps) {
   const found = useTriedFound(plan.trials);
   const analysis: EstimatePreview | null = found?.estimatePreview ?? plan.analysis;
@@ -120,11 +120,38 @@ function Acts({
           Clear the time
         </button>
       )}
+      {time !== '' && !unknown && analysis !== null && <CopyTime time={time} analysis={analysis} units={units} />}
     </div>
   );
 }
 
-/** The time once more at the foot of the screen, while fields or reasons are looked at. */
+/** The time with its range and what it is for, in a line to give to somebody. */
+function CopyTime({ time, analysis, units }: { time: string; analysis: EstimatePreview; units: UnitChoice }) {
+  const [copied, setCopied] = useState(false);
+  const { request, estimate } = analysis;
+  const words = [
+    `Develop ${time} at ${formatQuantity(request.temperatureC, 'temperature', units)} in ${lowerFirst(developerName(request.developer))}`,
+    ...(isGuess(estimate)
+      ? []
+      : [`80 % likely between ${formatMinutes(estimate.band.lowMin)} and ${formatMinutes(estimate.band.highMin)}`]),
+  ].join('; ');
+  return (
+    <button
+      type="button"
+      className="act-plain min-h-11"
+      onClick={() =>
+        void navigator.clipboard.writeText(`${words}.`).then(
+          () => setCopied(true),
+          () => setCopied(false),
+        )
+      }
+    >
+      {copied ? 'Copied' : 'Copy'}
+    </button>
+  );
+}
+
+/** The time once more at the top of the screen, while fields or reasons are looked at. */
 function ReadOut({ analysis, time, state }: { analysis: EstimatePreview; time: string; state: CurrentPlan['state'] }) {
   const { band } = analysis.estimate;
   return (
@@ -133,7 +160,7 @@ function ReadOut({ analysis, time, state }: { analysis: EstimatePreview; time: s
       data-testid="read-out"
       {...stale(
         state === 'mending',
-        'fixed inset-x-0 bottom-0 z-10 flex items-baseline justify-center gap-x-4 border-t-2 border-ink bg-sheet px-4 py-1.5',
+        'fixed inset-x-0 top-0 z-10 flex items-baseline justify-center gap-x-4 border-b-2 border-ink bg-sheet px-4 py-1.5',
       )}
     >
       <span className="num text-[28px] leading-none">{time}</span>

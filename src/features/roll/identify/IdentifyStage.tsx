@@ -12,7 +12,7 @@ import { runProgress } from '@/core/run/runProgress';
 import type { EstimateAnalysis } from '@/core/estimate/analysis';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import type { RollDossier } from '@/data/queries';
-import { changeRoll, removeRoll, rollDraftKey, rollFormOf } from '@/data/rolls';
+import { changeRoll, duplicateRoll, removeRoll, rollDraftKey, rollFormOf } from '@/data/rolls';
 import { isFull } from '@/data/trouble';
 import { CautionList } from '@/ui/CautionList';
 import { ConditionPanel } from './ConditionPanel';
@@ -93,6 +93,13 @@ export function IdentifyStage({
             <PhotosPanel rollId={roll.id} />
           </FactCard>
         </div>
+        <button
+          type="button"
+          className="act-plain min-h-11"
+          onClick={() => void duplicateRoll(roll).then((id) => router.push(`/rolls/${encodeURIComponent(id)}`))}
+        >
+          Add another roll like this one
+        </button>
         <RemoveRoll dossier={dossier} onGone={() => router.push('/')} />
       </div>
     </div>

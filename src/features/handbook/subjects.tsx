@@ -1,0 +1,157 @@
+import type { ReactNode } from 'react';
+import { sodaForms, sodaFormIds } from '@/core/chemistry/sodas';
+import { BenchDrawing } from '@/features/dark/BenchDrawing';
+import { ReelDrawing } from '@/features/dark/ReelDrawing';
+import {
+  BucketDrift,
+  FogRow,
+  SodaGrains,
+  SpoonFills,
+  TankSection,
+  TwoRanges,
+  WashChanges,
+  WedgeDrawing,
+} from './drawings';
+
+/** A subject of the handbook: one page, drawn. */
+export interface Subject {
+  id: string;
+  title: string;
+  /** What the page answers, in one line. */
+  answers: string;
+  /** Words that people use for it. */
+  also: string;
+  drawing: ReactNode;
+  /** Sentences, a paragraph each. Source: common practice, no source, where nothing else is said. */
+  words: readonly string[];
+}
+
+export const subjects: readonly Subject[] = [
+  {
+    id: 'reel',
+    title: 'Loading a reel',
+    answers: 'Where the film goes in, and what to do when it sticks.',
+    also: 'reel spiral load stuck jam feed film in',
+    drawing: (
+      <>
+        <ReelDrawing tank="adjustable" />
+        <ReelDrawing tank="spiral" />
+      </>
+    ),
+    words: [
+      'Practise in the light with a film that is lost anyway, then with your eyes shut, until three in a row go in without a stop.',
+      'Cut the leader square, between two holes, and round its corners. The reel must be bone dry: a damp one holds the film.',
+      'When it sticks, do not push. Turn back two turns, feel for a kink, and go on by the edges of the film only.',
+    ],
+  },
+  {
+    id: 'tank',
+    title: 'How a tank keeps light out',
+    answers: 'Lid, column, cap: what must be in before the light goes on.',
+    also: 'tank lid column cap light leak volume cover liquid',
+    drawing: <TankSection />,
+    words: [
+      'Light cannot go round the bend in the lid, and liquid can. That holds only with the column in its place: without it a straight way leads to the film.',
+      'The light stays off until the lid has locked. From then on everything is done in the light.',
+      'The liquid must cover the film while the tank stands, and leave some air to mix it when the tank is turned. What your format needs stands beside “In the tank”.',
+    ],
+  },
+  {
+    id: 'dark',
+    title: 'A bench in the dark',
+    answers: 'What lies where before the light goes off.',
+    also: 'dark darkroom bag lay out bench lights off blind',
+    drawing: <BenchDrawing things={['cassette', 'opener', 'scissors', 'reel', 'column', 'tank', 'lid']} />,
+    words: [
+      'Lay everything out from left to right in the order in which the hands need it, and touch each thing once with your eyes shut.',
+      'A room is dark when you see nothing of your hand after five minutes. A coat with its sleeves tucked in, or a bed under two blankets, do for a dark bag.',
+      'The lights-out card of your roll lists what your format needs, and reads it aloud.',
+    ],
+  },
+  {
+    id: 'spoons',
+    title: 'Spoons',
+    answers: 'Level, rounded, heaped, and how far a spoon can be trusted.',
+    also: 'spoon teaspoon tablespoon level heaped rounded weigh scale grams',
+    drawing: <SpoonFills />,
+    words: [
+      'A level teaspoon is 5 ml, or 4.93 ml in an American set; a tablespoon is three of them, and four in Australia. A heaped one can be twice a level one.',
+      'The same volume of two powders weighs differently, and the same powder packs differently from jar to jar. Aetas counts that as doubt in the time: scales narrow it.',
+      'Strike level with a knife, do not tap, and use the same spoon for all of a recipe. Your own spoon, weighed once under Brews, Kit, is better than any table.',
+    ],
+  },
+  {
+    id: 'sodas',
+    title: 'Which soda is it',
+    answers: 'Four white powders, and only three of them develop.',
+    also: 'soda washing baking crystals carbonate bicarbonate natron powder which',
+    drawing: <SodaGrains />,
+    words: [
+      ...sodaFormIds.map((id) => `${sodaForms[id].name}. ${sodaForms[id].tell}`),
+      'A brew with baking soda in the place of washing soda hardly develops. Heated dry at 200 °C for an hour it becomes washing soda, and loses more than a third of its weight.',
+    ],
+  },
+  {
+    id: 'range',
+    title: 'How a likely range is read',
+    answers: 'One number, and how far it may be off.',
+    also: 'range band uncertainty doubt error likely 80 % wide narrow',
+    drawing: <TwoRanges />,
+    words: [
+      'Of five films like yours, four need a time inside the range. The mark is the best single guess; near the ends it is less likely, and never impossible.',
+      'A wide range is not a fault. It says what nobody knows: the age, the storage, the brew. “What would narrow it” says which fact or which small test would tell most.',
+      'At the tank a late hand matters as much as the range is narrow: twenty seconds are nothing beside ten minutes of doubt.',
+    ],
+  },
+  {
+    id: 'fog',
+    title: 'What fog looks like',
+    answers: 'From clear to hiding the picture, on a light table.',
+    also: 'fog foggy grey base clear dark old film flat',
+    drawing: <FogRow />,
+    words: [
+      'Fog is silver that develops without any light. Age, heat, X-rays and strong developers bring it. It lies over everything alike, so shadows drown first.',
+      'Slight fog costs nothing but exposure time in the scanner. Strong fog asks for a restrainer, and for a short, cool, strong development rather than a long one.',
+      'Greys compare in Day light only, on a screen that is not turned down.',
+    ],
+  },
+  {
+    id: 'wedge',
+    title: 'Densities and wedges',
+    answers: 'What a density of 1 is, and how an eye reads one.',
+    also: 'density wedge step patch grey scale densitometer measure read',
+    drawing: <WedgeDrawing />,
+    words: [
+      'A density says how much light is held back, in powers of ten: 0.3 lets half through, 1 a tenth, 2 a hundredth. Densities of layers add up.',
+      'Lay a dried clip beside the patches on a bright, even ground, and take the patch that it melts into. With a card with a hole over both, an eye is good to about 0.1.',
+      'A photograph of the strip does better when its camera is known: two exposures, a coin beside the strip, or layers of a scrap of film.',
+    ],
+  },
+  {
+    id: 'temperature',
+    title: 'Holding a temperature',
+    answers: 'A bucket, a room, and what to do without a bath.',
+    also: 'temperature bucket water bath drift cool warm heater field camping',
+    drawing: <BucketDrift />,
+    words: [
+      'Nothing has to stay at 20 °C. The time is made for the temperature that you have, and readings during the run move its end.',
+      'A bucket of ten litres at the temperature of the brew hardly drifts within a quarter of an hour. The tank follows it late, so it is steadier still.',
+      'Without a bath, work at the temperature of the room: let all liquids stand in it overnight. They need to be alike more than they need to be right.',
+    ],
+  },
+  {
+    id: 'washing',
+    title: 'Washing with little water',
+    answers: 'Fill, turn, pour: how few litres are enough.',
+    also: 'wash water rinse save litres carried no tap field hypo',
+    drawing: <WashChanges />,
+    words: [
+      'Fill the tank, turn it five times, pour it out; fill, ten times; fill, twenty times. Each change takes out what had time to leave the film, and the last one must not be hurried.',
+      'For 35 mm that is a litre and a half with the rinse: carried from a well, it is enough. Running water from a tap uses ten times as much for the same.',
+      'A drop of wetting agent in the last water, distilled if yours is hard, and no wiping.',
+    ],
+  },
+];
+
+/** A subject by its name in the address. */
+export const subjectOf = (id: string): Subject | undefined => subjects.find((one) => one.id === id);
