@@ -58,8 +58,10 @@ export async function openWhy(page: Page): Promise<void> {
 
 /** Opens what can be known about a roll under a title. */
 export async function openFact(page: Page, title: string): Promise<void> {
-  const card = page.getByRole('button', { name: `${title}`, expanded: false });
-  if (await card.isVisible()) await card.click();
+  const card = page.getByRole('button', { name: title }).and(page.locator('[aria-expanded]'));
+  await expect(card).toBeVisible();
+  if ((await card.getAttribute('aria-expanded')) === 'false') await card.click();
+  await expect(card).toHaveAttribute('aria-expanded', 'true');
 }
 
 /** Opens what a new roll may be told besides. */

@@ -157,8 +157,8 @@ test('axe finds nothing at the tank, in any light', async ({ page }) => {
 test('axe finds nothing while fields are wrong', async ({ page }) => {
   test.setTimeout(240_000);
   await openDemo(page, '/rolls/new');
-  await page.getByLabel('Expiry year').fill('last summer');
   await openMore(page);
+  await page.getByLabel('Expiry year').fill('last summer');
   await page.getByLabel('Speed', { exact: true }).fill('fast');
   await page.getByRole('button', { name: 'Add it to the bench' }).click();
   await expect(page.locator('[aria-invalid=true]').first()).toBeVisible();

@@ -196,7 +196,7 @@ test('two rolls in one coffee with bromide between them, 13 and 15 min', async (
   const [jug] = (await recordsOf(page, 'aetas')).brews as { id: string }[];
   await page.goto(`/brews/${jug?.id ?? ''}`);
   await page.getByLabel('Amount added').fill('0,5');
-  await page.getByRole('button', { name: 'Add' }).click();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByRole('list', { name: 'Changes since it was mixed' })).toContainText('0.50 g added');
   await page.getByLabel('Poured away or lost').fill('5 l');
   await page.getByRole('button', { name: 'Remove' }).click();

@@ -5,10 +5,11 @@ import type { LightsOutCard } from '@/core/films/lightsOut';
 import { useLight } from '@/ui/light';
 import { say } from '@/ui/speech';
 import { useHold } from '@/ui/useHold';
+import { useTwoFingers } from '@/ui/useTwoFingers';
 import { useInertBehind } from '@/ui/useInertBehind';
 
 /**
- * The steps one by one, for hands in a bag: a tap repeats, a press that is held goes on, the left arrow or backspace goes back.
+ * The steps one by one, for hands in a bag: a tap repeats, a press that is held goes on, two fingers or backspace go back.
  * For practice the words are on the screen. In the dark the screen is black and the words are spoken; in Safe light they stand on
  * it in red. The page fills the screen, so that no frame of a browser glows.
  */
@@ -27,6 +28,10 @@ export function DarkRun({ card, dark, onEnd }: { card: LightsOutCard; dark: bool
     else setIndex(index + 1);
   };
   const hold = useHold(goOn);
+  const fingers = useTwoFingers({
+    onTap: () => setIndex((now) => Math.max(0, now - 1)),
+    onHold: onEnd,
+  });
 
   useEffect(() => {
     if (words !== '') say(words);
@@ -94,13 +99,26 @@ export function DarkRun({ card, dark, onEnd }: { card: LightsOutCard; dark: bool
             : 'flex flex-1 touch-none flex-col justify-center gap-5 text-left select-none'
         }
         aria-label={`${words} A tap repeats, a held press goes on.`}
-        onPointerDown={() => {
+        onPointerDown={({ pointerId }) => {
+          if (fingers.down(pointerId)) {
+            hold.stop();
+            return;
+          }
           say(words);
           hold.start();
         }}
-        onPointerUp={hold.stop}
-        onPointerLeave={hold.stop}
-        onPointerCancel={hold.stop}
+        onPointerUp={({ pointerId }) => {
+          fingers.up(pointerId);
+          hold.stop();
+        }}
+        onPointerLeave={({ pointerId }) => {
+          fingers.up(pointerId);
+          hold.stop();
+        }}
+        onPointerCancel={({ pointerId }) => {
+          fingers.up(pointerId);
+          hold.stop();
+        }}
         onContextMenu={(event) => event.preventDefault()}
         onClick={(event) => {
           // A press without a hand on it, as a screen reader makes it, goes on.
@@ -116,7 +134,8 @@ export function DarkRun({ card, dark, onEnd }: { card: LightsOutCard; dark: bool
       </button>
       {!black && (
         <p className="text-ink2">
-          A tap or any key says it again; held for a second it goes on. Backspace goes back, Escape ends.
+          A tap or any key says it again; held for a second it goes on. Two fingers or Backspace go back; two fingers
+          held for three seconds, or Escape, end it.
         </p>
       )}
     </div>

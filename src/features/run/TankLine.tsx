@@ -55,8 +55,9 @@ export function TankLine({ step, elapsedS, band }: TankLineProps) {
           </span>
         </>
       )}
+      {/* Dashed: in Safe light it has the colour of the other marks. */}
       <div
-        className="absolute bottom-9 h-[74px] w-[3px] -translate-x-1/2 bg-heat"
+        className="absolute bottom-9 h-[74px] -translate-x-1/2 border-l-4 border-dashed border-heat"
         style={{ left: percent(elapsedS) }}
       />
       <span
@@ -67,7 +68,7 @@ export function TankLine({ step, elapsedS, band }: TankLineProps) {
       </span>
       {band !== null && (
         <span className="absolute bottom-0 left-0 text-[14px] text-ink2">
-          the doubt: {formatDuration(Math.round(band.lowS / 5) * 5)} to {formatDuration(Math.round(band.highS / 5) * 5)}
+          Likely: {formatDuration(Math.round(band.lowS / 5) * 5)} to {formatDuration(Math.round(band.highS / 5) * 5)}
         </span>
       )}
     </div>

@@ -34,37 +34,42 @@ export function ChooseHead({ plan, units, isSet, onSet, onClear }: HeadProps) {
   const analysis: EstimatePreview | null = found?.estimatePreview ?? plan.analysis;
   const choices = found?.choices ?? plan.shown;
   const ready = analysis !== null && choices !== null;
-  /** Nobody knows how fast it develops: there is no time to show, and none to take, but the user's own. */
-  const unknown = ready && choices.ownTimeMin === null && isGuess(analysis.estimate);
+  /** Where Aetas has no time, the user’s own is the only one. */
+  const { developerKind, ownTimeMin } = plan.form;
+  const noEstimate = developerKind === 'other' || (developerKind === 'jug' && plan.jug?.developer === null);
+  const waits = noEstimate && typeof ownTimeMin !== 'number';
+  /** Nobody knows how fast it develops: there is no time to show, and none to take, but the user’s own. */
+  const unknown = waits || (ready && choices.ownTimeMin === null && isGuess(analysis.estimate));
   const time = !ready ? '' : unknown ? 'no estimate' : timeWords(analysis, choices);
   const [ref, inSight] = useInSight();
   return (
     <div ref={ref}>
-      {ready ? (
+      {waits ? (
+        <p className="text-[19px]">There is no estimate for this. Give a time of your own.</p>
+      ) : ready ? (
         <HeadTime analysis={analysis} choices={choices} time={time} plan={plan} units={units} />
       ) : (
         <p aria-live="polite" className="flex min-h-[104px] items-center text-ink2">
           {plan.state === 'mending' ? MENDING : 'Calculating.'}
         </p>
       )}
-      <Acts {...{ plan, units, isSet, onSet, onClear, unknown, time, analysis }} />
+      <Acts {...{ plan, units, isSet, onSet, onClear, noEstimate, unknown, time, analysis }} />
       {ready && !unknown && !inSight && <ReadOut analysis={analysis} time={time} state={plan.state} />}
     </div>
   );
 }
 
 function Acts({
-  plan: { form, change, errors, state, jug },
+  plan: { form, change, errors, state },
   units,
   isSet,
   onSet,
   onClear,
+  noEstimate,
   unknown,
   time,
   analysis,
-}: HeadProps & { unknown: boolean; time: string; analysis: EstimatePreview | null }) {
-  /** Where Aetas has no time, the user's own is the only one. */
-  const noEstimate = form.developerKind === 'other' || (form.developerKind === 'jug' && jug?.developer === null);
+}: HeadProps & { noEstimate: boolean; unknown: boolean; time: string; analysis: EstimatePreview | null }) {
   return (
     <div className="mt-3 flex flex-wrap items-start gap-x-3 gap-y-2">
       {!unknown && (

@@ -111,7 +111,7 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
           ),
     [request, form, jugs, roll, stock, nowMs],
   );
-  const learned = useLearned();
+  const learned = useKnownLog();
   const ownTimeMin = choices?.ownTimeMin ?? null;
   const { analysis, failed } = useAnalysis(request, form.muted, ownTimeMin, learned, variants);
   const key = useMemo(
@@ -147,6 +147,14 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
     state,
     failed: asked.failed ?? failed,
   };
+}
+
+/** What the bench knows, once its whole log is read: before that a time would only be taken back a moment later. */
+function useKnownLog(): Learned | null {
+  const learned = useLearned();
+  const [known, setKnown] = useState(false);
+  if (!known && learned?.all === true) setKnown(true);
+  return known ? learned : null;
 }
 
 /** What a request is made from besides what the form decides. */

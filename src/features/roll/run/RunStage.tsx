@@ -82,6 +82,9 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
         >
           {run === undefined || run.events.length === 0 ? 'Go to the tank' : 'Run it again'}
         </button>
+        <Link href={`/rolls/${encodeURIComponent(roll.id)}/sheet`} className="act-plain">
+          Print the run
+        </Link>
         <Link href={`/rolls/${encodeURIComponent(roll.id)}/dark`} className="act-plain">
           Lights-out card
         </Link>
