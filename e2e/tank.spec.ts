@@ -236,7 +236,7 @@ test('a clearing test of 2:25 fixes for 4:50, and what is left to do is told at 
     if ((await page.getByTestId('hands').textContent()) === 'Hung to dry') break;
   }
   await expect(page.getByRole('region', { name: 'Dry' })).toContainText('Hanging in air');
-  await expect(page.getByRole('region', { name: 'Which bottle' })).toContainText('never the drain');
+  await expect(page.getByRole('region', { name: 'Where each bath goes' })).toContainText('never the drain');
   expect((await lastRun(page)).events.map(({ kind }) => kind)).toContain('clearing');
 });
 

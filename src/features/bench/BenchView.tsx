@@ -160,7 +160,7 @@ function TimeInBrief({ time }: { time: BenchTime }) {
           : wide && !time.pinned && !time.own
             ? 'Too wide to say'
             : formatDuration(developSeconds(time))}
-        {time.pinned && <span className="sr-only">, pinned</span>}
+        {time.pinned && <span className="sr-only">, set</span>}
       </div>
       <div className="text-[13px] text-ink2">
         {formatMinutes(time.lowMin)}–{formatMinutes(time.highMin)}

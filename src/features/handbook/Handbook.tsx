@@ -14,8 +14,15 @@ export function Handbook() {
       <div>
         <h1>Handbook</h1>
         <p className="mt-1 max-w-[70ch] text-ink2">
-          One page a subject, drawn. <Link href="/handbook/tables">Tables</Link> has the figures that every estimate
-          starts from, and <Link href="/handbook/method">the method in full</Link> every formula with its source.
+          One page a subject, drawn.{' '}
+          <Link href="/handbook/tables" className="act-plain">
+            Tables
+          </Link>{' '}
+          has the figures that every estimate starts from, and{' '}
+          <Link href="/handbook/method" className="act-plain">
+            the method in full
+          </Link>{' '}
+          every formula with its source.
         </p>
       </div>
       <HandbookSearch />

@@ -12,7 +12,9 @@ export function SubjectPage({ id }: { id: Subject['id'] }) {
   return (
     <article className="max-w-[820px]">
       <p className="text-[14px] print:hidden">
-        <Link href="/handbook">Handbook</Link>
+        <Link href="/handbook" className="act-plain">
+          Handbook
+        </Link>
       </p>
       <h1>{subject.title}</h1>
       <p className="mt-1 text-[18px] text-ink2">{subject.answers}</p>

@@ -13,12 +13,17 @@ export function Tables() {
     <div className="space-y-10">
       <div>
         <p className="text-[14px] print:hidden">
-          <Link href="/handbook">Handbook</Link>
+          <Link href="/handbook" className="act-plain">
+            Handbook
+          </Link>
         </p>
         <h1>Tables</h1>
         <p className="mt-1 max-w-[70ch] text-ink2">
           Where every estimate starts. Figures are our own estimates unless a source is named.{' '}
-          <Link href="/handbook/method">The method in full</Link> gives every formula with its source.
+          <Link href="/handbook/method" className="act-plain">
+            The method in full
+          </Link>{' '}
+          gives every formula with its source.
         </p>
       </div>
       <DataTable

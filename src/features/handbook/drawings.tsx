@@ -25,7 +25,7 @@ function Words({
 /** A tank cut in half: why light stays out and liquid gets in. */
 export function TankSection() {
   return (
-    <svg viewBox="0 0 420 260" role="img" aria-label="A daylight tank cut in half" className="w-full max-w-[420px]">
+    <svg viewBox="40 0 540 260" role="img" aria-label="A daylight tank cut in half" className="w-full max-w-[540px]">
       <path d="M70 60V236Q70 246 80 246H220Q230 246 230 236V60" {...line} />
       <path d="M56 78V56Q56 46 66 46H122L132 66H168L178 46H234Q244 46 244 56V78" {...line} strokeWidth={3} />
       <path d="M104 46V30Q104 22 112 22H188Q196 22 196 30V46" {...line} />
@@ -37,7 +37,6 @@ export function TankSection() {
         strokeWidth={1}
       />
       <path d="M72 106H136M164 106H228" {...line} strokeDasharray="5 4" />
-      <path d="M150 30V64M144 56 150 66 156 56" {...line} />
       <Words at={[260, 34]}>cap: on before you turn the tank</Words>
       <Words at={[260, 66]}>lid: the bend keeps light out</Words>
       <Words at={[260, 110]}>liquid covers the reel</Words>

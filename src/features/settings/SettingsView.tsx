@@ -23,7 +23,7 @@ export function SettingsView() {
   const presets = useHabits() ?? [];
   return (
     <div className="max-w-[720px]">
-      <h1>Settings</h1>
+      <h1 className="mb-4">Settings</h1>
       <Row title="Temperature">
         <Segments
           id="temperatureUnit"
@@ -86,7 +86,9 @@ export function SettingsView() {
         />
       </Row>
       <Row title="Kit">
-        <Link href="/brews/kit">Scale, measures, spoons, thermometer and camera</Link>
+        <Link href="/brews/kit" className="act-plain min-h-11 content-center">
+          Scale, measures, spoons, thermometer and camera
+        </Link>
       </Row>
       <Row title="My presets">
         {presets.length === 0 ? (

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import { createPortal } from 'react-dom';
 import { formatDuration, formatMinutes, roundToPourable } from '@/core/units/duration';
 import { formatQuantity, type UnitChoice } from '@/core/units/quantity';
 import { developerName } from '@/core/plan/developerName';
@@ -54,7 +55,10 @@ export function ChooseHead({ plan, units, isSet, onSet, onClear }: HeadProps) {
         </p>
       )}
       <Acts {...{ plan, units, isSet, onSet, onClear, noEstimate, unknown, time, analysis }} />
-      {ready && !unknown && !inSight && <ReadOut analysis={analysis} time={time} state={plan.state} />}
+      {ready &&
+        !unknown &&
+        !inSight &&
+        createPortal(<ReadOut analysis={analysis} time={time} state={plan.state} />, document.body)}
     </div>
   );
 }

@@ -49,7 +49,8 @@ export function IdentifyStage({
   };
   return (
     <div className="grid gap-x-12 gap-y-5 lg:grid-cols-[minmax(0,1fr)_340px]">
-      <div className="min-w-0 lg:sticky lg:top-4 lg:order-last lg:self-start">
+      {/* Its room is kept until it comes, so that nothing below moves away under the hands. */}
+      <div className="min-h-[300px] min-w-0 lg:sticky lg:top-4 lg:order-last lg:self-start">
         {analysis !== null && <TimeSoFar dossier={dossier} analysis={analysis} units={units} />}
       </div>
       <div className="min-w-0 space-y-5">

@@ -40,7 +40,8 @@ export function RunSheet({ rollId }: { rollId: string }) {
       <p className="mt-1">
         <b className="num text-[22px]">{formatDuration(developSeconds(pinned))}</b> in {developerName(plan.developer)},{' '}
         {formatQuantity(plan.volumeMl, 'volume', units)} at {formatQuantity(plan.temperatureC, 'temperature', units)};
-        80 % likely between {formatMinutes(pinned.lowMin)} and {formatMinutes(pinned.highMin)}.
+        80 % likely between {formatMinutes(pinned.lowMin)} and {formatMinutes(pinned.highMin)}. Pour the same volume of
+        each bath.
       </p>
       <ol className="mt-3">
         {steps.map((step, index) => (
@@ -81,7 +82,9 @@ function StepRuler({ step }: { step: WetStep }) {
   const percent = (s: number): string => `${percentBetween(0, Math.max(1, durationS), s)}%`;
   if (cues.length === 0) return null;
   const every = Math.max(1, Math.ceil(durationS / 60 / 12));
-  const minutes = Array.from({ length: Math.floor(durationS / 60 / every) + 1 }, (_, at) => at * every);
+  const minutes = Array.from({ length: Math.floor(durationS / 60 / every) + 1 }, (_, at) => at * every).filter(
+    (minute) => minute * 60 < 0.97 * durationS,
+  );
   return (
     <div aria-hidden className="relative mt-1.5 h-7">
       <div className="absolute inset-x-0 top-3 border-t border-ink" />

@@ -1,0 +1,101 @@
+import { expect, test } from '@playwright/test';
+import { USE_TIME, addRoll, openDemo, openFact, openStage, recordsOf } from './bench';
+
+test('one stage is open, its address is its own, and a time that is set opens the next one with the focus on its heading', async ({
+  page,
+}) => {
+  await openDemo(page, '/rolls/tin-3');
+  const stages = page.getByRole('navigation', { name: 'Stages' });
+  await expect(stages.locator('[aria-current=step]')).toContainText('Choose');
+  await expect(page.getByRole('heading', { level: 2, name: 'Identify', exact: true })).toHaveCount(0);
+  await openStage(page, 'Test');
+  await expect(page).toHaveURL(/#test$/);
+  await expect(page.getByRole('heading', { level: 2, name: 'Test', exact: true })).toBeFocused();
+  await page.goBack();
+  await expect(stages.locator('[aria-current=step]')).toContainText('Choose');
+  await page.getByRole('button', { name: USE_TIME }).click();
+  await expect(page).toHaveURL(/#mix$/);
+  await expect(page.getByRole('heading', { level: 2, name: 'Mix', exact: true })).toBeFocused();
+  await page.reload();
+  await expect(stages.locator('[aria-current=step]')).toContainText('Mix');
+});
+
+for (const [width, height] of [
+  [1280, 800],
+  [390, 844],
+] as const)
+  test(`time, likely range and the next act are in view without scrolling at ${width}×${height}`, async ({ page }) => {
+    await page.setViewportSize({ width, height });
+    await openDemo(page, '/rolls/tin-3#choose');
+    const act = page.getByRole('button', { name: USE_TIME });
+    await expect(act).toBeEnabled();
+    for (const part of [page.getByTestId('time'), page.getByTestId('band'), act]) await expect(part).toBeInViewport();
+    // Where the fields have taken their place, the time is read out.
+    await page.locator('#why').scrollIntoViewIfNeeded();
+    await page.mouse.wheel(0, 2000);
+    if (width < 500) await expect(page.getByTestId('read-out')).toBeInViewport();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+    await page.goto('/rolls/instruments#run');
+    await expect(page.getByRole('button', { name: 'Go to the tank' })).toBeInViewport();
+    await page.goto('/rolls/tin-3#test');
+    await expect(page.getByRole('heading', { name: 'What would narrow it' })).toBeInViewport();
+  });
+
+test('no time is shown before the whole log is known', async ({ page }) => {
+  await page.addInitScript(() => {
+    const seen = new Set<string>();
+    Object.assign(window, { seen });
+    const look = (): void => {
+      const text = document.querySelector('[data-testid=time]')?.textContent ?? '';
+      if (/\d/.test(text)) seen.add(text);
+      requestAnimationFrame(look);
+    };
+    requestAnimationFrame(look);
+  });
+  await openDemo(page, '/rolls/tin-3#choose');
+  await expect(page.getByRole('button', { name: USE_TIME })).toBeEnabled();
+  await page.waitForTimeout(500);
+  expect(await page.evaluate(() => [...(window as unknown as { seen: Set<string> }).seen])).toHaveLength(1);
+});
+
+test('exposure is asked with two large answers, moves the time, and another roll like it takes what is known', async ({
+  page,
+}) => {
+  await addRoll(page, 'Biscuit tin');
+  await openStage(page, 'Identify');
+  const soFar = page.getByTestId('so-far');
+  await expect(soFar).toHaveText(/\d/);
+  await page.getByRole('radio', { name: /^Found, exposure unknown/ }).click();
+  await expect
+    .poll(async () => (await recordsOf(page, 'aetas')).rolls)
+    .toMatchObject([{ exposure: { state: 'unknown' } }]);
+  await openFact(page, 'When was it made?');
+  await expect(page.getByRole('textbox', { name: 'Year', exact: true })).toHaveValue('1971');
+  await page.getByRole('button', { name: 'Add another roll like this one' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Biscuit tin (2)' })).toBeVisible();
+  const rolls = (await recordsOf(page, 'aetas')).rolls as { label: string; hints: unknown[] }[];
+  expect(rolls.map(({ label }) => label).sort()).toEqual(['Biscuit tin', 'Biscuit tin (2)']);
+  expect(rolls[0]?.hints).toEqual(rolls[1]?.hints);
+});
+
+test('a run prints on one page, a subject of the handbook as well, and settings are on one page', async ({ page }) => {
+  const pages = async (): Promise<number> =>
+    (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)?.length ?? 0;
+  await openDemo(page, '/rolls/instruments/sheet');
+  await expect(page.getByText('11:15').first()).toBeVisible();
+  await expect(page.getByRole('listitem')).toHaveCount(8);
+  expect(await pages()).toBe(1);
+  await page.goto('/handbook');
+  await page.getByRole('link', { name: 'What fog looks like' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'What fog looks like' })).toBeVisible();
+  expect(await pages()).toBe(1);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await page.getByRole('radio', { name: '°F' }).click();
+  await expect(page.getByRole('button', { name: /°F · ml|°F · fl oz/ })).toBeVisible();
+  await page.getByRole('radio', { name: 'Dim', exact: true }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'dim');
+  await page.getByRole('radio', { name: 'As the system has it' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-light', 'day');
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await expect(page.getByRole('dialog')).toContainText('Go to the next step');
+});
