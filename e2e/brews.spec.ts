@@ -162,7 +162,7 @@ test('what is left of the scarcest decides the volume; unknown and animal ingred
   await expect(page.getByText('The pH is not known: Aetas does not know goat milk.')).toBeVisible();
   const order = page.getByRole('list', { name: 'Order of mixing' });
   await expect(order).toContainText('Anything of animal origin is a biohazard');
-  await page.getByRole('button', { name: 'out of the recipe: goat milk' }).click();
+  await page.getByRole('button', { name: 'remove from the recipe: goat milk' }).click();
   await add.fill('sal ammoniac');
   await page.getByRole('option', { name: 'Ammonium chloride' }).click();
   await page.getByLabel('Ammonium chloride, in a litre').fill('5');
@@ -360,7 +360,7 @@ test('a recipe begun from nothing, with prices, prints on one page', async ({ pa
   await page.getByRole('option', { name: /a concentrate to dilute/ }).click();
   await page.getByLabel('Dilution, as written').fill('10 in 1000');
   await expect(page.getByText(/Read as so much concentrate in the whole/)).toBeVisible();
-  await page.getByRole('button', { name: 'out of the recipe: hut syrup' }).click();
+  await page.getByRole('button', { name: 'remove from the recipe: hut syrup' }).click();
   await expect(page.getByText('Give it a name to save it.')).toBeVisible();
   await page.getByLabel('Name', { exact: true }).fill('Hut stout');
   await page.getByText('Your prices').click();

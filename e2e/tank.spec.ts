@@ -282,7 +282,7 @@ test('the evening: two rolls on one clock, shifted and told why, kept through a 
   const others = page.getByRole('group', { name: 'Rolls, in the order of the evening' }).getByRole('checkbox');
   if ((await others.count()) > 1) {
     await others.last().check();
-    await expect(page.getByRole('list', { name: 'What was agitated' })).toContainText(
+    await expect(page.getByRole('list', { name: 'What the plan changed' })).toContainText(
       'until a tank is free and its reel is dry',
     );
   }

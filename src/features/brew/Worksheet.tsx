@@ -46,16 +46,16 @@ export function Worksheet({ inHand: { form, change, errors, result, shown, mendi
           <th scope="col" className="py-1 font-normal">
             Ingredient
           </th>
-          <th scope="col" className="w-[132px] py-1 font-normal">
+          <th scope="col" className="w-[132px] py-1 font-normal max-[379px]:w-[104px]">
             Per litre
           </th>
-          <th scope="col" className="w-[116px] py-1 text-right font-normal">
+          <th scope="col" className="w-[116px] py-1 text-right font-normal max-[379px]:w-[72px]">
             In this jug
           </th>
           <th scope="col" className="hidden w-[150px] py-1 pl-5 font-normal sm:table-cell">
             Level spoons
           </th>
-          <th scope="col" className="w-[52px] py-1 font-normal">
+          <th scope="col" className="w-[52px] py-1 font-normal max-[379px]:w-[52px]">
             <span className="sr-only">Delete</span>
           </th>
         </tr>
@@ -118,7 +118,7 @@ function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, chan
         </td>
         <td className="py-2">
           {line.kind === 'substance' || line.kind === 'own' ? (
-            <span className="inline-flex items-baseline gap-1.5">
+            <span className="inline-flex flex-wrap items-baseline gap-x-1.5">
               <AmountInput
                 id={`perL-${line.key}`}
                 label={`${line.name}, in a litre`}
@@ -133,13 +133,13 @@ function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, chan
             <span className="text-[13px] text-ink2">{line.kind === 'concentrate' ? 'by dilution' : 'part of it'}</span>
           )}
         </td>
-        <td className="py-2 text-right whitespace-nowrap">
+        <td className="py-2 text-right min-[380px]:whitespace-nowrap">
           <span {...stale(isStale, 'num text-[20px]')} data-testid={`amount-${line.key}`}>
             {row === null ? '–' : rowAmountWords(row, units)}
           </span>
           {plain && volumeMl !== null && !saying && (
-            <button type="button" className="act-plain ml-2 text-[13px]" onClick={() => setSaying(true)}>
-              type<span className="sr-only"> the amount of {line.name} in this jug</span>
+            <button type="button" className="act-plain ml-2 min-h-8 text-[13px]" onClick={() => setSaying(true)}>
+              edit<span className="sr-only"> the amount of {line.name} in this jug</span>
             </button>
           )}
         </td>
@@ -154,7 +154,7 @@ function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, chan
         </td>
         <td className="py-2 text-right">
           <button type="button" className="act-plain text-[13px] text-ink2" onClick={takeOut}>
-            out<span className="sr-only"> of the recipe: {line.name}</span>
+            remove<span className="sr-only"> from the recipe: {line.name}</span>
           </button>
         </td>
       </tr>

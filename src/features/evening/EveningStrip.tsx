@@ -1,6 +1,6 @@
 import type { Evening, EveningItem } from '@/core/evening/evening';
 import { classes } from '@/ui/classes';
-import { percentBetween } from '@/ui/rulerScale';
+import { eveningLayout, type PlacedItem } from './eveningLayout';
 
 interface EveningStripProps {
   evening: Evening;
@@ -10,72 +10,71 @@ interface EveningStripProps {
   clock: (minutes: number) => string;
 }
 
-/** The evening drawn to scale: a strip of hours, the kitchen above, a lane for each roll. */
+/** The evening drawn to scale, minutes downward: the kitchen first, a column for each roll, words beside their bars. */
 export function EveningStrip({ evening, lanes, nowMin, clock }: EveningStripProps) {
-  const first = Math.floor(Math.min(...evening.items.map(({ startMin }) => startMin)) / 30) * 30;
-  const last = Math.ceil(Math.max(...evening.items.map(({ endMin }) => endMin)) / 30) * 30;
-  const percent = (minute: number): number => percentBetween(first, Math.max(first + 30, last), minute);
-  const everyMin = last - first > 480 ? 120 : last - first > 200 ? 60 : 30;
-  const hours = Array.from({ length: Math.floor((last - first) / everyMin) + 1 }, (_, at) => first + at * everyMin);
+  const { firstMin, lastMin, pxPerMin, heightPx, marks, columns } = eveningLayout(evening.items, lanes);
+  const topOf = (minute: number): number => (minute - firstMin) * pxPerMin;
   return (
-    <div className="overflow-x-auto" data-testid="evening-strip">
-      <div aria-hidden className="relative min-w-[720px] pt-6 pb-1">
-        {hours.map((minute) => (
-          <div
-            key={minute}
-            className="absolute inset-y-0 border-l border-hair"
-            style={{ left: `calc(132px + (100% - 132px) * ${percent(minute) / 100})` }}
-          >
-            <span className="num pl-1 text-[13px] text-ink2">{clock(minute)}</span>
-          </div>
-        ))}
+    <div data-testid="evening-strip" className="max-w-[900px]">
+      <div aria-hidden className="flex pl-[52px] text-[14px] font-[620]">
         {lanes.map(({ lane, name }) => (
-          <div key={lane} className="grid grid-cols-[132px_1fr] items-center border-t border-hair">
-            <span className="truncate pr-3 text-[14px]">{name}</span>
-            <div className={classes('relative', lane === 'kitchen' ? 'h-[74px]' : 'h-11')}>
-              {rows(evening.items.filter((item) => item.lane === lane)).map(({ item, row }) => {
-                const width = percent(item.endMin) - percent(item.startMin);
-                return (
-                  <div
-                    key={item.id}
-                    title={`${clock(item.startMin)} ${item.what}`}
-                    className={classes(
-                      'absolute overflow-hidden border text-[12px] leading-[20px] whitespace-nowrap',
-                      item.what.startsWith('Develop') ? 'border-ink bg-ink text-ground' : 'border-edge bg-sheet',
-                      item.id.endsWith(' hang') && 'border-dashed bg-transparent',
-                    )}
-                    style={{
-                      left: `${percent(item.startMin)}%`,
-                      width: `max(2px, ${width}%)`,
-                      top: lane === 'kitchen' ? 2 + row * 24 : 10,
-                      height: 22,
-                    }}
-                  >
-                    {width > 2.5 && <span className="px-1">{item.what}</span>}
-                  </div>
-                );
-              })}
-            </div>
+          <span key={lane} className="min-w-0 flex-1 truncate pr-2">
+            {name}
+          </span>
+        ))}
+      </div>
+      <div aria-hidden className="relative mt-1 border-t border-ink" style={{ height: heightPx }}>
+        {marks.map((minute) => (
+          <div key={minute} className="absolute inset-x-0 border-t border-hair" style={{ top: topOf(minute) }}>
+            <span className="num text-[13px] text-ink2">{clock(minute)}</span>
           </div>
         ))}
-        {nowMin >= first && nowMin <= last && (
+        {nowMin >= firstMin && nowMin <= lastMin && (
           <div
-            className="absolute top-5 bottom-0 w-[3px] bg-heat"
-            style={{ left: `calc(132px + (100% - 132px) * ${percent(nowMin) / 100})` }}
-          />
+            className="absolute inset-x-0 z-10 border-t-[3px] border-dashed border-heat text-right text-[12px] leading-none text-heat"
+            style={{ top: topOf(nowMin) }}
+          >
+            now
+          </div>
         )}
+        <div className="absolute inset-y-0 right-0 left-[52px] flex">
+          {columns.map(({ lane, items }) => (
+            <div key={lane} className="relative min-w-0 flex-1 border-l border-hair">
+              {items.map((placed) => (
+                <Item key={placed.item.id} placed={placed} clock={clock} />
+              ))}
+            </div>
+          ))}
+        </div>
       </div>
     </div>
   );
 }
 
-/** Items that overlap in one lane stand below each other, three deep at the most. */
-function rows(items: readonly EveningItem[]): { item: EveningItem; row: number }[] {
-  const ends: number[] = [];
-  return items.map((item) => {
-    const free = ends.findIndex((end) => end <= item.startMin + 1e-9);
-    const row = Math.min(2, free < 0 ? ends.length : free);
-    ends[row] = item.endMin;
-    return { item, row };
-  });
+function Item({
+  placed: { item, topPx, heightPx, deep, wordsPx },
+  clock,
+}: {
+  placed: PlacedItem;
+  clock: (minutes: number) => string;
+}) {
+  return (
+    <>
+      <div
+        className={classes(
+          'absolute w-2 border [print-color-adjust:exact]',
+          item.what.startsWith('Develop') ? 'border-ink bg-ink' : 'border-edge bg-band',
+          item.id.endsWith(' hang') && 'border-dashed bg-transparent',
+        )}
+        style={{ top: topPx, height: heightPx, left: 3 + deep * 10 }}
+      />
+      <span
+        title={`${clock(item.startMin)} ${item.what}`}
+        className="absolute right-1 truncate text-[12px] leading-[16px]"
+        style={{ top: wordsPx, left: 36 }}
+      >
+        {item.what}
+      </span>
+    </>
+  );
 }

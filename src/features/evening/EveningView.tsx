@@ -82,7 +82,7 @@ function EveningPlan({ bench, form, change, nowMs }: EveningPlanProps) {
     <>
       <h1>{evening === null ? 'Which rolls tonight?' : `The last film hangs at ${clock(evening.endsMin)}.`}</h1>
       <div className="mt-4 grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,420px)]">
-        <div className="grid max-w-[680px] content-start gap-4 sm:grid-cols-2">
+        <div className="no-print grid max-w-[680px] content-start gap-4 sm:grid-cols-2">
           <div className="flex items-end gap-2">
             <Field id="from" label="Start at" error={errors.from}>
               <input
@@ -199,10 +199,10 @@ function RollOrder({ ready, order, onOrder }: RollOrderProps) {
                 <button
                   type="button"
                   className="act-plain"
-                  aria-label={`${label}: earlier`}
+                  aria-label={`Move ${label} up`}
                   onClick={() => onOrder(oneEarlier(chosen, at))}
                 >
-                  earlier
+                  Move up
                 </button>
               )}
             </li>
@@ -222,7 +222,7 @@ function place(chosen: readonly string[], id: string): number {
 function Moved({ evening: { shifts, problems } }: { evening: Evening }) {
   if (shifts.length + problems.length === 0) return null;
   return (
-    <ul className="mt-4 max-w-[78ch] space-y-1" aria-label="What was agitated">
+    <ul className="mt-4 max-w-[78ch] space-y-1" aria-label="What the plan changed">
       {problems.map((problem) => (
         <li key={problem.what} className="border-l-4 border-danger pl-2 text-danger">
           {problemWords(problem)}

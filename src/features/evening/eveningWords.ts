@@ -17,7 +17,7 @@ const reasons: Record<EveningShift['why'], string> = {
   mixing: 'until its brew has been mixed and has stood',
 };
 
-/** What was agitated, and why. */
+/** What the plan changed, and why. */
 export function shiftWords({ what, byMin, why }: EveningShift): string {
   const by = byMin < 1 ? `${Math.round(byMin * 60)} s` : waitWords(byMin);
   return `${what} waits ${by}, ${reasons[why]}.`;

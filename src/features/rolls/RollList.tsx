@@ -15,6 +15,11 @@ import { Segments } from '@/ui/Segments';
 import { VirtualRows } from '@/ui/VirtualRows';
 
 type Group = 'all' | 'open' | 'finished';
+type Order = 'latest' | 'name';
+const orders: readonly { value: Order; name: string }[] = [
+  { value: 'latest', name: 'Latest' },
+  { value: 'name', name: 'Name' },
+];
 const groups: readonly { value: Group; name: string }[] = [
   { value: 'all', name: 'All' },
   { value: 'open', name: 'In hand' },
@@ -28,11 +33,15 @@ export function RollList() {
   const searching = useSearchParams().has('search');
   const [wanted, setWanted] = useState('');
   const [group, setGroup] = useState<Group>('all');
+  const [order, setOrder] = useState<Order>('latest');
   const searched = useDeferredValue(wanted);
-  const openFound = useMemo(() => (open === undefined ? [] : matching(open, searched)), [open, searched]);
+  const openFound = useMemo(
+    () => (open === undefined ? [] : inOrder(matching(open, searched), order)),
+    [open, searched, order],
+  );
   const finishedFound = useMemo(
-    () => (finished === undefined ? [] : matching(finished.lines, searched)),
-    [finished, searched],
+    () => (finished === undefined ? [] : inOrder(matching(finished.lines, searched), order)),
+    [finished, searched, order],
   );
   if (open === undefined || finished === undefined) return <p aria-busy="true">Opening the rolls.</p>;
   const total = open.length + finished.lines.length;
@@ -74,6 +83,7 @@ export function RollList() {
               />
             </div>
             <Segments id="group" label="Show" value={group} options={groups} onChange={setGroup} />
+            <Segments id="order" label="Sort by" value={order} options={orders} onChange={setOrder} />
           </div>
           <p role="status" className="mt-2 text-[13px] text-ink2">
             {count === 0 ? 'No roll has these words. Try fewer of them.' : `${count} of ${total}`}
@@ -110,6 +120,11 @@ export function RollList() {
       )}
     </div>
   );
+}
+
+/** Lists come with the latest first. */
+function inOrder(lines: readonly RollLine[], order: Order): readonly RollLine[] {
+  return order === 'latest' ? lines : [...lines].sort((a, b) => a.roll.label.localeCompare(b.roll.label));
 }
 
 function RollRow({ line: { id, roll, stock, standing } }: { line: RollLine }) {
