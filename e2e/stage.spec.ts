@@ -99,3 +99,29 @@ test('a run prints on one page, a subject of the handbook as well, and settings 
   await page.getByRole('button', { name: 'Keys' }).click();
   await expect(page.getByRole('dialog')).toContainText('Go to the next step');
 });
+
+test('the evening and the workbench are read on a small phone without scrolling sideways', async ({ page }) => {
+  const width = async (): Promise<number> => page.evaluate(() => document.documentElement.scrollWidth);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page, '/evening');
+  const rolls = page.getByRole('group', { name: 'Rolls, in the order of the evening' }).getByRole('checkbox');
+  await rolls.first().check();
+  await rolls.nth(1).check();
+  await expect(page.getByTestId('evening-strip')).toContainText('Develop');
+  expect(await width()).toBeLessThanOrEqual(390);
+  await page.setViewportSize({ width: 320, height: 640 });
+  await page.goto('/brews/workbench?recipe=coffee-standard');
+  await expect(page.getByLabel('Instant coffee, in a litre')).toBeVisible();
+  expect(await width()).toBeLessThanOrEqual(320);
+});
+
+test('on a first run the tank says at each bath what it is for', async ({ page }) => {
+  await openDemo(page, '/first');
+  await page.getByRole('button', { name: 'Done, or I know it' }).click();
+  await expect
+    .poll(async () => (await recordsOf(page, 'aetas-demo')).drafts)
+    .toContainEqual(expect.objectContaining({ id: 'first-roll' }));
+  await page.goto('/rolls/portraits#run');
+  await page.getByRole('button', { name: 'Go to the tank' }).click();
+  await expect(page.getByTestId('first-run')).toContainText('Plain water');
+});

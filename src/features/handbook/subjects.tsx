@@ -48,7 +48,7 @@ export const subjects: readonly Subject[] = [
     id: 'tank',
     title: 'How a tank keeps light out',
     answers: 'Lid, column, cap: what must be in before the light goes on.',
-    also: 'tank lid column cap light leak volume cover liquid',
+    also: 'tank lid column cap volume cover liquid daylight',
     drawing: <TankSection />,
     words: [
       'Light cannot go round the bend in the lid, and liquid can. That holds only with the column in its place: without it a straight way leads to the film.',
