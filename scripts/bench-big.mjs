@@ -134,6 +134,31 @@ async function saveS(page, address) {
   return (Date.now() - from) / 1000;
 }
 
+/** The question on a bench of ten thousand runs: from the first paint to a time, and from a typed temperature to its own. */
+export async function benchAsk(page, address, report) {
+  await page.goto('about:blank');
+  await page.goto(`${address}/ask`, { waitUntil: 'commit' });
+  await page.waitForFunction(() => /\d/.test(document.querySelector('[data-testid=time]')?.textContent ?? ''));
+  const first = await page.evaluate(
+    () => performance.now() - (performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? 0),
+  );
+  report('the question with ten thousand runs: from the first paint to a time', first, 'ms', 300);
+  const field = page.getByLabel(/^Temperature/).first();
+  await field.waitFor();
+  await page.waitForTimeout(6000);
+  const took = await page.evaluate(async () => {
+    const before = document.querySelector('[data-testid=time]').textContent;
+    const input = document.querySelector('input[aria-label^="Temperature"]');
+    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(input, '24');
+    const from = performance.now();
+    input.dispatchEvent(new Event('input', { bubbles: true }));
+    while (document.querySelector('[data-testid=time]').textContent === before && performance.now() - from < 5000)
+      await new Promise((resolve) => requestAnimationFrame(resolve));
+    return performance.now() - from;
+  });
+  report('  from a typed temperature to its time', took, 'ms', 300);
+}
+
 /** A bench of ten thousand runs against the demo's, in one run: first rows, nodes, filter, scrolling, import, learning. */
 export async function benchBig({ browser, address, load, report, longestTask }) {
   const { demoRecords } = await load('src/data/demo/demoRecords.ts');
@@ -156,6 +181,7 @@ export async function benchBig({ browser, address, load, report, longestTask }) 
   for (const view of views) small.push(await firstRowMs(page, address, view));
   report(`import of them, zip of ${megabytes(zip)} MB`, await importS(page, address, zip), 's', 8);
   report('  again, over a bench as large, which is copied for undo', await importS(page, address, zip), 's', 8);
+  await benchAsk(page, address, report);
   const memory = await page.evaluate(() => performance.memory?.usedJSHeapSize ?? 0);
   report('  page memory after it', memory / 1e6, 'MB', 400);
 
