@@ -591,7 +591,7 @@ test('amounts typed as people say them, in this jug: the litre follows, and nons
   await openDemo(page, '/brews/workbench?recipe=coffee-standard');
   const sheet = page.getByRole('table', { name: 'Ingredients' });
   const row = sheet.getByRole('row').filter({ hasText: 'Washing soda' }).first();
-  await row.getByRole('button', { name: /^type/ }).click();
+  await row.getByRole('button', { name: /^edit/ }).click();
   const field = page.getByLabel(/Washing soda.* in this jug/);
   await field.fill('3 spoons of it');
   await expect(page.getByText('Say whether it is a teaspoon or a tablespoon: 2 tsp, 1½ tbsp.')).toBeVisible();
@@ -617,7 +617,7 @@ test('a can and what goes into it, as a recipe for one jug: it opens again with 
   await page.locator('#bottleMl').fill('440');
   const inJug = async (name: RegExp, amount: string): Promise<void> => {
     const row = page.getByRole('table', { name: 'Ingredients' }).getByRole('row').filter({ hasText: name }).first();
-    await row.getByRole('button', { name: /^type/ }).click();
+    await row.getByRole('button', { name: /^edit/ }).click();
     await page.getByLabel(/ in this jug/).fill(amount);
     await page.keyboard.press('Enter');
   };
