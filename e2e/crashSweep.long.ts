@@ -80,10 +80,12 @@ test('a page killed at any press of a mixing comes back at that press or just be
 
 test('a form killed at any letter comes back with that letter', async ({ context }) => {
   test.setTimeout(300_000);
-  const text = 'WorkerClient the barograph, in a biscuit tin';
+  const text = 'Behind the barograph, in a biscuit tin';
   for (let letters = 4; letters <= text.length; letters += 8) {
     const page = await context.newPage();
     await page.goto('/rolls/new');
+    await expect(page.getByText('More', { exact: true })).toBeVisible();
+    if (!(await page.getByLabel('Note').isVisible())) await openMore(page);
     const note = page.getByLabel('Note');
     await note.fill('');
     // Faster than any hand.

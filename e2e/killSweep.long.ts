@@ -91,6 +91,7 @@ interface Place {
 
 /** What a new roll may be told besides; it stays open once something stands in it. */
 async function showMore(page: Page): Promise<void> {
+  await expect(page.getByText('More', { exact: true })).toBeVisible();
   if (!(await page.getByLabel('Note').isVisible())) await openMore(page);
 }
 
@@ -123,7 +124,7 @@ const places: readonly Place[] = [
     open: async (page) => {
       await openFact(page, 'When was it made?');
       if ((await page.getByLabel('The story').count()) === 0)
-        await page.getByRole('button', { name: 'A story', exact: true }).click();
+        await page.getByRole('button', { name: 'Something I was told', exact: true }).click();
     },
     label: 'The story',
     text: 'the summer when the bridge was built',
@@ -140,8 +141,9 @@ test('typing: thirty kills, everywhere that somebody types', async ({ baseURL })
   let before: (Place & { typed: string }) | null = null;
   const look = async (page: Page): Promise<void> => {
     if (before === null) return;
-    const { path, label, typed } = before;
+    const { path, open, label, typed } = before;
     await page.goto(path);
+    await open?.(page);
     const came = await expect(fieldOf(page, label))
       .toHaveValue(typed)
       .then(() => true)

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { unzipSync, zipSync } from 'fflate';
 import { chance } from '../src/core/testing/chance';
-import { openDemo, recordsOf } from './bench';
+import { openDemo, openMore, recordsOf } from './bench';
 
 /** How many files are made odd. */
 const FILES = 150;
@@ -155,6 +155,7 @@ test('the browser’s storage is full: told, the tank goes on, nothing typed is 
 
   // What is typed stays on the screen, and comes back.
   await page.goto('/rolls/new');
+  await openMore(page);
   await expect(page.getByLabel('Note')).toBeVisible();
   await full(true);
   await page.getByLabel('Note').fill('from the attic of the old station');
