@@ -30,7 +30,7 @@ describe('what the hands read', () => {
   });
   test('what comes next', () => {
     expect(nextWords(at(develop, 30), rinse)).toBe('to pour out, then rinse 1 of 3. Next turns in 0:30.');
-    expect(nextWords(at(develop, 605), rinse)).toBe('late; next: rinse 1 of 3.');
+    expect(nextWords(at(develop, 605), rinse)).toBe('Late. Next: rinse 1 of 3.');
     expect(nextWords(at(develop, 580), undefined)).toBe('to pour out, then hang it up.');
   });
 });

@@ -30,7 +30,7 @@ function withTurns(gesture: string, cue: AgitationCue): string {
 export function nextWords(view: StepView, nextStep: WetStep | undefined): string {
   const then = nextStep === undefined ? 'then hang it up' : `then ${nextStep.name.toLowerCase()}`;
   if (view.remainingS === Infinity) return `until it runs clear, ${then}.`;
-  if (view.over) return `late; ${then.replace('then', 'next:')}.`;
+  if (view.over) return `Late. ${then.replace('then', 'Next:')}.`;
   const turns = view.nextTurnS === null ? '' : ` Next turns in ${formatDuration(Math.ceil(view.nextTurnS))}.`;
   return `to pour out, ${then}.${turns}`;
 }
