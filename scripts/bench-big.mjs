@@ -136,26 +136,31 @@ async function saveS(page, address) {
 
 /** The question on a bench of ten thousand runs: from the first paint to a time, and from a typed temperature to its own. */
 export async function benchAsk(page, address, report) {
+  await page.addInitScript(() => {
+    const look = () => {
+      const seen = document.querySelector('[data-testid=time]');
+      if (seen !== null) window.sentenceMs ??= performance.now();
+      if (/\d/.test(seen?.textContent ?? '')) window.answerMs ??= performance.now();
+      if (window.answerMs === undefined) requestAnimationFrame(look);
+    };
+    requestAnimationFrame(look);
+  });
   await page.goto('about:blank');
   await page.goto(`${address}/ask`, { waitUntil: 'commit' });
-  await page.waitForFunction(() => /\d/.test(document.querySelector('[data-testid=time]')?.textContent ?? ''));
-  const first = await page.evaluate(
-    () => performance.now() - (performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? 0),
-  );
-  report('the question with ten thousand runs: from the first paint to a time', first, 'ms', 300);
-  const field = page.getByLabel(/^Temperature/).first();
+  await page.waitForFunction(() => window.answerMs !== undefined);
+  const first = await page.evaluate(() => window.answerMs - window.sentenceMs);
+  report('the question with ten thousand runs: from the sentence to a time', first, 'ms', 300);
+  const field = page.getByLabel('Temperature, °C');
   await field.waitFor();
-  await page.waitForTimeout(6000);
-  const took = await page.evaluate(async () => {
-    const before = document.querySelector('[data-testid=time]').textContent;
-    const input = document.querySelector('input[aria-label^="Temperature"]');
-    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(input, '24');
-    const from = performance.now();
-    input.dispatchEvent(new Event('input', { bubbles: true }));
-    while (document.querySelector('[data-testid=time]').textContent === before && performance.now() - from < 5000)
-      await new Promise((resolve) => requestAnimationFrame(resolve));
-    return performance.now() - from;
-  });
+  // The log is learned from first.
+  await page.waitForTimeout(40_000);
+  await field.focus();
+  await page.keyboard.press('Control+A');
+  const before = await page.getByTestId('time').textContent();
+  const from = await page.evaluate(() => performance.now());
+  await page.keyboard.type('24');
+  await page.waitForFunction((was) => document.querySelector('[data-testid=time]').textContent !== was, before);
+  const took = (await page.evaluate(() => performance.now())) - from;
   report('  from a typed temperature to its time', took, 'ms', 300);
 }
 
