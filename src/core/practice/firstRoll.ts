@@ -11,7 +11,7 @@ export interface FirstStep {
 }
 
 /** How much water a wash takes that is carried, by filling and pouring out, l for a tank of 300 ml. Source: common practice, no source. */
-const CARRIED_WASH_L = 2.5;
+export const CARRIED_WASH_L = 2.5;
 
 /**
  * The first roll in eight steps, from the shop to the drying line; then the roll that was found.

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { sodaForms, sodaFormIds } from '@/core/chemistry/sodas';
+import { CARRIED_WASH_L } from '@/core/practice/firstRoll';
 import { BenchDrawing } from '@/features/dark/BenchDrawing';
 import { ReelDrawing } from '@/features/dark/ReelDrawing';
 import {
@@ -135,7 +136,7 @@ export const subjects: readonly Subject[] = [
     drawing: <BucketDrift />,
     words: [
       'Nothing has to stay at 20 °C. The time is made for the temperature that you have, and readings during the run move its end.',
-      'A bucket of ten litres at the temperature of the brew hardly drifts within a quarter of an hour. The tank follows it late, so it is steadier still.',
+      'A bucket drifts by about a degree in a quarter of an hour. The tank that stands in it follows late, so it is steadier still; tell it what the thermometer says.',
       'Without a bath, work at the temperature of the room: let all liquids stand in it overnight. They need to be alike more than they need to be right.',
     ],
   },
@@ -147,7 +148,7 @@ export const subjects: readonly Subject[] = [
     drawing: <WashChanges />,
     words: [
       'Fill the tank, turn it five times, pour it out; fill, ten times; fill, twenty times. Each change takes out what had time to leave the film, and the last one must not be hurried.',
-      'For 35 mm that is a litre and a half with the rinse: carried from a well, it is enough. Running water from a tap uses ten times as much for the same.',
+      `For a tank of 300 ml that is about ${CARRIED_WASH_L} litres with one change more: carried from a well, it is enough.`,
       'A drop of wetting agent in the last water, distilled if yours is hard, and no wiping.',
     ],
   },
