@@ -5,8 +5,14 @@ import type { JudgedRun } from '@/core/run/judgedRun';
 import { database, type AetasDatabase } from './database';
 import { changedLines, countLines, lastRevision } from './shards';
 
-/** A bench with more runs than this lets the page read first: what it learns from takes the database for seconds. Source: our choice. */
+/** A log with more runs than this takes seconds to read and to fit. Source: our choice, by timing. */
 const LONG_LOG = 1000;
+
+/** Whether the bench has a log that takes seconds to learn from: then the page goes first. */
+export async function isLongLog(): Promise<boolean> {
+  return (await database().runs.count()) > LONG_LOG;
+}
+
 /** For how long, ms. */
 const PAGE_FIRST_MS = 1000;
 
@@ -33,7 +39,7 @@ export function feedLearning(onChange: OnLearning): () => void {
   const look = async (): Promise<void> => {
     if (stopped) return;
     const db = database();
-    if (since.rolls < 0 && (await db.runs.count()) > LONG_LOG) {
+    if (since.rolls < 0 && (await isLongLog())) {
       await new Promise((resolve) => setTimeout(resolve, PAGE_FIRST_MS));
       if (stopped) return;
     }

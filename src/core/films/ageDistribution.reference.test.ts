@@ -39,6 +39,13 @@ describe('age as a distribution', () => {
     const lnSd = Math.log(storageFactor(23, false) / storageFactor(19, false)) / 2;
     expect(at(1)).toBeCloseTo(30 * Math.exp(lnSd), 9);
   });
+  test('it has no corners, at which a fit would stop', () => {
+    const { at } = ageDistribution(window(1940, 2010, 3));
+    for (let position = -2.9; position < 2.9; position += 0.05) {
+      const [before, after] = [at(position) - at(position - 1e-4), at(position + 1e-4) - at(position)];
+      expect(Math.abs(after - before)).toBeLessThan(1e-2 * (before + after) + 1e-9);
+    }
+  });
   test('its quantiles are those of a brute mixture of years and places', () => {
     const luck = chance(5);
     const lnSd = Math.log(storageFactor(24, false) / storageFactor(18, false)) / 2;

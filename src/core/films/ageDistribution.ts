@@ -1,3 +1,4 @@
+import { hermite, steffenSlope } from '../inference/monotoneCurve';
 import { normalCumulative } from '../inference/normalCumulative';
 import { normalQuantile } from '../inference/normalQuantile';
 import type { FilmAge } from './ageSchema';
@@ -17,8 +18,13 @@ export interface AgeDistribution {
   calendarYears: number;
 }
 
-/** Positions at which the quantiles are tabulated: they are read by straight lines between. */
-const POSITIONS = Float64Array.from({ length: 61 }, (_, index) => -3 + index / 10);
+/** Positions at which the quantiles are tabulated: they are read by a smooth curve between. */
+const FIRST = -3;
+const STEPS_IN_ONE = 4;
+const POSITIONS = Float64Array.from(
+  { length: 1 - 2 * FIRST * STEPS_IN_ONE },
+  (_, index) => FIRST + index / STEPS_IN_ONE,
+);
 const PROBABILITIES = POSITIONS.map((position) => normalCumulative(position));
 
 /** Equal strips of probability by which a normal doubt is mixed in. Source: our choice: 3 % of the quantiles at the most. */
@@ -133,9 +139,10 @@ function distributionOf(possible: readonly Possible[]): AgeDistribution {
     )
     .sort((a, b) => a.value - b.value);
   const table = quantilesOf(mixed, PROBABILITIES);
+  const at = curveOf(table);
   return {
-    at: (position) => between(table, position),
-    medianRoomYears: between(table, 0),
+    at,
+    medianRoomYears: at(0),
     inDoubt: (table.at(-1) ?? 0) > (table[0] as number),
     calendarYears,
   };
@@ -172,10 +179,25 @@ function quantileOf(sorted: readonly Weighed[], p: number): number {
   return quantilesOf(sorted, Float64Array.of(p))[0] as number;
 }
 
-/** Reads a table over the positions by straight lines; beyond its ends it goes on as at the ends. */
-function between(table: Float64Array, position: number): number {
-  const at = (position + 3) * 10;
-  const below = Math.max(0, Math.min(table.length - 2, Math.floor(at)));
-  const low = table[below] as number;
-  return Math.max(0, low + (at - below) * ((table[below + 1] ?? low) - low));
+/**
+ * Reads a table over the positions by a smooth curve that rises where it does, and goes on straight beyond its ends.
+ * Corners would stop a fit of many rolls short of its minimum.
+ */
+function curveOf(table: Float64Array): (position: number) => number {
+  const last = table.length - 1;
+  const value = (index: number): number => table[index] as number;
+  // Slopes per step of the table.
+  const slopes = table.map((_, index) => {
+    if (index === 0) return value(1) - value(0);
+    if (index === last) return value(last) - value(last - 1);
+    return steffenSlope(value(index) - value(index - 1), value(index + 1) - value(index));
+  });
+  const slope = (index: number): number => slopes[index] as number;
+  return (position) => {
+    const at = (position - FIRST) * STEPS_IN_ONE;
+    if (at <= 0) return Math.max(0, value(0) + at * slope(0));
+    if (at >= last) return value(last) + (at - last) * slope(last);
+    const below = Math.min(last - 1, Math.floor(at));
+    return hermite(at - below, value(below), value(below + 1), slope(below), slope(below + 1));
+  };
 }

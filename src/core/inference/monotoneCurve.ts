@@ -23,7 +23,7 @@ export function monotoneCurve(xs: readonly number[], ys: readonly number[]): Mon
     if (index === count - 1) return endSlope(secant(count - 2), secant(count - 3), width(count - 2), width(count - 3));
     const [before, after] = [secant(index - 1), secant(index)];
     const parabola = (before * width(index) + after * width(index - 1)) / (width(index - 1) + width(index));
-    return (Math.sign(before) + Math.sign(after)) * Math.min(Math.abs(before), Math.abs(after), Math.abs(parabola) / 2);
+    return heldSlope(before, after, parabola);
   });
   const pieceOf = (at: number): number => {
     let piece = 0;
@@ -48,6 +48,36 @@ export function monotoneCurve(xs: readonly number[], ys: readonly number[]): Mon
       return slope + u * (2 * b + 3 * u * a);
     },
   };
+}
+
+/**
+ * Slope at a point in the middle of two that are as far away: no hump, whatever they are.
+ * @param before rise from the point before, per step
+ * @param after rise to the point after, per step
+ * @returns the slope per step. Source: Steffen 1990, equation 11
+ */
+export function steffenSlope(before: number, after: number): number {
+  return heldSlope(before, after, (before + after) / 2);
+}
+
+function heldSlope(before: number, after: number, parabola: number): number {
+  return (Math.sign(before) + Math.sign(after)) * Math.min(Math.abs(before), Math.abs(after), Math.abs(parabola) / 2);
+}
+
+/**
+ * A cubic between two points a step apart.
+ * @param share place between them, 0 to 1
+ * @param from value at the first
+ * @param to value at the second
+ * @param fromSlope slope at the first, per step
+ * @param toSlope slope at the second, per step
+ * @returns the value. Source: cubic Hermite interpolation (textbook)
+ */
+export function hermite(share: number, from: number, to: number, fromSlope: number, toSlope: number): number {
+  const rise = to - from;
+  const b = 3 * rise - 2 * fromSlope - toSlope;
+  const a = fromSlope + toSlope - 2 * rise;
+  return from + share * (fromSlope + share * (b + share * a));
 }
 
 /** Slope at an end: that of the parabola through three points, held so that the piece stays monotone. */

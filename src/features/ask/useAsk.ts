@@ -4,6 +4,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { askFromFragment, askToFragment, firstAsk, type Ask } from '@/core/plan/ask';
 import type { AskAnswer } from '@/core/plan/askAnswer';
 import type { Brew } from '@/core/records/records';
+import { learnedNow } from '@/features/learning/learnedStore';
 import { useLearned } from '@/features/learning/useLearned';
 import { coreWorker } from '@/workers/core';
 import { unreadWords } from './askWords';
@@ -48,44 +49,57 @@ export interface Answered {
   answer: AskAnswer | null;
   /** Whether it is for the question as it stands, with all that the log has taught. */
   current: boolean;
-  /** Whether the log is still being read. */
+  /** Whether the answer is without the log, or a part of it, since that is still being read. */
   reading: boolean;
   failed: string | null;
 }
 
+/** How long a question waits for a long log before it is answered without it, ms. Source: our choice. */
+const PATIENCE_MS = 80;
+
 /**
- * Asks for the answer beside the page.
+ * Asks for the answer beside the page. While a long log is being fitted, which takes seconds, the page answers by itself,
+ * without the log.
  * @param first the answer to the first question, as the server knew it
  */
 export function useAskAnswer(ask: Ask, jugs: readonly Brew[], nowMs: number, first: AskAnswer | null): Answered {
   const learned = useLearned();
   const isFirst = askToFragment(ask) === askToFragment(firstAsk);
-  const [found, setFound] = useState<{ key: string; answer: AskAnswer | null } | null>(
-    isFirst && first !== null ? { key: '', answer: first } : null,
+  const [found, setFound] = useState<{ key: string; answer: AskAnswer | null; withoutLog: boolean } | null>(
+    isFirst && first !== null ? { key: '', answer: first, withoutLog: false } : null,
   );
   const [failed, setFailed] = useState<string | null>(null);
   const key = JSON.stringify([ask, learned?.revision ?? null]);
   useEffect(() => {
     let stale = false;
     const [asked] = JSON.parse(key) as [Ask];
+    const impatient = setTimeout(() => {
+      if (learnedNow()?.long !== true) return;
+      void import('@/core/plan/askAnswer').then((core) => {
+        if (!stale) setFound({ key, answer: core.askAnswer(asked, jugs, nowMs), withoutLog: true });
+      });
+    }, PATIENCE_MS);
     coreWorker()
       .ask(asked, jugs, nowMs)
       .then((answer) => {
         if (stale) return;
-        setFound({ key, answer });
+        stale = true;
+        setFound({ key, answer, withoutLog: false });
         setFailed(null);
       })
       .catch((error: unknown) => {
         if (!stale) setFailed(error instanceof Error ? error.message : 'The estimate stopped for an unknown reason.');
-      });
+      })
+      .finally(() => clearTimeout(impatient));
     return () => {
       stale = true;
+      clearTimeout(impatient);
     };
   }, [key, jugs, nowMs]);
   return {
     answer: found?.answer ?? null,
     current: found !== null && (found.key === key || (isFirst && found.key === '')),
-    reading: learned?.all !== true,
+    reading: learned?.all !== true || found?.withoutLog === true,
     failed,
   };
 }

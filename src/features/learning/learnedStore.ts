@@ -1,4 +1,4 @@
-import { feedLearning } from '@/data/learningFeed';
+import { feedLearning, isLongLog } from '@/data/learningFeed';
 import { keepStart, readStart } from '@/data/learningStart';
 import { coreWorker, onCoreWithoutWorker } from '@/workers/core';
 
@@ -11,19 +11,22 @@ const PAGE_FIRST_MS = 100;
 /** After what time the fit is kept, ms: by then it was asked for, and this waits for its end. */
 const KEEP_MS = 2000;
 
-/** What the worker knows: `revision` grows with each change; `all` once everything was told. */
+/** What the worker knows: `revision` grows with each change; `all` once everything was told; `long` for a log whose fit takes seconds. */
 export interface Learned {
   revision: number;
   all: boolean;
+  long: boolean;
 }
+
+let long = false;
 
 let told: Learned | null = null;
 let stop: (() => void) | null = null;
 let keeping: ReturnType<typeof setTimeout> | undefined;
 const listeners = new Set<() => void>();
 
-function tell(next: Learned): void {
-  told = next;
+function tell(next: Omit<Learned, 'long'>): void {
+  told = { ...next, long };
   for (const listener of listeners) listener();
 }
 
@@ -43,6 +46,11 @@ async function keepValues(): Promise<void> {
   if (values !== null) await keepStart(values);
 }
 
+async function lookAtLength(): Promise<void> {
+  long = await isLongLog().catch(() => long);
+  if (told !== null && told.long !== long) tell(told);
+}
+
 function startFeed(): void {
   const nowYear = new Date().getFullYear();
   setTimeout(() => {
@@ -50,12 +58,14 @@ function startFeed(): void {
   }, PATIENCE_MS);
   let ended: (() => void) | null = null;
   const begin = setTimeout(() => {
+    void lookAtLength();
     let begun: Promise<void> | null = null;
     ended = feedLearning(async (change, last) => {
       begun ??= readStart().then((values) => (values === null ? undefined : coreWorker().begin(values)));
       await begun;
       await coreWorker().learn(change, nowYear, last);
       if (!last) return;
+      await lookAtLength();
       tell({ revision: (told?.revision ?? 0) + 1, all: true });
       clearTimeout(keeping);
       keeping = setTimeout(() => void keepValues(), KEEP_MS);
