@@ -102,7 +102,7 @@ test('a developer is found by its bottle, and a roll by another word for the sam
   await page.getByRole('searchbox').fill('stout');
   await expect(page.getByRole('status')).toContainText(/^[1-9]\d* of/);
   await page.getByRole('searchbox').fill('zinc');
-  await expect(page.getByRole('status')).toContainText('No run has these words');
+  await expect(page.getByRole('status')).toContainText('No run is like that');
 });
 
 test('two runs side by side: what differs is marked, and how each came out is drawn', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { USE_TIME, addRoll, openDemo, openFact, openStage, recordsOf } from './bench';
+import { USE_TIME, addRoll, choose, openDemo, openFact, openStage, openWhy, recordsOf } from './bench';
 
 test('one stage is open, its address is its own, and a time that is set opens the next one with the focus on its heading', async ({
   page,
@@ -124,4 +124,54 @@ test('on a first run the tank says at each bath what it is for', async ({ page }
   await page.goto('/rolls/portraits#run');
   await page.getByRole('button', { name: 'Go to the tank' }).click();
   await expect(page.getByTestId('first-run')).toContainText('Plain water');
+});
+
+test('rolls of an evening change places by dragging and by keys', async ({ page }) => {
+  await openDemo(page, '/evening');
+  const rolls = page.getByRole('group', { name: 'Rolls, in the order of the evening' });
+  await rolls.getByRole('checkbox').first().check();
+  await rolls.getByRole('checkbox').nth(1).check();
+  const names = (): Promise<string[]> => rolls.getByRole('listitem').locator('label').allInnerTexts();
+  const [first = '', second = ''] = await names();
+  const grip = (name: string) => rolls.getByRole('button', { name: `Move ${name}`, exact: true });
+  await grip(second).dragTo(grip(first), { steps: 8 });
+  await expect.poll(names).toEqual([second, first]);
+  await grip(second).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(`${second} is picked up.`)).toBeAttached();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText(`${second} is in the place of ${first}.`)).toBeAttached();
+  await page.keyboard.press('Space');
+  await expect.poll(names).toEqual([first, second]);
+});
+
+test('charts are printed in the colours of the day, whatever the light', async ({ page }) => {
+  await page.addInitScript(() => localStorage.setItem('aetas.light', 'safe'));
+  await openDemo(page, '/rolls/tin-3');
+  await openWhy(page);
+  const canvas = page.locator('#why canvas').first();
+  await expect(canvas).toBeVisible();
+  const green = (): Promise<number> =>
+    canvas.evaluate((element: HTMLCanvasElement) => {
+      const { width, height } = element;
+      const { data } = element.getContext('2d')?.getImageData(0, 0, width, height) ?? { data: [] };
+      let most = 0;
+      for (let at = 0; at < data.length; at += 4) most = Math.max(most, data[at + 1] ?? 0);
+      return most;
+    });
+  expect(await green()).toBe(0);
+  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+  await expect.poll(green).toBeGreaterThan(100);
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await expect.poll(green).toBe(0);
+});
+
+test('the log shows the runs of one developer', async ({ page }) => {
+  await openDemo(page, '/log');
+  const count = page.locator('main p[role=status]');
+  await expect(count).toHaveText('13 of 13 runs');
+  await choose(page, 'Runs in', 'p-Aminophenol concentrate 1+50');
+  await expect(count).toHaveText(/^[1-5] of 13 runs$/);
+  await page.getByRole('searchbox').fill('crisp');
+  await expect(count).toHaveText('1 of 13 runs');
 });

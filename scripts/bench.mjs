@@ -277,10 +277,11 @@ async function benchBrowser() {
     const { files, sizeKb } = await firstLoad(address);
     report(`Bench route: first-load JavaScript, gzipped, ${files} files`, sizeKb, 'kB', FIRST_LOAD_LIMIT_KB);
 
-    const browser = await chromium.launch({
+    const options = {
       executablePath: ensureChromium(),
       args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-    });
+    };
+    const browser = await chromium.launch(options);
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.addInitScript(() => localStorage.setItem('aetas.bench', 'demo'));
     await page.goto(`${address}/rolls/tin-3`);
@@ -319,7 +320,7 @@ async function benchBrowser() {
     });
     report('a 12-megapixel photograph: longest task over 50 ms, 0 for none', photo, 'ms', 50);
     await benchStrip({ page, address, report, longestTask });
-    await benchBig({ browser, address, load, report, longestTask });
+    await benchBig({ options, address, load, report, longestTask });
     await browser.close();
   } finally {
     server.kill();

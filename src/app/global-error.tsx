@@ -8,7 +8,7 @@ export default function GlobalError({ error, reset }: { error: Error; reset: () 
   return (
     <html lang="en" data-light="day">
       <body>
-        <main className="mx-auto max-w-[1280px] px-4 py-6 sm:px-10">
+        <main className="mx-auto frame px-4 py-6 sm:px-10">
           <Broken error={error} retry={reset} />
         </main>
       </body>

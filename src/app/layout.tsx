@@ -39,7 +39,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <StorageNotice />
         <Rail />
         <BenchGate>
-          <main id="main" className="mx-auto max-w-[1280px] px-4 py-6 sm:px-10">
+          <main id="main" className="mx-auto frame px-4 py-6 sm:px-10">
             {children}
           </main>
         </BenchGate>

@@ -18,7 +18,7 @@ export function HoldButton({ hold, onPress, disabled, className, children }: Hol
   return (
     <button
       type="button"
-      className={classes('act relative touch-none overflow-hidden border-dashed select-none', className)}
+      className={classes('act relative touch-none overflow-hidden border-4 border-double select-none', className)}
       disabled={disabled}
       onPointerDown={(event) => {
         if (event.button === 0) start();

@@ -2,10 +2,11 @@
 
 import { Chart, Filler, LineController, LineElement, PointElement, type ChartDataset } from 'chart.js';
 import { useEffect, useMemo, useRef } from 'react';
-import { currentInks, paperOptions, type Inks } from './graphPaper';
+import { currentInks, inksOnPaper, paperOptions, type Inks } from './graphPaper';
 import { chartFile, chartFileKinds, type ChartFileKind } from './chartFiles';
 import { download } from './download';
 import { useLight } from './light';
+import { usePrinting } from './usePrinting';
 import { PaperScale, paperPlugin } from './standingPaper';
 
 Chart.register(LineController, LineElement, PointElement, PaperScale, Filler);
@@ -45,10 +46,11 @@ interface PaperChartProps {
 /** Curves on graph paper. The chart is made once for a light; new figures only redraw it. */
 export function PaperChart({ label, name, heightPx, x, y, lines, marks }: PaperChartProps) {
   const light = useLight();
+  const printing = usePrinting();
   const canvas = useRef<HTMLCanvasElement>(null);
   const chart = useRef<Chart<'line'> | null>(null);
   const draw = useRef(marks);
-  const inks = useMemo(() => currentInks(light), [light]);
+  const inks = useMemo(() => (printing ? inksOnPaper() : currentInks(light)), [light, printing]);
   useEffect(() => {
     draw.current = marks;
   }, [marks]);

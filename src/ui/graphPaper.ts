@@ -18,7 +18,21 @@ export interface Inks {
  * @param light the light at hand; the page already stands in it
  */
 export function currentInks(light: Light): Inks {
-  const style = getComputedStyle(document.querySelector(`[data-light='${light}']`) ?? document.documentElement);
+  return inksOf(document.querySelector(`[data-light='${light}']`) ?? document.documentElement);
+}
+
+/** Inks for paper, where it is day whatever the light on the screen. Browser only. */
+export function inksOnPaper(): Inks {
+  const probe = document.createElement('i');
+  probe.className = 'day-inks';
+  document.body.append(probe);
+  const inks = inksOf(probe);
+  probe.remove();
+  return inks;
+}
+
+function inksOf(element: Element): Inks {
+  const style = getComputedStyle(element);
   const read = (name: string): string => style.getPropertyValue(`--${name}`).trim();
   return {
     ink: read('ink'),

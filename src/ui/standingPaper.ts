@@ -8,10 +8,10 @@ declare module 'chart.js' {
 }
 
 /** Paper, grid, axes and their names of each chart, as they were drawn last: they stand while its curves move. */
-const standing = new WeakMap<Chart, HTMLCanvasElement>();
+const standing = new WeakMap<object, HTMLCanvasElement>();
 
 /** Whether a chart draws on its canvas at this moment, and not into a file. */
-function drawsOnCanvas(chart: Chart): boolean {
+function drawsOnCanvas(chart: Pick<Chart, 'ctx' | 'canvas'>): boolean {
   return chart.ctx === chart.canvas.getContext('2d');
 }
 

@@ -32,15 +32,16 @@ export const eveningFormSchema = z.object({
 export type EveningForm = z.infer<typeof eveningFormSchema>;
 
 /**
- * The order of an evening with one roll a place earlier.
+ * The order of an evening with one roll in the place of another; those between make room.
  * @param order ids in their order
- * @param at index of the roll; 1 or more
+ * @param id the roll that moves
+ * @param place the roll whose place it takes
  */
-export function oneEarlier(order: readonly string[], at: number): string[] {
-  const moved = order[at];
-  if (moved === undefined || at < 1) return [...order];
-  const rest = order.filter((_, index) => index !== at);
-  return [...rest.slice(0, at - 1), moved, ...rest.slice(at - 1)];
+export function movedTo(order: readonly string[], id: string, place: string): string[] {
+  const at = order.indexOf(place);
+  if (at < 0 || !order.includes(id)) return [...order];
+  const rest = order.filter((other) => other !== id);
+  return [...rest.slice(0, at), id, ...rest.slice(at)];
 }
 
 /** How long other baths take to their temperature in a basin, and a film to be loaded, min. Source: common practice, no source. */

@@ -63,6 +63,14 @@ describe('a brew tried for a roll', () => {
       developer: { kind: 'improvised' },
     });
   });
+  test('it says what the roll’s own plan has otherwise', () => {
+    const plan = initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition });
+    const planned = (targetC: number, planDraft: unknown) =>
+      brewTrial({ ...found, planDraft }, sheetFor('coffee-standard', { targetC }), NOW)?.planned;
+    expect(planned(20, plan)).toEqual({ otherDeveloper: false, temperatureC: null });
+    expect(planned(18, plan)).toEqual({ otherDeveloper: false, temperatureC: 20 });
+    expect(planned(20, { ...plan, agentPerL: 20 })).toEqual({ otherDeveloper: true, temperatureC: null });
+  });
   test('a thimbleful gets its time all the same', () =>
     expect(timeOf('coffee-standard', { bottleMl: 20 })).toBeGreaterThan(5));
   test('what develops no film gets none: a bath, the control, a brew without alkali, boiling water', () => {

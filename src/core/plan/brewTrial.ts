@@ -19,6 +19,8 @@ export interface BrewTrial {
   request: EstimateRequest;
   /** Pieces of evidence that are switched off for this roll. */
   muted: readonly string[];
+  /** What the roll's own plan has otherwise, for which its page shows another time. */
+  planned: { otherDeveloper: boolean; temperatureC: number | null };
 }
 
 /** Volumes that the estimator takes; a fresh brew's volume hardly moves its time. */
@@ -58,5 +60,13 @@ export function brewTrial(
     brewId: null,
   };
   const request = estimateRequestFor(roll, stock, choices, null, nowMs);
-  return { request: { ...request, ...(mixingLnSd === null ? {} : { mixingLnSd }) }, muted: choices.muted };
+  const own = readPlanForm(typed, roll, []);
+  return {
+    request: { ...request, ...(mixingLnSd === null ? {} : { mixingLnSd }) },
+    muted: choices.muted,
+    planned: {
+      otherDeveloper: !own.ok || JSON.stringify(own.value.developer) !== JSON.stringify(developer),
+      temperatureC: read.value.temperatureC === batch.targetC ? null : read.value.temperatureC,
+    },
+  };
 }

@@ -7,7 +7,8 @@ const DAY_MS = 24 * HOUR_MS;
 
 /**
  * A bench of somebody who has developed for a lifetime, for benchmarks: every finished roll of a small bench over and over,
- * with other names, days, temperatures and grades, on top of what the small bench has in hand.
+ * with other names and days, and with temperatures and grades as near the first as a hand and an eye come, on top of what the
+ * small bench has in hand.
  * @param small a bench with finished rolls; the demo's, as a rule
  * @param runs number of runs
  * @param stocks number of films; a multiple of the finished rolls of the small bench
@@ -31,7 +32,7 @@ export function bigBench(small: Records, runs: number, stocks: number): Records 
     const { verdict, run, roll, plan } = finished[index % finished.length] as (typeof finished)[number];
     const laterMs = -index * DAY_MS + Math.round(luck.uniform(0, 8) * HOUR_MS);
     const ids = { roll: `big-roll-${index}`, plan: `big-plan-${index}`, run: `big-run-${index}` };
-    const temperatureC = Math.round(luck.uniform(180, 230)) / 10;
+    const temperatureC = Math.round(10 * (run.temperatureC + luck.uniform(-0.5, 0.5))) / 10;
     const at = (ms: number): number => Math.max(0, ms + laterMs);
     const moved = <T extends { createdMs: number; updatedMs: number }>(record: T): T => ({
       ...record,
@@ -56,7 +57,7 @@ export function bigBench(small: Records, runs: number, stocks: number): Records 
       id: `big-verdict-${index}`,
       runId: ids.run,
       rollId: ids.roll,
-      contrast: Math.max(-2, Math.min(2, Math.round(0.9 * luck.normal()))),
+      contrast: Math.max(-2, Math.min(2, Math.round(verdict.contrast + 0.5 * luck.normal()))),
     });
   }
   return big;

@@ -51,7 +51,7 @@ export default function AskView({ first, empty }: AskViewProps) {
   const { ask, change, unread } = useAsk();
   const answered = useAskAnswer(ask, jugs, nowMs, first);
   return (
-    <div className="mx-auto max-w-[1120px] pt-2 sm:pt-8">
+    <div className="pt-2 sm:pt-8">
       <h1 className="sr-only">How long in this?</h1>
       {unread !== null && (
         <p role="alert" className="mb-4 max-w-[70ch] border-l-4 border-heat pl-3">

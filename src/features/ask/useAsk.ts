@@ -55,7 +55,7 @@ export interface Answered {
 }
 
 /** How long a question waits for a long log before it is answered without it, ms. Source: our choice. */
-const PATIENCE_MS = 80;
+const PATIENCE_MS = 30;
 
 /**
  * Asks for the answer beside the page. While a long log is being fitted, which takes seconds, the page answers by itself,

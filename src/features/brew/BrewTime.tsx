@@ -83,6 +83,7 @@ export function BrewTime({
                   : `${formatMinutes(band.lowMin)} to ${formatMinutes(band.highMin)} at`}{' '}
                 {formatQuantity(trial.request.temperatureC, 'temperature', units)}
               </span>
+              <PlannedOtherwise planned={trial.planned} units={units} />
             </>
           )}
         </span>
@@ -92,6 +93,15 @@ export function BrewTime({
       </div>
     </section>
   );
+}
+
+/** Why the roll's own page shows another time than the workbench. */
+function PlannedOtherwise({ planned, units }: Pick<BrewTrial, 'planned'> & { units: UnitChoice }) {
+  const { otherDeveloper, temperatureC } = planned;
+  const at = temperatureC === null ? null : `at ${formatQuantity(temperatureC, 'temperature', units)}`;
+  const ways = [otherDeveloper ? 'in another developer' : null, at].filter((way) => way !== null);
+  if (ways.length === 0) return null;
+  return <span className="block text-ink2">Its own page has another time: it is planned {ways.join(', ')}.</span>;
 }
 
 /** Asks the worker for the estimate of a trial; the last answer stays while the next is under way. */

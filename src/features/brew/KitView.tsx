@@ -55,7 +55,7 @@ function KitForm({ settings }: { settings: Settings }) {
     />
   );
   return (
-    <div className="max-w-[760px] space-y-7">
+    <div className="measure space-y-7">
       <div>
         <h1>Kit and devices</h1>
         <p className="mt-1 text-ink2">

@@ -60,7 +60,7 @@ function MixSheet({ mix }: { mix: Mix }) {
       .catch(() => undefined);
   const { step } = progress;
   return (
-    <div className="mx-auto max-w-[860px]">
+    <div className="mx-auto measure">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
         <h1 className="text-[20px]">{mix.batch.recipeName}</h1>
         <p className="text-[14px] text-ink2">

@@ -39,7 +39,7 @@ export function LightsOut({ rollId }: { rollId: string }) {
   const card = lightsOutCard(roll.formatId, roll.condition, usual ? tank : odd);
   if (mode !== 'card') return <DarkRun card={card} dark={mode === 'dark'} onEnd={() => setMode('card')} />;
   return (
-    <div className="max-w-[860px]">
+    <div className="measure">
       <p className="no-print text-[13px] text-ink2">
         <Link href={`/rolls/${encodeURIComponent(rollId)}`}>{roll.label}</Link>
       </p>

@@ -50,7 +50,7 @@ export function Diagnosis({ dossier, verdict }: { dossier: RollDossier; verdict:
   const asked = nextQuestion(answers);
   if (first === undefined) return null;
   return (
-    <section aria-labelledby="diagnosis" className="mt-6 max-w-[860px] border-t-2 border-ink pt-3">
+    <section aria-labelledby="diagnosis" className="mt-6 measure border-t-2 border-ink pt-3">
       <h2 id="diagnosis">
         {first.probability >= LIKELY ? `Likely: ${lowerFirst(causes[first.id].name)}` : 'What went wrong?'}
       </h2>

@@ -15,7 +15,7 @@ export function EveningStrip({ evening, lanes, nowMin, clock }: EveningStripProp
   const { firstMin, lastMin, pxPerMin, heightPx, marks, columns } = eveningLayout(evening.items, lanes);
   const topOf = (minute: number): number => (minute - firstMin) * pxPerMin;
   return (
-    <div data-testid="evening-strip" className="max-w-[900px]">
+    <div data-testid="evening-strip" className="measure">
       <div aria-hidden className="flex pl-[52px] text-[14px] font-[620]">
         {lanes.map(({ lane, name }) => (
           <span key={lane} className="min-w-0 flex-1 truncate pr-2">
@@ -64,7 +64,7 @@ function Item({
         className={classes(
           'absolute w-2 border [print-color-adjust:exact]',
           item.what.startsWith('Develop') ? 'border-ink bg-ink' : 'border-edge bg-band',
-          item.id.endsWith(' hang') && 'border-dashed bg-transparent',
+          item.id.endsWith(' hang') && 'bg-transparent',
         )}
         style={{ top: topPx, height: heightPx, left: 3 + deep * 10 }}
       />

@@ -5,7 +5,6 @@ import Link from 'next/link';
 import { planEvening, type Evening, type EveningItem } from '@/core/evening/evening';
 import {
   eveningFormSchema,
-  oneEarlier,
   dayOf,
   eveningZeroMs,
   readEveningForm,
@@ -25,6 +24,7 @@ import { Field } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { useNow } from '@/ui/useNow';
 import { EveningStrip } from './EveningStrip';
+import { RollOrder } from './RollOrder';
 import { clockTime, problemWords, shiftWords } from './eveningWords';
 
 const reelOptions = (Object.keys(reels) as ReelId[]).map((value) => ({ value, name: reels[value].name }));
@@ -165,59 +165,6 @@ function EveningPlan({ bench, form, change, nowMs }: EveningPlanProps) {
   );
 }
 
-interface RollOrderProps {
-  ready: readonly { id: string; label: string; begunMin: number | null }[];
-  order: readonly string[];
-  onOrder: (order: string[]) => void;
-}
-
-/** Which rolls go tonight, and in which order. */
-function RollOrder({ ready, order, onOrder }: RollOrderProps) {
-  const chosen = order.filter((id) => ready.some((roll) => roll.id === id));
-  const sorted = [...ready].sort((a, b) => place(chosen, a.id) - place(chosen, b.id));
-  return (
-    <fieldset>
-      <legend className="font-[620]">Rolls, in the order of the evening</legend>
-      <ul className="mt-1">
-        {sorted.map(({ id, label, begunMin }) => {
-          const at = chosen.indexOf(id);
-          return (
-            <li key={id} className="flex items-center gap-3 border-t border-hair py-1">
-              <label className="flex min-h-9 min-w-0 flex-1 cursor-pointer items-center gap-2.5">
-                <input
-                  type="checkbox"
-                  className="size-5"
-                  checked={at >= 0}
-                  onChange={(event) =>
-                    onOrder(event.target.checked ? [...chosen, id] : chosen.filter((other) => other !== id))
-                  }
-                />
-                <span className="truncate">{label}</span>
-                {begunMin !== null && <span className="text-ink2">in the tank</span>}
-              </label>
-              {at > 0 && (
-                <button
-                  type="button"
-                  className="act-plain"
-                  aria-label={`Move ${label} up`}
-                  onClick={() => onOrder(oneEarlier(chosen, at))}
-                >
-                  Move up
-                </button>
-              )}
-            </li>
-          );
-        })}
-      </ul>
-    </fieldset>
-  );
-}
-
-function place(chosen: readonly string[], id: string): number {
-  const at = chosen.indexOf(id);
-  return at < 0 ? chosen.length : at;
-}
-
 /** What the plan moved by itself, and what it could not mend. */
 function Moved({ evening: { shifts, problems } }: { evening: Evening }) {
   if (shifts.length + problems.length === 0) return null;
@@ -248,7 +195,7 @@ function Times({
   names: ReadonlyMap<EveningItem['lane'], string>;
 }) {
   return (
-    <table className="mt-5 w-full max-w-[720px] text-left">
+    <table className="mt-5 w-full measure text-left">
       <caption className="text-left font-[620]">Minute by minute</caption>
       <tbody>
         {evening.items.map((item) => (

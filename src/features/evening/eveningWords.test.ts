@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, test } from 'vitest';
-import { dayOf, eveningZeroMs, oneEarlier, readEveningForm, type EveningForm } from '@/core/evening/eveningForm';
+import { dayOf, eveningZeroMs, movedTo, readEveningForm, type EveningForm } from '@/core/evening/eveningForm';
 import { eveningRoll } from '@/core/evening/eveningWish';
 import type { Plan, Roll } from '@/core/records/records';
 import { clockTime, problemWords, shiftWords } from './eveningWords';
@@ -26,9 +26,9 @@ describe('an evening as typed', () => {
     expect(readEveningForm({ ...form, ...part }, ZERO)).toMatchObject({ ok: false, problems: [{ path }] }),
   );
   test('a roll goes one place earlier, and the first stays', () => {
-    expect(oneEarlier(['a', 'b', 'c'], 2)).toEqual(['a', 'c', 'b']);
-    expect(oneEarlier(['a', 'b'], 0)).toEqual(['a', 'b']);
-    expect(oneEarlier(['a', 'b'], 9)).toEqual(['a', 'b']);
+    expect(movedTo(['a', 'b', 'c'], 'c', 'b')).toEqual(['a', 'c', 'b']);
+    expect(movedTo(['a', 'b', 'c'], 'a', 'c')).toEqual(['b', 'c', 'a']);
+    expect(movedTo(['a', 'b'], 'a', 'gone')).toEqual(['a', 'b']);
   });
   test('a roll without a pinned time does not come', () => {
     const roll = { id: 'x', label: 'x', formatId: '120' } as Roll;

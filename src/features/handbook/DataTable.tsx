@@ -16,7 +16,7 @@ export function DataTable({
       <h2 id={id}>{title}</h2>
       <p className="mt-1 max-w-[70ch] text-[13px] text-ink2">{note}</p>
       <div className="mt-2 overflow-x-auto" role="group" aria-label={`${title}, as a table`} tabIndex={0}>
-        <table className="w-full max-w-[900px] border-collapse">
+        <table className="w-full measure border-collapse">
           <thead>
             <tr className="align-bottom text-[13px] text-ink2">
               {head.map((name, column) => (

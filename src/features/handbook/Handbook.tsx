@@ -41,7 +41,7 @@ export function Handbook() {
       </section>
       <section aria-labelledby="terms">
         <h2 id="terms">Terms</h2>
-        <dl className="mt-2 max-w-[900px]">
+        <dl className="mt-2 measure">
           {Object.entries(terms).map(([id, { name, words }]) => (
             <div key={id} id={`term-${id}`} className="rule-row grid gap-x-6 sm:grid-cols-[190px_1fr]">
               <dt className="num">{name}</dt>
@@ -56,7 +56,7 @@ export function Handbook() {
           What <Link href="/evening">the evening plan</Link> assumes: common practice. The reel, and how long water
           stands, are set on its own page.
         </p>
-        <ul className="mt-2 max-w-[900px]">
+        <ul className="mt-2 measure">
           {eveningRules().map((rule) => (
             <li key={rule} className="rule-row">
               {rule}
@@ -69,7 +69,7 @@ export function Handbook() {
         <p className="mt-1 text-[13px] text-ink2">
           They also appear where the work happens. Local rules, safety sheets and licensed practice take precedence.
         </p>
-        <ul className="mt-2 max-w-[900px]">
+        <ul className="mt-2 measure">
           {cautionRules.map(({ id, text }) => (
             <li key={id} id={`caution-${id}`} className="rule-row">
               {text}

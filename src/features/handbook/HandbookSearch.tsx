@@ -27,7 +27,7 @@ export function HandbookSearch() {
           <p className="mt-3">Nothing by that name. Try another word for it, or the lists below.</p>
         )}
         {found.length > 0 && (
-          <ul className="mt-3 max-w-[900px]" aria-label="Answers">
+          <ul className="mt-3 measure" aria-label="Answers">
             {found.map(({ kind, title, words, href }) => (
               <li key={`${kind} ${title}`} className="rule-row grid gap-x-6 sm:grid-cols-[150px_1fr]">
                 <span className="text-[14px] text-ink2">{kind}</span>

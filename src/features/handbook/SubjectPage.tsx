@@ -10,7 +10,7 @@ export function SubjectPage({ id }: { id: Subject['id'] }) {
   if (subject === undefined) return null;
   const next = subjects[(at + 1) % subjects.length];
   return (
-    <article className="max-w-[820px]">
+    <article className="measure">
       <p className="text-[14px] print:hidden">
         <Link href="/handbook" className="act-plain">
           Handbook

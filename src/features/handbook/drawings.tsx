@@ -112,7 +112,7 @@ export function TwoRanges() {
 /** One scene on a light table under more and more fog. */
 export function FogRow() {
   return (
-    <div className="grid max-w-[760px] grid-cols-2 gap-3 sm:grid-cols-4">
+    <div className="grid measure grid-cols-2 gap-3 sm:grid-cols-4">
       {fogStrips.map(({ value, name, greys, rim }) => (
         <figure key={value}>
           <ScenePicture greys={greys} rim={rim} />

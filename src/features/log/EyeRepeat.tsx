@@ -45,7 +45,7 @@ export function EyeRepeat({ lines }: { lines: readonly RunLine[] }) {
       .catch(() => undefined);
   };
   return (
-    <section aria-labelledby="eye" className="mt-8 max-w-[860px]">
+    <section aria-labelledby="eye" className="mt-8 measure">
       <h2 id="eye">How steady is your eye?</h2>
       <p className="mt-1 max-w-[66ch]">{eyeWords(scatter)}</p>
       <p role="status" className="min-h-[1.5em]">

@@ -18,6 +18,7 @@ import { download } from '@/ui/download';
 import { matching, useLines } from '@/data/useLines';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { classes } from '@/ui/classes';
+import { Choice } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
 import { OtherBench } from '@/features/shell/OtherBench';
 import { Empty } from '@/ui/Empty';
@@ -110,7 +111,13 @@ export function LogView() {
     const { compare } = columns[sort.by];
     return [...lines].sort((a, b) => (sort.down ? compare(b, a) : compare(a, b)));
   }, [lines, sort]);
-  const shown = useMemo(() => matching(sorted, searched), [sorted, searched]);
+  /** The developer whose runs are shown; null for all. */
+  const [developer, setDeveloper] = useState<string | null>(null);
+  const developers = useMemo(() => [...new Set((lines ?? []).map((line) => line.developer))].sort(), [lines]);
+  const shown = useMemo(() => {
+    const found = matching(sorted, searched);
+    return developer === null ? found : found.filter((line) => line.developer === developer);
+  }, [sorted, searched, developer]);
   if (found === undefined) return <p aria-busy="true">Opening the log.</p>;
   if (found.lines.length === 0)
     return (
@@ -167,23 +174,35 @@ export function LogView() {
             Save these as CSV
           </button>
         </div>
-        <div className="w-full sm:w-80">
-          <label htmlFor="search" className="sr-only">
-            Search the log
-          </label>
-          <input
-            id="search"
-            type="search"
-            className="box"
-            value={wanted}
-            onChange={(event) => setWanted(event.target.value)}
-            placeholder="roll, film, developer, note"
-          />
+        <div className="flex w-full flex-wrap gap-3 sm:w-auto">
+          <div className="w-full sm:w-56">
+            <Choice
+              id="log-developer"
+              label="Runs in"
+              quietLabel
+              value={developer ?? ''}
+              options={[{ value: '', name: 'Any developer' }, ...developers.map((name) => ({ value: name, name }))]}
+              onChange={(value) => setDeveloper(value === '' ? null : value)}
+            />
+          </div>
+          <div className="mt-1 w-full sm:w-72">
+            <label htmlFor="search" className="sr-only">
+              Search the log
+            </label>
+            <input
+              id="search"
+              type="search"
+              className="box"
+              value={wanted}
+              onChange={(event) => setWanted(event.target.value)}
+              placeholder="roll, film, developer, note"
+            />
+          </div>
         </div>
       </div>
       <p role="status" className="mt-1 text-[13px] text-ink2">
         {shown.length === 0
-          ? 'No run has these words. Try fewer of them.'
+          ? 'No run is like that. Try fewer words, or any developer.'
           : `${shown.length} of ${found.lines.length}${found.all ? '' : ' or more'} runs`}
       </p>
       <details className="mt-2 text-[14px]">

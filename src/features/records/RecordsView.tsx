@@ -114,7 +114,7 @@ export function RecordsView() {
   };
 
   return (
-    <div className="max-w-[760px] space-y-8">
+    <div className="measure space-y-8">
       <div>
         <h1>Records</h1>
         <p className="mt-1 text-ink2">{counts === undefined ? '' : recordCountWords(counts)}</p>

@@ -47,7 +47,7 @@ export function RollList() {
   const total = open.length + finished.lines.length;
   const count = (group === 'finished' ? 0 : openFound.length) + (group === 'open' ? 0 : finishedFound.length);
   return (
-    <div className="max-w-[980px]">
+    <div className="measure">
       <div className="flex flex-wrap items-end justify-between gap-4">
         <h1>Rolls</h1>
         <Link href="/rolls/new" className="act">

@@ -42,7 +42,7 @@ export function Checks({ run, roll, mates, progress, clockIsRight, nowMs }: Chec
     nowMs,
   );
   return (
-    <section aria-labelledby="checks" className="mt-4 max-w-[820px]">
+    <section aria-labelledby="checks" className="mt-4 measure">
       <h2 id="checks">Before the first pour</h2>
       <ul className="mt-1">
         {checks.filter(isWorthSaying).map((check) => (

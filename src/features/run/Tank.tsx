@@ -144,7 +144,7 @@ function Asides({ tank, roll, mates }: { tank: TankControl; roll: Roll; mates: R
   return (
     <>
       {running && at.step.kind === 'fix' && (
-        <div className="mt-4 max-w-[820px]">
+        <div className="mt-4 measure">
           <ClearingTest
             runId={run.id}
             fixerId={run.jugs?.fix ?? null}

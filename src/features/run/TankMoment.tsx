@@ -93,7 +93,7 @@ export function TankOutlookLine({ tank: { run, running, over, phase }, at }: Tan
           : ''}
       </p>
       {running && (
-        <div className="mt-2 max-w-[820px]">
+        <div className="mt-2 measure">
           <TankLine step={step} elapsedS={view?.elapsedS ?? 0} band={at.band} />
         </div>
       )}

@@ -22,7 +22,7 @@ export function SettingsView() {
   const isChosen = useLightIsChosen();
   const presets = useHabits() ?? [];
   return (
-    <div className="max-w-[720px]">
+    <div className="measure">
       <h1 className="mb-4">Settings</h1>
       <Row title="Temperature">
         <Segments

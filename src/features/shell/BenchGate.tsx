@@ -38,7 +38,7 @@ export function BenchGate({ children }: { children: ReactNode }) {
   }, []);
   if (trouble !== null)
     return (
-      <main id="main" className="mx-auto max-w-[1280px] px-4 py-6 sm:px-10">
+      <main id="main" className="mx-auto frame px-4 py-6 sm:px-10">
         <div role={trouble.waiting === true ? 'status' : 'alert'}>
           <h1>{trouble.title}</h1>
           <p className="mt-2 max-w-[62ch]">{trouble.words}</p>
@@ -50,12 +50,11 @@ export function BenchGate({ children }: { children: ReactNode }) {
         )}
       </main>
     );
-  if (!ready)
-    return <main id="main" className="mx-auto min-h-[60vh] max-w-[1280px] px-4 py-6 sm:px-10" aria-busy="true" />;
+  if (!ready) return <main id="main" className="mx-auto min-h-[60vh] frame px-4 py-6 sm:px-10" aria-busy="true" />;
   return (
     <>
       {forgetful && (
-        <p role="status" className="mx-auto max-w-[1280px] px-4 pt-3 text-[14px] text-heat sm:px-10">
+        <p role="status" className="mx-auto frame px-4 pt-3 text-[14px] text-heat sm:px-10">
           This browser blocks part of its storage for this page. Everything works, but a letter typed in the very moment
           of a crash can be lost.
         </p>

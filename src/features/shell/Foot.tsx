@@ -14,7 +14,7 @@ export function Foot() {
   if (/^\/runs\/|\/dark$/.test(path)) return null;
   return (
     <footer className="no-print mt-6 border-t border-hair">
-      <div className="mx-auto flex max-w-[1280px] flex-wrap items-center gap-x-6 px-4 text-[14px] sm:px-10">
+      <div className="mx-auto flex frame flex-wrap items-center gap-x-6 px-4 text-[14px] sm:px-10">
         <Link href="/settings" className="inline-flex min-h-11 items-center text-ink2 underline underline-offset-3">
           Settings
         </Link>

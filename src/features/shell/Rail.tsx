@@ -24,7 +24,7 @@ export function Rail() {
   return (
     <header className="border-b border-hair">
       <DemoMark />
-      <div className="mx-auto flex max-w-[1280px] flex-wrap items-baseline gap-x-6 gap-y-1 px-4 py-1 sm:px-10">
+      <div className="mx-auto flex frame flex-wrap items-baseline gap-x-6 gap-y-1 px-4 py-1 sm:px-10">
         <Link href="/" className="num text-[20px] font-[640] text-ink no-underline sm:mr-3">
           Aetas
         </Link>
@@ -60,8 +60,8 @@ function DemoMark() {
   const demo = useSyncExternalStore(never, () => benchName() === 'demo', notYet);
   if (!demo) return null;
   return (
-    <div className="border-b-2 border-dashed border-heat text-heat" data-testid="demo-bench">
-      <div className="mx-auto flex max-w-[1280px] flex-wrap items-baseline gap-x-4 px-4 py-1 text-[13px] sm:px-10">
+    <div className="border-b-4 border-double border-heat text-heat" data-testid="demo-bench">
+      <div className="mx-auto flex frame flex-wrap items-baseline gap-x-4 px-4 py-1 text-[13px] sm:px-10">
         <b>Demo bench</b>
         <span className="hidden sm:inline">Invented rolls from a weather hut: try anything.</span>
         <button

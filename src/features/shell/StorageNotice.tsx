@@ -10,7 +10,7 @@ export function StorageNotice() {
   if (trouble === null) return null;
   return (
     <div role="alert" className="border-b-2 border-danger bg-sheet">
-      <p className="mx-auto flex max-w-[1280px] flex-wrap gap-x-4 px-4 py-3 text-danger sm:px-10">
+      <p className="mx-auto flex frame flex-wrap gap-x-4 px-4 py-3 text-danger sm:px-10">
         <span>
           <b>Not stored.</b> {trouble}
         </span>

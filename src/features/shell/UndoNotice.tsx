@@ -16,7 +16,7 @@ export function UndoNotice() {
   if (last === undefined || nowMs - last.atMs > OFFER_MS || busyPlace) return null;
   return (
     <div role="status" className="no-print sticky bottom-0 z-20 border-t-2 border-ink bg-sheet text-[14px]">
-      <p className="mx-auto flex max-w-[1280px] flex-wrap items-center gap-x-4 px-4 sm:px-10">
+      <p className="mx-auto flex frame flex-wrap items-center gap-x-4 px-4 sm:px-10">
         <span>You can still undo {last.what}.</span>
         <button
           type="button"

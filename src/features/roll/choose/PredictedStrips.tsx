@@ -27,7 +27,7 @@ export function PredictedStrips({ plan }: { plan: CurrentPlan }) {
         <span className="text-[13px] text-ink2">negative, and as scanned</span>
       </div>
       {light === 'safe' && (
-        <p className="mt-1 text-[14px] text-ink2">A red screen cannot show greys: compare in Day light.</p>
+        <p className="no-print mt-1 text-[14px] text-ink2">A red screen cannot show greys: compare in Day light.</p>
       )}
       <div className="mt-2">
         {outlooks.map((outlook) => {

@@ -24,7 +24,7 @@ export function FrameTable({ rollId, frames }: { rollId: string; frames: Frame[]
     <section aria-labelledby="frame-table" className="border-t border-hair pt-3">
       <h3 id="frame-table">Frames</h3>
       {form.length > 0 && (
-        <table className="mt-2 w-full max-w-[860px]">
+        <table className="mt-2 w-full measure">
           <thead>
             <tr className="text-left text-[13px] text-ink2">
               {columns.map(([field, name]) => (

@@ -33,7 +33,7 @@ export function ConditionPanel({ dossier: { roll, stock } }: { dossier: RollDoss
   ] as const;
   return (
     <div>
-      <dl className="mt-2 max-w-[860px]">
+      <dl className="mt-2 measure">
         {facts.map(([term, words]) => (
           <div key={term} className="grid gap-x-6 border-t border-hair py-1.5 sm:grid-cols-[190px_1fr]">
             <dt className="text-ink2">{term}</dt>

@@ -89,7 +89,7 @@ function VerdictForm({ run, verdict }: { run: Run; verdict: Verdict | undefined 
   const image = imageOf(found);
   const blank = image !== 'there';
   return (
-    <form className="max-w-[860px] space-y-5 pt-3" {...handlers}>
+    <form className="measure space-y-5 pt-3" {...handlers}>
       <div className="max-w-[620px]">
         <Segments
           id="image"

@@ -27,7 +27,7 @@ export function RunSheet({ rollId }: { rollId: string }) {
     );
   const steps = runSteps(plan, pinned);
   return (
-    <article className="max-w-[820px] print:text-[12px]">
+    <article className="measure print:text-[12px]">
       <p className="flex gap-x-6 print:hidden">
         <Link href={`/rolls/${encodeURIComponent(rollId)}#run`} className="act-plain min-h-11 content-center">
           Back to the roll

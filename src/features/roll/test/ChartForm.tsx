@@ -31,7 +31,7 @@ export function ChartForm({ rollId, setting, brewName, units, onDone }: TestProp
           not how strong the brew is.
         </p>
       </FlowHead>
-      <div className="grid max-w-[720px] gap-x-6 gap-y-4 sm:grid-cols-2">
+      <div className="grid measure gap-x-6 gap-y-4 sm:grid-cols-2">
         <Quantity
           id="chartMin"
           label="Time"

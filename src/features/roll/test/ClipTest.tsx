@@ -62,7 +62,7 @@ export function ClipTest({
       </FlowHead>
       <div className="space-y-6">
         {strip}
-        <div className="grid max-w-[720px] gap-x-6 gap-y-4 sm:grid-cols-[180px_minmax(0,1fr)]">
+        <div className="grid measure gap-x-6 gap-y-4 sm:grid-cols-[180px_minmax(0,1fr)]">
           <Quantity
             id="clipMin"
             label="Developed for"

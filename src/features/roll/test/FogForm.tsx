@@ -33,7 +33,7 @@ export function FogForm({ rollId, setting, brewName, timeMin, units, onDone }: T
         </p>
       </FlowHead>
       <div className="space-y-4">
-        <div className="grid max-w-[720px] gap-x-6 gap-y-4 sm:grid-cols-[180px_minmax(0,1fr)]">
+        <div className="grid measure gap-x-6 gap-y-4 sm:grid-cols-[180px_minmax(0,1fr)]">
           <Quantity
             id="fogMin"
             label="Developed for"

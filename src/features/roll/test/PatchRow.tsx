@@ -32,7 +32,7 @@ export function PatchRow({ id, label, hint, value, onChange, error }: PatchRowPr
           <Label className="font-[620]">{label}</Label>
           <span className="text-[13px] text-ink2">{hint}</span>
         </div>
-        <div className="mt-1 flex max-w-[880px] flex-wrap p-2" style={{ background: WHITE }}>
+        <div className="mt-1 flex measure flex-wrap p-2" style={{ background: WHITE }}>
           {EYE_PATCHES_D.map((densityD) => {
             const grey = patchGrey(densityD);
             return (
