@@ -7,11 +7,15 @@ import { hillWorld } from './hillWorld';
 import { wildWorld } from './wildWorld';
 import {
   ageGroups,
+  boxKinds,
+  boxVerdict,
   evidenceKinds,
   verdictOf,
+  worldBox,
   worldLog,
   worldRoll,
   type AgeGroup,
+  type BoxKind,
   type World,
   type WorldRoll,
 } from './world';
@@ -26,7 +30,7 @@ export const strategyNames: readonly StrategyId[] = ['hold', 'extend', 'stand'];
 
 /** What came out in one cell. */
 export interface Cell {
-  bundle: Bundle | 'five runs of the stock';
+  bundle: Bundle | BoxKind | 'five runs of the stock';
   group: AgeGroup | 'all ages';
   strategy: StrategyId;
   rolls: number;
@@ -100,6 +104,36 @@ export function calibrateLog(logs: number, seed: number): Cell[] {
     return { bundle: 'five runs of the stock', group: 'all ages', strategy, ...summary(outcomes) };
   });
 }
+
+/** A roll after others of its box were developed. Black sisters are looked for: an outcome that is rare on young film. */
+export function calibrateBoxes(boxes: number, seed: number, groups = Object.keys(ageGroups) as AgeGroup[]): Cell[] {
+  const luck = chance(seed);
+  return strategyNames.flatMap((strategy) =>
+    groups.flatMap((group) =>
+      boxKinds.flatMap((bundle): Cell[] => {
+        const outcomes: Outcome[] = [];
+        for (let index = 0; outcomes.length < boxes && index < MOST_DRAWN * boxes; index++) {
+          const sisters = bundle === 'three sisters of the box' ? 3 : 1;
+          const [roll, ...others] = worldBox(luck, worldAt(index), 1 + sisters, strategy, group);
+          const evidence: EvidenceInput[] = [];
+          let blacks = 0;
+          others.forEach((other, n) => {
+            const { black, ...piece } = boxVerdict(luck, other, judge(other, evidence).timeMin, `run ${n}`);
+            evidence.push(piece);
+            if (black) blacks += 1;
+          });
+          if ((bundle === 'black sister of the box') !== blacks > 0 && sisters === 1) continue;
+          outcomes.push(outcomeOf(roll, judge(roll, evidence), unchangedMin(roll)));
+        }
+        return outcomes.length < FEW ? [] : [{ bundle, group, strategy, ...summary(outcomes) }];
+      }),
+    ),
+  );
+}
+
+/** Boxes that are drawn for one that is wanted, and outcomes that make a cell. */
+const MOST_DRAWN = 60;
+const FEW = 30;
 
 /** All cells together. */
 export function pooledCoverage(cells: readonly Cell[]): number {

@@ -6,6 +6,7 @@ import { standDeveloper } from '../src/core/estimate/stand';
 import type { StrategyId } from '../src/core/estimate/strategyIds';
 import { storageFactor } from '../src/core/films/effectiveAge';
 import { LATENT_IMAGE_LOSS_STOPS_PER_YEAR } from '../src/core/films/speedLoss';
+import { BLACK_FOG_D } from '../src/core/outcome/grades';
 import { stockFamilies, type StockFamilyId } from '../src/core/films/stockFamilies';
 import { agitationSchools, type AgitationSchoolId } from '../src/core/schedule/agitationSchools';
 import type { Chance } from '../src/core/testing/chance';
@@ -47,6 +48,10 @@ export const evidenceKinds = [
   'fog',
   'sister’s verdict',
 ] as const;
+
+/** Rolls of the same box that were developed before: one, one that came out black, three. */
+export const boxKinds = ['sister of the box', 'black sister of the box', 'three sisters of the box'] as const;
+export type BoxKind = (typeof boxKinds)[number];
 export type EvidenceKind = (typeof evidenceKinds)[number];
 
 /** Ages that are drawn: how old a roll is made, years. */
@@ -65,6 +70,28 @@ export interface WorldRoll {
   piece: (kind: EvidenceKind, timeMin: number, id: string) => EvidenceInput;
   /** The judgement of this roll after so many minutes. */
   verdict: (timeMin: number, id: string) => EvidenceInput;
+  /** Age fog of this roll after so many minutes, D: what makes it black. */
+  fogAt: (timeMin: number) => number;
+  clearBaseD: number;
+}
+
+/** What the rolls of a box have in common: the years and the place, as stated and in truth, and how these took to it. */
+interface BoxTruth {
+  age: EstimateRequestInput['age'];
+  trueAge: number;
+  fog: number;
+  loss: number;
+  agedPosition: number;
+}
+
+function boxTruth(luck: Chance, world: World, group: AgeGroup): BoxTruth {
+  const fog = 0.3 * world.scatter(luck);
+  return {
+    ...drawAge(luck, group),
+    fog,
+    loss: 0.5 * fog + 0.15 * luck.normal(),
+    agedPosition: 0.85 * world.scatter(luck),
+  };
 }
 
 const TARGET = 0.58;
@@ -133,6 +160,28 @@ export function worldRoll(luck: Chance, world: World, strategyId: StrategyId = '
   }
 }
 
+/**
+ * Draws rolls of one box, one stock and one developer: the first is asked about, the others lay beside it. They share what
+ * happened to the box by other shares than the estimator supposes.
+ */
+export function worldBox(
+  luck: Chance,
+  world: World,
+  rolls: number,
+  strategyId: StrategyId,
+  group: AgeGroup,
+): [WorldRoll, ...WorldRoll[]] {
+  for (;;) {
+    const stock = stockTruth(luck, world, strategyId === 'stand');
+    if (stock === null) continue;
+    const box = boxTruth(luck, world, group);
+    const drawn = Array.from({ length: rolls }, (_, n) =>
+      rollOf(luck, world, stock, strategyId, group, `roll ${n}`, box, n > 0),
+    );
+    if (drawn.every((roll) => roll !== null)) return drawn as [WorldRoll, ...WorldRoll[]];
+  }
+}
+
 /** Draws rolls of one stock in one developer, in the order in which somebody develops them. */
 export function worldLog(luck: Chance, world: World, rolls: number, strategyId: StrategyId): WorldRoll[] {
   for (;;) {
@@ -152,12 +201,15 @@ function rollOf(
   strategyId: StrategyId,
   group: AgeGroup | undefined,
   rollId: string,
+  box: BoxTruth | null = null,
+  /** Whether it may be past saving: a roll that was developed already, and taught by that. */
+  hopeless = false,
 ): WorldRoll | null {
   const { scatter } = world;
   const { familyId, brew, shape, freshExtent, agitationId } = stock;
   const film = stockFamilies[familyId];
   const temperatureC = luck.uniform(18, 23);
-  const { age, trueAge } = drawAge(luck, group ?? luck.pick(Object.keys(ageGroups) as AgeGroup[]));
+  const { age, trueAge } = box ?? drawAge(luck, group ?? luck.pick(Object.keys(ageGroups) as AgeGroup[]));
   const request = completeRequest({
     film: { familyId, iso: film.usualIso },
     age,
@@ -168,15 +220,23 @@ function rollOf(
     stockId: 'a stock',
     rollId,
     brewId: `brew of ${rollId}`,
+    ...(box === null ? {} : { lotId: 'a box' }),
   });
 
-  const fogAge = world.fogAfter(film.fogDPerYear * stock.faster * stock.fogRate, trueAge, film.maximumDensityD);
+  const boxFog = box === null ? 1 : Math.exp(box.fog + 0.18 * scatter(luck));
+  const boxLoss = box === null ? 1 : Math.exp(box.loss);
+  const fogAge = world.fogAfter(
+    film.fogDPerYear * stock.faster * stock.fogRate * boxFog,
+    trueAge,
+    film.maximumDensityD,
+  );
   const gradient = world.gradientAfter(
     stock.freshGradient,
-    film.gradientLossPerYear * stock.faster * stock.gradientLoss,
+    film.gradientLossPerYear * stock.faster * stock.gradientLoss * boxLoss,
     trueAge,
   );
-  const agedRate = Math.exp(Math.min(0.4, 0.005 * trueAge) * scatter(luck));
+  const agedPosition = box === null ? scatter(luck) : box.agedPosition + 0.5 * scatter(luck);
+  const agedRate = Math.exp(Math.min(0.4, 0.005 * trueAge) * agedPosition);
   const warmth = (readC: number): number => stock.q10 ** ((readC + stock.thermometerBias - 20) / 10);
   const nominal = (freshExtent / stock.baseTimeMin) * brew.rate;
   const rate = nominal * brew.mixing(luck) * stock.handRate * agedRate * warmth(temperatureC);
@@ -189,8 +249,9 @@ function rollOf(
   // The run to come scatters as well.
   const pace = run();
   const holdMin = freshExtent / (rate * pace);
-  const trueTimeMin = strategyId === 'extend' ? firstTime((timeMin) => netAt(timeMin, pace), TARGET, holdMin) : holdMin;
-  if (trueTimeMin === null) return null;
+  const reached = strategyId === 'extend' ? firstTime((timeMin) => netAt(timeMin, pace), TARGET, holdMin) : holdMin;
+  if (reached === null && !hopeless) return null;
+  const trueTimeMin = reached ?? holdMin;
 
   const clip = (timeMin: number, method: 'densities' | 'eye', id: string): EvidenceInput => {
     const own = run();
@@ -291,7 +352,29 @@ function rollOf(
       fogD: null,
     };
   };
-  return { request, trueTimeMin, piece, verdict };
+  return {
+    request,
+    trueTimeMin,
+    piece,
+    verdict,
+    fogAt: (timeMin) => fogAt(timeMin, run()),
+    clearBaseD: film.freshBaseFogD,
+  };
+}
+
+/** What a roll of the box taught when it was developed for so long, with its whole setting: black film its fog, other film its verdict. */
+export function boxVerdict(
+  luck: Chance,
+  roll: WorldRoll,
+  timeMin: number,
+  id: string,
+): EvidenceInput & { black: boolean } {
+  const { age, rollId, brewId, temperatureC, lotId } = roll.request;
+  const setting = { age, rollId, brewId, temperatureC, lotId };
+  const black = roll.fogAt(timeMin) + 0.1 * luck.normal() >= BLACK_FOG_D;
+  if (!black) return { ...roll.verdict(timeMin, id), setting, black };
+  const baseFogD = roll.clearBaseD + BLACK_FOG_D;
+  return { kind: 'fog', id, setting, timeMin: Math.min(300, timeMin), baseFogD, method: 'eye', atLeast: true, black };
 }
 
 /** The verdict of a simulated roll that was developed for so long, with its whole setting: a line of a log. */

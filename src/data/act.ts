@@ -29,7 +29,7 @@ export class Writer {
   async put<T extends TableName>(table: T, record: RecordOf<T>): Promise<void> {
     const row = { ...(record as object) } as RecordOf<T> & Record<string, unknown>;
     for (const { field, target, nullable } of links[table] ?? []) {
-      const id = (row as Record<string, unknown>)[field];
+      const id = (row as Record<string, unknown>)[field] ?? null;
       if (id === null || (await this.db.table(target).get(id as string)) !== undefined) continue;
       if (!nullable) throw new Refusal(`What this belongs to was taken off the bench meanwhile, so it was not stored.`);
       (row as Record<string, unknown>)[field] = null;

@@ -307,7 +307,7 @@ describe('mixing', () => {
 
 describe('drafts', () => {
   test('fast typing is kept to the last letter, in few writes', async () => {
-    const text = 'WorkerClient the barograph';
+    const text = 'Behind the barograph';
     await Promise.all([...text].map((_, index) => keepDraft('roll:new', { note: text.slice(0, index + 1) })));
     expect(await readDraft('roll:new')).toEqual({ note: text });
   });

@@ -2,6 +2,7 @@ import Dexie, { type EntityTable } from 'dexie';
 import { latestVersion, migrations, type Migration } from '@/core/formats/migrations';
 import type {
   Aside,
+  Box,
   Brew,
   Draft,
   EvidenceRecord,
@@ -79,12 +80,13 @@ const indexes: Record<number, Record<string, string | null>> = {
   },
   7: { habits: 'id, kind' },
   8: { readings: 'id, rollId, evidenceId, photoId' },
+  9: { boxes: 'id' },
 };
 
 /** Columns as they stand since rows are packed: each costs time in every row that is written, so none stands unused. */
 const leanIndexes = {
   runs: 'id, rollId, brewId',
-  rolls: 'id, stockId',
+  rolls: 'id, stockId, boxId',
   verdicts: 'id, runId',
   rollLines: null,
   runLines: null,
@@ -101,6 +103,7 @@ const PACKED_LAYOUT = 0.2;
 export class AetasDatabase extends Dexie {
   declare settings: EntityTable<Settings, 'id'>;
   declare stocks: EntityTable<Stock, 'id'>;
+  declare boxes: EntityTable<Box, 'id'>;
   declare rolls: EntityTable<Roll, 'id'>;
   declare brews: EntityTable<Brew, 'id'>;
   declare plans: EntityTable<Plan, 'id'>;

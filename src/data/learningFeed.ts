@@ -81,10 +81,10 @@ export function feedLearning(onChange: OnLearning): () => void {
         const mark = `${roll.updatedMs} ${stock.id} ${stock.updatedMs}`;
         if (known.films.get(roll.id) === mark) continue;
         marks.push([roll.id, mark]);
-        const { id, formatId, hints, storage, xrayPasses, exposure } = roll;
+        const { id, formatId, hints, storage, xrayPasses, exposure, boxId } = roll;
         const { familyId, iso, own } = stock;
         films.push({
-          roll: { id, formatId, hints, storage, xrayPasses, exposure },
+          roll: { id, formatId, hints, storage, xrayPasses, exposure, boxId },
           stock: { id: stock.id, familyId, iso, own },
         });
       }

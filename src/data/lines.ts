@@ -27,7 +27,7 @@ export interface RollLine {
   /** 1 once its last run is judged. */
   finished: 0 | 1;
   updatedMs: number;
-  roll: Pick<Roll, 'id' | 'label' | 'formatId' | 'hints' | 'storage' | 'exposure' | 'condition'>;
+  roll: Pick<Roll, 'id' | 'label' | 'formatId' | 'hints' | 'storage' | 'exposure' | 'condition' | 'boxId'>;
   stock: Pick<Stock, 'name' | 'familyId' | 'iso'>;
   standing: RollStanding;
   /** What a search looks through, in small letters. */
@@ -98,13 +98,13 @@ export function rollLineOf(
   tested: boolean,
 ): RollLine {
   const standing = rollStanding(roll, stock, plan, run, verdict, tested);
-  const { id, label, formatId, hints, storage, exposure, condition } = roll;
+  const { id, label, formatId, hints, storage, exposure, condition, boxId } = roll;
   const places = storage.map(({ placeId }) => storagePresets[placeId].name);
   return {
     id,
     finished: standing.atHand === null ? 1 : 0,
     updatedMs: roll.updatedMs,
-    roll: { id, label, formatId, hints, storage, exposure, condition },
+    roll: { id, label, formatId, hints, storage, exposure, condition, boxId },
     stock: { name: stock.name, familyId: stock.familyId, iso: stock.iso },
     standing,
     words: [label, roll.note, stock.name, filmFormats[formatId].name, ...places].join(' ').toLowerCase(),

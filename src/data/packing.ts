@@ -10,7 +10,7 @@ type Stored = Record<string, unknown> & { packed?: string };
 
 /** Tables whose rows are packed, with the columns that stay beside the text: their key and what is indexed. */
 export const packedTables: Readonly<Record<string, readonly string[]>> = {
-  rolls: ['id', 'stockId'],
+  rolls: ['id', 'stockId', 'boxId'],
   plans: ['id', 'rollId', 'brewId'],
   runs: ['id', 'rollId', 'brewId'],
   verdicts: ['id', 'runId'],
@@ -26,7 +26,7 @@ export function pack(table: string, row: unknown): unknown {
   const plain = row as Stored;
   if (columns === undefined || typeof plain.packed === 'string') return row;
   const stored: Stored = {};
-  for (const column of columns) if (plain[column] !== undefined) stored[column] = plain[column];
+  for (const column of columns) if (plain[column] != null) stored[column] = plain[column];
   stored.packed = JSON.stringify(row);
   return stored;
 }

@@ -82,6 +82,11 @@ async function readDossier(rollId: string, withDraft: boolean): Promise<RollDoss
   return { roll, stock, plan, brew, run, verdict, evidence, standing, planDraft: draft?.values };
 }
 
+/** Some rolls with what hangs on them, with plans as last typed. */
+export async function dossiersOf(rollIds: readonly string[]): Promise<RollDossier[]> {
+  return (await Promise.all(rollIds.map((id) => readDossier(id, true)))).filter((dossier) => dossier !== null);
+}
+
 /** Rolls in hand that are shown at the most: more than anybody works on at a time. */
 const MOST_IN_HAND = 200;
 
@@ -166,7 +171,10 @@ async function readRunRecord(runId: string): Promise<RunRecordData | null> {
  * The bench on which a record lies that this one does not have: somebody may have followed an address from the other.
  * @returns its name; null when it is on neither
  */
-export async function benchWith(table: 'runs' | 'rolls' | 'brews' | 'mixes', id: string): Promise<BenchName | null> {
+export async function benchWith(
+  table: 'runs' | 'rolls' | 'brews' | 'mixes' | 'boxes',
+  id: string,
+): Promise<BenchName | null> {
   const other: BenchName = database().bench === 'demo' ? 'own' : 'demo';
   const db = new AetasDatabase(databaseNames[other], migrations, other);
   try {

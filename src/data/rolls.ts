@@ -5,6 +5,8 @@ import { stayAt } from '@/core/films/storageStay';
 import type { PlanChoices, PlanForm } from '@/core/plan/planForm';
 import type { Pinned, Roll, Stock } from '@/core/records/records';
 import { database } from './database';
+import { makeBox } from './boxes';
+import { MOST_AT_ONCE } from './rollsAtOnce';
 import { askToPersist } from './storageRoom';
 import { planDraftKey } from './plans';
 import { act, newStamps, type Writer } from './act';
@@ -15,20 +17,19 @@ export function rollDraftKey(rollId: string): string {
   return `roll:${rollId}`;
 }
 
-/** Most rolls that are put on the bench at once. Source: our choice, a brick and a half. */
-export const MOST_AT_ONCE = 30;
-
 /**
- * Stores new rolls of one purchase, and their stock when it is new, and forgets the draft.
+ * Stores new rolls of one purchase, and their stock when it is new, and forgets the draft. Several came in one box.
  * @param form what is said of all of them
  * @param count how many there are; 1 to 30
  * @returns the first new roll's id
  */
 export async function addRolls(form: RollForm, count: number): Promise<string> {
   const several = Math.max(1, Math.min(MOST_AT_ONCE, Math.round(count)));
+  if (several === 1) return addRoll(form);
+  const boxId = await act('box:new', (writer) => makeBox(writer, form.label || form.stockName || 'Rolls'));
   const ids: string[] = [];
   // The last first, so that the first stands on top.
-  for (let n = several; n >= 1; n--) ids.unshift(await addRoll(several === 1 ? form : numbered(form, n, several)));
+  for (let n = several; n >= 1; n--) ids.unshift(await addRoll(numbered(form, n, several), null, boxId));
   return ids[0] ?? '';
 }
 
@@ -66,9 +67,14 @@ export interface FirstPlan {
  * Stores a new roll, and its stock when it is new, and forgets the draft.
  * @param form what is said of it
  * @param first the plan that it begins with; without one it begins as its stock was done last
+ * @param boxId the box that it came in; null for one that came alone
  * @returns the new roll's id
  */
-export async function addRoll(form: RollForm, first: FirstPlan | null = null): Promise<string> {
+export async function addRoll(
+  form: RollForm,
+  first: FirstPlan | null = null,
+  boxId: string | null = null,
+): Promise<string> {
   const stamps = newStamps();
   // Plans are heavy, and the bench shows without them; and nothing may be fetched within a transaction.
   const sameAgain = await import('@/core/plan/sameAgain');
@@ -82,6 +88,7 @@ export async function addRoll(form: RollForm, first: FirstPlan | null = null): P
       storage: [stayAt(form.storageId)],
       xrayPasses: 0,
       condition: soundCondition,
+      boxId,
       frames: [],
     });
     if (first === null) {

@@ -23,6 +23,7 @@ const { calls: core } = workerClient<CoreApi>(
     'estimatePreview',
     'learned',
     'benchTimes',
+    'firstOfBox',
     'alongside',
     'verdictEffect',
     'writeBenchFile',

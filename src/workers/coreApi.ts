@@ -13,6 +13,7 @@ import { askAnswer, pinnedOfAsk } from '@/core/plan/askAnswer';
 import { batchOfPlan } from '@/core/plan/batchOfPlan';
 import type { Kit } from '@/core/kit/kit';
 import { benchTimes, type CurrentRoll } from '@/core/plan/benchTimes';
+import { firstOfBox } from '@/core/plan/firstOfBox';
 import { verdictEffect } from '@/core/plan/verdictEffect';
 import { sharedTankRolls } from '@/core/plan/sharedTank';
 import type { PlanChoices } from '@/core/plan/planForm';
@@ -84,6 +85,9 @@ export const coreApi = {
       : learnedFactors(fitEvidence(learning.pieces, null, learning.latest()), learning.pieces),
   benchTimes: (rolls: readonly CurrentRoll[], jugs: readonly Brew[], nowMs: number) =>
     benchTimes(rolls, jugs, nowMs, learning),
+  /** Which roll of a box to develop before the others. */
+  firstOfBox: (rolls: readonly CurrentRoll[], jugs: readonly Brew[], nowMs: number) =>
+    firstOfBox(rolls, jugs, nowMs, learning),
   /** What other rolls get that share a tank. */
   alongside: (
     rolls: readonly { roll: Roll; stock: Stock }[],

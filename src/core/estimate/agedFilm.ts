@@ -3,7 +3,7 @@ import { ageFog } from '../films/ageFog';
 import { gradientAfterAge } from '../films/gradientAfterAge';
 import { LARGEST_LOSS_STOPS, latentImageLoss, speedLoss } from '../films/speedLoss';
 import type { Conditions } from './conditions';
-import type { Deviations } from './parameters';
+import { LOT_LOSS_SHARE, type Deviations } from './parameters';
 
 /** What age has done to the film, for one draw of the parameters. */
 export interface AgedFilm {
@@ -31,15 +31,17 @@ export function ageFilm(conditions: Conditions, deviations: Deviations): AgedFil
   const freshMaximumGradient = film.maximumGradient * Math.exp(deviations.lnMaximumGradient);
   const { fogFactor, speedLossStops } = restrainer(conditions.bromideGPerL);
   const faster = Math.exp(deviations.lnAgeing);
-  const fogRate = film.fogDPerYear * faster * Math.exp(deviations.lnFogRate + deviations.lnRollFog);
+  const { lnLotFog } = deviations;
+  const fogRate = film.fogDPerYear * faster * Math.exp(deviations.lnFogRate + deviations.lnRollFog + lnLotFog);
   const largestStops = LARGEST_LOSS_STOPS * Math.exp(deviations.lnLargestLoss);
-  const ageStops = film.speedLossStopsPerYear * faster * Math.exp(deviations.lnSpeedLossRate) * age;
+  const lost = faster * Math.exp(LOT_LOSS_SHARE * lnLotFog);
+  const ageStops = film.speedLossStopsPerYear * lost * Math.exp(deviations.lnSpeedLossRate) * age;
   return {
     ageRoomYears: age,
     freshMaximumGradient,
     maximumGradient: gradientAfterAge(
       freshMaximumGradient,
-      film.gradientLossPerYear * faster * Math.exp(deviations.lnGradientLossRate),
+      film.gradientLossPerYear * lost * Math.exp(deviations.lnGradientLossRate),
       age,
     ),
     fogAtFreshTimeD: ageFog(fogRate, age, film.maximumDensityD, conditions.radiationD) * fogFactor,

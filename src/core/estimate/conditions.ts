@@ -74,6 +74,8 @@ export interface Conditions {
   /** Whether the film is aged at all, and whether its age is in doubt. */
   aged: boolean;
   ageInDoubt: boolean;
+  /** Whether the roll came in a box with others. */
+  inLot: boolean;
   latentRoomYears: number;
   radiationD: number;
 }
@@ -127,6 +129,7 @@ export function resolveConditions(setting: SituationInput): Conditions {
     ageRoomYears: age.medianRoomYears,
     aged: age.at(3) > 0,
     ageInDoubt: age.inDoubt,
+    inLot: setting.lotId !== undefined,
     latentRoomYears: effectiveAge(setting.age.sinceExposure),
     radiationD: radiationFog(setting.film.iso, age.calendarYears) + xrayFog(setting.film.iso, setting.age.xrayPasses),
   };

@@ -135,7 +135,7 @@ export class Development {
 export function lnRateOf(id: ParameterId, conditions: Conditions, deviations: Deviations): number | null {
   const when = rateOnly[id];
   if (when === undefined || (when === 'isothermal' && conditions.drift !== null)) return null;
-  const age = id === 'agedRate' ? conditions.ageAt(deviations.agePosition) : 0;
+  const age = id === 'agedRate' || id === 'lotAgedRate' ? conditions.ageAt(deviations.agePosition) : 0;
   return Math.log(rateOf[parameters[id].row as RateRow](conditions, deviations, age));
 }
 
@@ -184,7 +184,10 @@ export const rateOf: Record<RateRow, (conditions: Conditions, deviations: Deviat
     },
     agitation: ({ agitation }, { lnAgitation, lnRun }) => agitation.rateFactor * Math.exp(lnAgitation + lnRun),
     bromide: ({ bromideGPerL }) => restrainer(bromideGPerL).rateFactor,
-    age: (_, { agedRate }, ageRoomYears) => (agedRate === 0 ? 1 : Math.exp(agedRate * agedRateLnSd(ageRoomYears))),
+    age: (_, { agedRate, lotAgedRate }, ageRoomYears) => {
+      const position = agedRate + lotAgedRate;
+      return position === 0 ? 1 : Math.exp(position * agedRateLnSd(ageRoomYears));
+    },
   };
 
 function rateFactors(conditions: Conditions, deviations: Deviations, ageRoomYears: number): Record<RateRow, number> {

@@ -24,6 +24,7 @@ const settingSchema = z
     stockId: situationShape.stockId.unwrap(),
     rollId: situationShape.rollId.unwrap(),
     brewId: situationShape.brewId.unwrap(),
+    lotId: situationShape.lotId,
   })
   .partial()
   .default({});

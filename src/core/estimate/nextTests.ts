@@ -94,11 +94,9 @@ export function nextTests(worked: EstimateContext): NextTests {
     reading('clip-by-eye', 'eye', timeMin * CLIP_SHARE),
     reading('roll', 'densities', timeMin, anotherRoll(setting)),
   ];
-  const now = lnVariance(worked);
   const tests = candidates
     .map(({ id, atMin, piece }): NextTest => {
-      const after = varianceAfter(worked, observationsOf([piece], null, worked.fit.released).observations);
-      const widthRatio = now === 0 ? 1 : Math.sqrt(Math.max(0, after) / now);
+      const widthRatio = narrowedBy(worked, piece);
       const { low, high } = logBand(timeMin, estimate.lnSd * widthRatio);
       return { id, atMin, lowMin: low, highMin: high, widthRatio };
     })
@@ -116,6 +114,18 @@ const ANOTHER_ROLL = 'another roll';
 function anotherRoll(setting: SituationInput): SituationInput {
   const ownBrew = setting.brewId === `brew of ${setting.rollId}`;
   return { ...setting, rollId: ANOTHER_ROLL, brewId: ownBrew ? `brew of ${ANOTHER_ROLL}` : setting.brewId };
+}
+
+/**
+ * How far one more piece would narrow an estimate.
+ * @param worked an estimate with its posterior
+ * @param piece what may be found, with its whole setting
+ * @returns width of the band with it ÷ width without, in ln: 0 to 1. Source: as `nextTests`
+ */
+export function narrowedBy(worked: EstimateContext, piece: EvidenceItem): number {
+  const now = lnVariance(worked);
+  const after = varianceAfter(worked, observationsOf([piece], null, worked.fit.released).observations);
+  return now === 0 ? 1 : Math.sqrt(Math.max(0, after) / now);
 }
 
 function lnVariance({ posterior, slopes }: EstimateContext): number {

@@ -27,7 +27,8 @@ export type LedgerRowId = (typeof ledgerRowIds)[number];
  * What a parameter belongs to. Evidence about one roll bears on another as far as they share its stock, its developer, its
  * brew, the hands or the thermometer.
  */
-export type Scope = 'stock' | 'developer' | 'pair' | 'brew' | 'roll' | 'bench' | 'school' | 'run' | 'camera';
+export type Scope =
+  'stock' | 'developer' | 'pair' | 'brew' | 'lot' | 'batch' | 'roll' | 'bench' | 'school' | 'run' | 'camera';
 
 /** Standard deviation of a kitchen thermometer's error, °C. Source: our estimate. */
 const THERMOMETER_SD_C = 0.3;
@@ -64,6 +65,23 @@ const FOG_PACE_LN_SD = 0.4;
  * what it says of age and stock is not believed as far. Source: our estimate.
  */
 const ROLL_FOG_LN_SD = 0.4;
+
+/**
+ * Rolls of one box lay together: what of the scatter between rolls of a stock they have in common, as a share of its
+ * variance. The rest is the place in the box, the wrapper and the chance of the coating. Source: our estimate.
+ */
+const LOT_SHARE = 0.75;
+
+/** How much of what a box fogs faster than its stock it also loses speed and contrast faster. Source: our estimate: as between the rates of a stock. */
+export const LOT_LOSS_SHARE = AGEING_CORRELATION;
+
+/** Spread that belongs to a roll alone: all of it for one that came alone, the rest for one from a box. */
+const ownSpread = ({ aged, inLot }: Conditions, sd: number): number =>
+  aged ? sd * (inLot ? Math.sqrt(1 - LOT_SHARE) : 1) : 0;
+
+/** Spread that the rolls of one stock in a box share. */
+const sharedSpread = ({ aged, inLot }: Conditions, sd: number): number =>
+  aged && inLot ? sd * Math.sqrt(LOT_SHARE) : 0;
 
 /** Spread of a person’s own idea of right contrast, grades. Source: our estimate. */
 const EYE_SD_GRADES = 0.5;
@@ -120,10 +138,12 @@ export const parameters = {
   lnCooling: { row: 'temperature', scope: 'bench', sd: (c) => (c.drift === null ? 0 : TANK_TIME_CONSTANT_LN_SD) },
   lnAgitation: { row: 'agitation', scope: 'school', sd: (c) => c.agitation.lnSd },
   lnRun: { row: 'agitation', scope: 'run', sd: () => RUN_LN_SD },
-  /** Where in the distribution of its age the roll stands: a standard normal position. */
-  agePosition: { row: 'age', scope: 'roll', sd: (c) => (c.ageInDoubt ? 1 : 0) },
+  /** Where in the distribution of its age the roll stands: a standard normal position, the same for all that lay in one box. */
+  agePosition: { row: 'age', scope: 'lot', sd: (c) => (c.ageInDoubt ? 1 : 0) },
   /** How ageing moved the rate, in the spread that belongs to the age itself. */
-  agedRate: { row: 'age', scope: 'roll', sd: (c) => (c.aged ? 1 : 0) },
+  agedRate: { row: 'age', scope: 'roll', sd: (c) => ownSpread(c, 1) },
+  /** The same, of all rolls of the stock in one box. */
+  lotAgedRate: { row: 'age', scope: 'batch', sd: (c) => sharedSpread(c, 1) },
   lnAgeing: {
     row: 'age',
     scope: 'stock',
@@ -131,7 +151,9 @@ export const parameters = {
   },
   lnFogRate: { row: 'age', scope: 'stock', sd: aged(AGEING_OWN_SD) },
   /** How far the fog of this very roll departs from what its age and stock make of it. */
-  lnRollFog: { row: 'age', scope: 'roll', sd: aged(ROLL_FOG_LN_SD) },
+  lnRollFog: { row: 'age', scope: 'roll', sd: (c) => ownSpread(c, ROLL_FOG_LN_SD) },
+  /** How far the fog of the rolls of this stock in one box does. */
+  lnLotFog: { row: 'age', scope: 'batch', sd: (c) => sharedSpread(c, ROLL_FOG_LN_SD) },
   lnSpeedLossRate: { row: 'age', scope: 'stock', sd: aged(AGEING_OWN_SD) },
   lnLargestLoss: { row: 'age', scope: 'stock', sd: aged(LARGEST_LOSS_LN_SD) },
   /** How fast age fog comes up in the developer against the law. */
@@ -174,6 +196,7 @@ export const rateOnly: Partial<Record<keyof typeof parameters, 'always' | 'isoth
   lnHalfLife: 'always',
   useShare: 'always',
   agedRate: 'always',
+  lotAgedRate: 'always',
   lnQ10: 'isothermal',
   thermometerC: 'isothermal',
 };

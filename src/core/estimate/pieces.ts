@@ -19,6 +19,7 @@ export function settingOf(request: EstimateRequest): SituationInput {
     stockId,
     rollId,
     brewId,
+    lotId,
   } = request;
   return {
     film,
@@ -35,6 +36,7 @@ export function settingOf(request: EstimateRequest): SituationInput {
     stockId,
     rollId,
     brewId,
+    lotId,
   };
 }
 
@@ -47,7 +49,7 @@ export function piecesOf(request: EstimateRequest): EvidenceItem[] {
   const setting = settingOf(request);
   const pieces = request.evidence.map((evidence): EvidenceItem => ({
     evidence,
-    setting: { ...setting, ...otherBrew(evidence.setting), ...evidence.setting },
+    setting: { ...setting, ...otherBrew(evidence.setting), ...otherRoll(evidence.setting), ...evidence.setting },
   }));
   const { knownTime } = request;
   if (knownTime === undefined) return pieces;
@@ -95,6 +97,11 @@ function chartMovement({
 /** Evidence of another brew does not take over how this one was measured. */
 function otherBrew({ developer, brewId }: EvidenceItem['evidence']['setting']): Pick<SituationInput, 'mixingLnSd'> {
   return developer === undefined && brewId === undefined ? {} : { mixingLnSd: undefined };
+}
+
+/** Another roll came with this one only where the evidence says so. */
+function otherRoll({ rollId }: EvidenceItem['evidence']['setting']): Pick<SituationInput, 'lotId'> {
+  return rollId === undefined ? {} : { lotId: undefined };
 }
 
 /** Agitation that chart times are taken to be for: once a minute. Source: common practice. */

@@ -149,7 +149,7 @@ export interface Draws {
 }
 
 /** Unknowns of a rate that bend it, or whose slope hangs on another one: they are drawn. */
-const drawnRates: readonly ParameterId[] = ['agedRate', 'lnHalfLife'];
+const drawnRates: readonly ParameterId[] = ['agedRate', 'lotAgedRate', 'lnHalfLife'];
 
 /**
  * Draws from the posterior, the same every time. All unknowns that enter the rate alone are drawn as one, their sum, which

@@ -58,6 +58,9 @@ export function situationOf(setting: SituationInput, runId: string, released: Re
     pair,
     // What a mixing did is hardly more than a scatter: it is followed within a stock, so that the log falls into stocks.
     brew: `${setting.brewId}|${setting.stockId}`,
+    // Rolls of one box share where they lay, whatever stock they are; how a stock took it is its own.
+    lot: setting.lotId === undefined ? setting.rollId : `box ${setting.lotId}`,
+    batch: `box ${setting.lotId ?? ''}|${setting.stockId}`,
     roll: setting.rollId,
     bench: '',
     school: setting.movement === undefined ? setting.agitationId : `own ${JSON.stringify(setting.movement)}`,

@@ -152,6 +152,8 @@ export const situationShape = {
   stockId: nameSchema('Stock').default('this stock'),
   rollId: nameSchema('Roll').default('this roll'),
   brewId: nameSchema('Brew').default('this brew'),
+  /** The box that the roll came in with others: rolls of one box lay together all the time. Left out, it came alone. */
+  lotId: nameSchema('Box').optional(),
 };
 
 export const situationSchema = z.strictObject(situationShape);

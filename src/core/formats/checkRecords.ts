@@ -78,7 +78,7 @@ export class RecordCheck {
 
   private deadLink(table: TableName, record: Row): string | null {
     for (const { field, target, nullable } of links[table] ?? []) {
-      const id = record[field];
+      const id = record[field] ?? null;
       if (id === null || this.ids.get(target)?.has(String(id))) continue;
       if (!nullable) return `It belongs to “${String(id)}”, which is not among the ${target} any more.`;
       record[field] = null;

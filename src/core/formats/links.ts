@@ -4,13 +4,16 @@ import type { TableName } from '../records/records';
 export interface Link {
   field: string;
   target: TableName;
-  /** Whether the field may be empty: then a link that leads nowhere is cleared. Else its record has no place. */
+  /** Whether the field may be empty or missing: then a link that leads nowhere is cleared. Else its record has no place. */
   nullable: boolean;
 }
 
 /** Every link between records, by the table that it starts from. Targets stand before their sources in `tableNames`. */
 export const links: Partial<Record<TableName, readonly Link[]>> = {
-  rolls: [{ field: 'stockId', target: 'stocks', nullable: false }],
+  rolls: [
+    { field: 'stockId', target: 'stocks', nullable: false },
+    { field: 'boxId', target: 'boxes', nullable: true },
+  ],
   plans: [
     { field: 'rollId', target: 'rolls', nullable: false },
     { field: 'brewId', target: 'brews', nullable: true },

@@ -1,4 +1,5 @@
 import { benchOfBlobs } from './migrations/benchOfBlobs';
+import { boxes } from './migrations/boxes';
 import { brewWorkshop } from './migrations/brewWorkshop';
 import { evidence } from './migrations/evidence';
 import { framesAndPhotos } from './migrations/framesAndPhotos';
@@ -18,6 +19,7 @@ export const migrations: readonly Migration[] = [
   benchOfBlobs,
   ownWays,
   stripReadings,
+  boxes,
 ];
 
 /**

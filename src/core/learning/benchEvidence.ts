@@ -17,7 +17,7 @@ export type LearningRecords = Pick<Records, 'stocks' | 'rolls' | 'runs' | 'verdi
 
 /** A film as evidence knows it: what decides its age, and its stock. */
 export interface LearningFilm {
-  roll: RollHistory & Pick<Roll, 'id'>;
+  roll: RollHistory & Pick<Roll, 'id' | 'boxId'>;
   stock: Pick<Stock, 'id' | 'familyId' | 'iso' | 'own'>;
 }
 
@@ -99,6 +99,7 @@ function settingFor(
     ...(mixingLnSd === null ? {} : { mixingLnSd }),
     stockId: stock.id,
     rollId: roll.id,
+    ...(roll.boxId == null ? {} : { lotId: roll.boxId }),
     brewId: brewId ?? `brew of ${roll.id}`,
   };
 }
@@ -129,25 +130,26 @@ function evidenceOf({ id, finding }: EvidenceRecord): Evidence {
 }
 
 /**
- * The pieces that bear on a roll in a developer most directly: its own, then those of its stock, then those of its developer.
+ * The pieces that bear on a roll in a developer most directly: its own, then those of its box, of its stock, of its developer.
  * @param pieces all pieces
  * @param setting the roll's setting
  * @param most how many at the most
  */
 export function nearestPieces(
   pieces: readonly EvidenceItem[],
-  setting: Pick<SituationInput, 'rollId' | 'stockId' | 'developer'>,
+  setting: Pick<SituationInput, 'rollId' | 'lotId' | 'stockId' | 'developer'>,
   most: number,
 ): EvidenceItem[] {
   const developer = developerKey(setting.developer);
   const nearness = (piece: EvidenceItem): number => {
     if (piece.setting.rollId === setting.rollId) return 0;
-    if (piece.setting.stockId === setting.stockId) return developerKey(piece.setting.developer) === developer ? 1 : 2;
-    return developerKey(piece.setting.developer) === developer ? 3 : 4;
+    if (setting.lotId !== undefined && piece.setting.lotId === setting.lotId) return 1;
+    if (piece.setting.stockId === setting.stockId) return developerKey(piece.setting.developer) === developer ? 2 : 3;
+    return developerKey(piece.setting.developer) === developer ? 4 : 5;
   };
   return pieces
     .map((piece, index) => ({ piece, index, near: nearness(piece) }))
-    .filter(({ near }) => near < 4)
+    .filter(({ near }) => near < 5)
     .sort((a, b) => a.near - b.near || b.index - a.index)
     .slice(0, most)
     .map(({ piece }) => piece);

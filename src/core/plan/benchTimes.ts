@@ -73,21 +73,32 @@ function estimateKept(request: EstimateRequest, muted: readonly string[], learni
   return found;
 }
 
+/** What is asked of the estimator for a roll, by its plan as last typed; null where the form is not valid. */
+export function requestOfCurrent(
+  { roll, stock, plan, planDraft }: CurrentRoll,
+  jugs: readonly Brew[],
+  nowMs: number,
+): { request: EstimateRequest; muted: readonly string[]; ownTimeMin: number | null } | null {
+  const choices = readPlanForm(currentPlanForm(roll, stock, plan, planDraft, nowMs), roll, jugs);
+  if (!choices.ok) return null;
+  const { brewId, muted, ownTimeMin } = choices.value;
+  const brew = jugs.find((jug) => jug.id === brewId) ?? null;
+  return { request: estimateRequestFor(roll, stock, choices.value, brew, nowMs), muted, ownTimeMin };
+}
+
 function estimatedTime(
   { roll, stock, plan, planDraft }: CurrentRoll,
   jugs: readonly Brew[],
   nowMs: number,
   learning: Learning,
 ): BenchTime[] {
-  const choices = readPlanForm(currentPlanForm(roll, stock, plan, planDraft, nowMs), roll, jugs);
-  if (!choices.ok) return [];
-  const brew = jugs.find((jug) => jug.id === choices.value.brewId) ?? null;
-  const request = estimateRequestFor(roll, stock, choices.value, brew, nowMs);
-  const found = estimateKept(request, choices.value.muted, learning);
+  const asked = requestOfCurrent({ roll, stock, plan, planDraft }, jugs, nowMs);
+  if (asked === null) return [];
+  const { request, muted, ownTimeMin } = asked;
+  const found = estimateKept(request, muted, learning);
   const { timeMin, band, outlook } = found;
   const poor = outlook !== 'usable';
   // A time of the user’s own is the one that goes to the tank.
-  const { ownTimeMin } = choices.value;
   // Where nobody knows how fast it develops, there is no other.
   if (ownTimeMin === null && isGuess(found)) return [];
   return [

@@ -20,7 +20,7 @@ const OLDEST_BREW_H = 48;
  * @param nowMs instant at which the brew is poured, ms since the epoch
  */
 export function estimateRequestFor(
-  roll: RollHistory & Pick<Roll, 'id'>,
+  roll: RollHistory & Pick<Roll, 'id' | 'boxId'>,
   stock: Pick<Stock, 'id' | 'familyId' | 'iso' | 'own'>,
   choices: PlanChoices,
   brew: Brew | null,
@@ -44,6 +44,7 @@ export function estimateRequestFor(
     exposure: roll.exposure.state,
     stockId: stock.id,
     rollId: roll.id,
+    lotId: roll.boxId ?? undefined,
     brewId: brew?.id ?? `brew of ${roll.id}`,
   });
 }

@@ -52,6 +52,13 @@ export const stockSchema = z.strictObject({
   own: request.film.shape.own,
 });
 
+/** Rolls that came together and lay together ever since: a purchase, a find, a brick. */
+export const boxSchema = z.strictObject({
+  ...stamps,
+  name: nameField('Name of the box'),
+  note: text('Note', 5000),
+});
+
 /** How the film was exposed. */
 export const exposureStates = {
   unexposed: 'Not exposed yet',
@@ -79,6 +86,8 @@ export const rollSchema = z.strictObject({
     /** Index at which it was or will be exposed; null when unknown. */
     index: limited('iso', 'Metered at ISO').nullable(),
   }),
+  /** The box that it came in with others; missing for one that came alone. */
+  boxId: id.nullable().optional(),
   /** Frames as noted, where somebody noted them. */
   frames: z.array(frameSchema).max(100),
   note: text('Note', 5000),
@@ -361,6 +370,7 @@ export type Plan = z.infer<typeof planSchema>;
 export type Run = z.infer<typeof runSchema>;
 export type Verdict = z.infer<typeof verdictSchema>;
 export type Pinned = z.infer<typeof pinnedSchema>;
+export type Box = z.infer<typeof boxSchema>;
 export type Photo = z.infer<typeof photoSchema>;
 export type EvidenceRecord = z.infer<typeof evidenceRecordSchema>;
 export type Aside = z.infer<typeof asideSchema>;
@@ -375,6 +385,7 @@ export type Settings = z.infer<typeof settingsSchema>;
 export const recordSchemas = {
   settings: settingsSchema,
   stocks: stockSchema,
+  boxes: boxSchema,
   rolls: rollSchema,
   brews: brewSchema,
   plans: planSchema,

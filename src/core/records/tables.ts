@@ -5,6 +5,7 @@ import type { Records, Settings, TableName } from './records';
 export const tableNames = [
   'settings',
   'stocks',
+  'boxes',
   'rolls',
   'brews',
   'plans',
@@ -35,6 +36,7 @@ export function noRecords(): Records {
   return {
     settings: [],
     stocks: [],
+    boxes: [],
     rolls: [],
     brews: [],
     plans: [],

@@ -24,7 +24,7 @@ import type { RunEvent } from '@/core/records/runEvents';
 import { USUAL_POUR_IN } from '@/core/schedule/baths';
 import { movementOf, runSteps } from '@/core/plan/runSteps';
 import type { WetStep } from '@/core/schedule/wetSteps';
-import { hutHabits, hutKit, hutPast, hutRecipes, hutRolls, hutStocks, hutStrips, type HutRoll } from './hut';
+import { hutBoxes, hutHabits, hutKit, hutPast, hutRecipes, hutRolls, hutStocks, hutStrips, type HutRoll } from './hut';
 
 const MINUTE_MS = 60_000;
 const DAY_MS = 24 * 60 * MINUTE_MS;
@@ -60,6 +60,8 @@ export function demoRecords(nowMs: number): Records {
       own: {},
     });
   }
+  for (const { id, name, note } of hutBoxes)
+    records.boxes.push({ id, name, note, createdMs: nowMs - 200 * DAY_MS, updatedMs: nowMs - 200 * DAY_MS });
   // In the order in which they were developed, so that each time rests on what was judged before it.
   const inOrder = [...hutPast, ...hutRolls]
     .map((hut, index) => ({ hut, index }))
@@ -114,6 +116,7 @@ function addRoll(hut: HutRoll, nowMs: number, index: number, records: Records): 
     xrayPasses: 0,
     condition: soundCondition,
     frames: [],
+    boxId: hutBoxes.find(({ rolls }) => (rolls as readonly string[]).includes(hut.id))?.id ?? null,
     ...hut.roll,
   };
   records.rolls.push(roll);

@@ -121,6 +121,16 @@ const ownTime = (minutes: number): Partial<PlanForm> => ({
   knownTimeSource: 'own',
 });
 
+/** Rolls that came together. */
+export const hutBoxes = [
+  {
+    id: 'box-brick',
+    name: 'Brick from the storm week',
+    note: '',
+    rolls: ['barograph', 'past-09', 'past-10', 'past-11'],
+  },
+] as const;
+
 /** Rolls on the bench today. */
 export const hutRolls: readonly HutRoll[] = [
   {
@@ -132,7 +142,7 @@ export const hutRolls: readonly HutRoll[] = [
       hints: [stamp(1971, 3), { kind: 'use', what: 'The hut was manned', from: 1954, to: 1985 }],
       storage: [stayAt('room', 1985), stayAt('cellar')],
       exposure: exposed('unknown'),
-      note: 'WorkerClient the barograph, in a biscuit tin. “Ci, Cs, 14 h” in pencil on the paper.',
+      note: 'Behind the barograph, in a biscuit tin. “Ci, Cs, 14 h” in pencil on the paper.',
     },
     plan: { ...coffee, strategyId: 'extend' },
     reached: 'draft',

@@ -14,6 +14,7 @@ vi.mock('@/workers/core', () => ({
 }));
 vi.mock('@/data/learningStart', () => ({ readStart: () => Promise.resolve(null), keepStart: () => Promise.resolve() }));
 vi.mock('@/data/learningFeed', () => ({
+  isLongLog: () => Promise.resolve(false),
   feedLearning: (onChange: (change: unknown, last: boolean) => Promise<void>) => {
     worker.feeds.push(() => onChange({}, true));
     return () => undefined;

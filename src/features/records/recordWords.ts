@@ -8,6 +8,7 @@ type Counted = Exclude<keyof Records, 'settings'>;
 /** One of a kind, and several. */
 const words: Record<Counted, readonly [one: string, several: string]> = {
   stocks: ['film', 'films'],
+  boxes: ['box', 'boxes'],
   rolls: ['roll', 'rolls'],
   brews: ['brew', 'brews'],
   plans: ['plan', 'plans'],

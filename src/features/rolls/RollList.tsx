@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import { useBoxes } from '@/data/boxes';
 import { useSearchParams } from 'next/navigation';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { RollLine } from '@/data/lines';
@@ -25,6 +26,26 @@ const groups: readonly { value: Group; name: string }[] = [
   { value: 'open', name: 'In hand' },
   { value: 'finished', name: 'Finished' },
 ];
+
+/** Boxes that rolls came in. */
+function Boxes() {
+  const boxes = useBoxes();
+  if (boxes === undefined || boxes.length === 0) return null;
+  return (
+    <p className="mt-2 flex flex-wrap items-baseline gap-x-5 gap-y-1">
+      <span className="font-[620]">Boxes</span>
+      {boxes.slice(0, MOST_BOXES).map(({ id, name }) => (
+        <Link key={id} href={`/boxes/${encodeURIComponent(id)}`} className="act-plain">
+          {name}
+        </Link>
+      ))}
+      {boxes.length > MOST_BOXES && <span className="text-ink2">and {boxes.length - MOST_BOXES} more</span>}
+    </p>
+  );
+}
+
+/** Boxes that are named above the rolls; a roll leads to its own. */
+const MOST_BOXES = 12;
 
 /** Every roll: those in hand first, the finished ones in a group of their own, with a search over both. */
 export function RollList() {
@@ -88,6 +109,7 @@ export function RollList() {
           <p role="status" className="mt-2 text-[13px] text-ink2">
             {count === 0 ? 'No roll has these words. Try fewer of them.' : `${count} of ${total}`}
           </p>
+          <Boxes />
           {group !== 'finished' && openFound.length > 0 && (
             <section aria-labelledby="open-rolls" className="mt-3">
               <h2 id="open-rolls">In hand</h2>

@@ -24,6 +24,7 @@ export function pieceWords({ evidence, setting }: EvidenceItem): string {
     case 'clip':
       return `Clip of ${formatMinutes(evidence.timeMin)}, ${methodWords[evidence.method]}: gradient ${formatNumber(evidence.gradient, 2)}${evidence.baseFogD === null ? '' : `, base + fog ${formatNumber(evidence.baseFogD, 2)}`}${evidence.speed === null ? '' : `, speed ${formatNumber(evidence.speed.index, 0)}`}`;
     case 'fog':
+      if (evidence.atLeast === true) return `Black after ${formatMinutes(evidence.timeMin)}: fogged through`;
       return `Base + fog ${formatNumber(evidence.baseFogD, 2)} after ${formatMinutes(evidence.timeMin)}, ${methodWords[evidence.method]}`;
     case 'verdict':
       return `Run of ${formatMinutes(evidence.timeMin)}, judged ${contrastGrades[String(evidence.contrast) as keyof typeof contrastGrades].toLowerCase()}`;
@@ -33,12 +34,18 @@ export function pieceWords({ evidence, setting }: EvidenceItem): string {
 /** Where a piece comes from: this roll, or which other one. */
 export function pieceOrigin(
   { setting }: EvidenceItem,
-  rollId: string,
+  here: { rollId: string; lotId?: string },
   rolls: readonly Pick<Roll, 'id' | 'label'>[],
   units: UnitChoice,
 ): string {
+  const name = rolls.find(({ id }) => id === setting.rollId)?.label;
+  const isSister = here.lotId !== undefined && setting.lotId === here.lotId;
   const where =
-    setting.rollId === rollId ? 'this roll' : (rolls.find(({ id }) => id === setting.rollId)?.label ?? 'another roll');
+    setting.rollId === here.rollId
+      ? 'this roll'
+      : isSister
+        ? `its sister ${name ?? 'of the same box'}`
+        : (name ?? 'another roll');
   return [
     where,
     lowerFirst(developerName(setting.developer)),
@@ -77,7 +84,7 @@ export function shiftReasonWords(
     const piece = analysis.listed.find(({ evidence }) => evidence.id === reason.pieceId);
     return piece === undefined
       ? `later evidence (${percentWords(reason.ratio)})`
-      : `“${pieceWords(piece)}” (${pieceOrigin(piece, analysis.request.rollId, rolls, units).split(' · ')[0]}, ${percentWords(reason.ratio)})`;
+      : `“${pieceWords(piece)}” (${pieceOrigin(piece, analysis.request, rolls, units).split(' · ')[0]}, ${percentWords(reason.ratio)})`;
   }
   const row = analysis.estimate.ledger.find(({ id }) => id === reason.rowId);
   return row === undefined

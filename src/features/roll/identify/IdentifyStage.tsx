@@ -17,6 +17,8 @@ import { isFull } from '@/data/trouble';
 import { CautionList } from '@/ui/CautionList';
 import { ConditionPanel } from './ConditionPanel';
 import { DatingPanel } from './DatingPanel';
+import { useBoxes } from '@/data/boxes';
+import { BoxCard } from '@/features/box/BoxCard';
 import { EdgeQuestion } from './EdgeQuestion';
 import { agedWords, ageWords, conditionInShort, filmInShort, storageWords } from '@/features/words/rollWords';
 import { Band } from '@/ui/Band';
@@ -41,6 +43,7 @@ export function IdentifyStage({
 }) {
   const { roll, stock } = dossier;
   const router = useRouter();
+  const box = useBoxes()?.find(({ id }) => id === roll.boxId);
   const nitrate = nitrateRisk({ ...roll, familyId: stock.familyId });
   const cautions = cautionsFor({ nitrate }, 'identify');
   const gainOf = (id: 'date' | 'storage'): string => {
@@ -78,6 +81,9 @@ export function IdentifyStage({
             gain={gainOf('storage')}
           >
             <StoragePanel dossier={dossier} units={units} nowYear={nowYear} />
+          </FactCard>
+          <FactCard id="boxed" title="What did it come with?" known={box?.name ?? 'No box: it came alone'}>
+            <BoxCard roll={roll} />
           </FactCard>
           <FactCard id="film" title="The film" known={filmInShort(roll, stock)}>
             <RollForm

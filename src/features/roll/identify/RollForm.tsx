@@ -19,7 +19,7 @@ import { stockFamilies, stockFamilyIds, type StockFamilyId } from '@/core/films/
 import { storagePresetIds, storagePresets } from '@/core/films/storagePresets';
 import { formatQuantity, type QuantityKind, type UnitChoice } from '@/core/units/quantity';
 import { useKnownFilms, useSettings, type KnownFilm } from '@/data/queries';
-import { MOST_AT_ONCE } from '@/data/rolls';
+import { MOST_AT_ONCE } from '@/data/rollsAtOnce';
 import { useDraft } from '@/features/drafts/useDraft';
 import { useFaults } from '@/features/drafts/useFaults';
 import { Choice } from '@/ui/Choice';

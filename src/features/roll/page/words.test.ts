@@ -224,11 +224,11 @@ describe('evidence in words', () => {
     [{ kind: 'verdict', id: 'e', timeMin: 14, contrast: -1 }, 'Run of 14:00, judged a little soft'],
   ])('%j', (evidence, words) => expect(pieceWords(pieceOf(evidence))).toBe(words));
   test('where it comes from', () => {
-    expect(pieceOrigin(clip, 'x', [], metric)).toBe('this roll · instant coffee, 40 g/l · 20.0 °C');
-    expect(pieceOrigin(clip, 'y', [{ ...roll, id: 'x', label: 'Tin 4' }], us)).toBe(
+    expect(pieceOrigin(clip, { rollId: 'x' }, [], metric)).toBe('this roll · instant coffee, 40 g/l · 20.0 °C');
+    expect(pieceOrigin(clip, { rollId: 'y' }, [{ ...roll, id: 'x', label: 'Tin 4' }], us)).toBe(
       'Tin 4 · instant coffee, 40 g/l · 68.0 °F',
     );
-    expect(pieceOrigin(clip, 'y', [], metric)).toMatch(/^another roll/);
+    expect(pieceOrigin(clip, { rollId: 'y' }, [], metric)).toMatch(/^another roll/);
   });
   test('per cent more, less, or next to nothing', () =>
     expect([1.123, 0.9, 1.001].map(percentWords)).toEqual(['+12 %', '−10 %', 'under 1 %']));

@@ -65,7 +65,7 @@ export function EvidenceList({
               <label htmlFor={`piece-${id}`} className="min-w-0 cursor-pointer">
                 <span className={classes(off && 'text-ink2 line-through')}>{pieceWords(piece)}</span>
                 <span className="block text-[13px] leading-tight text-ink2">
-                  {pieceOrigin(piece, rollId, rolls, units)}
+                  {pieceOrigin(piece, analysis.request, rolls, units)}
                 </span>
                 {conflicts.map((conflict) => (
                   <span key={conflict.measure} className="mt-1 block border-l-4 border-heat pl-2 text-[14px]">
