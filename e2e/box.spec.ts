@@ -32,12 +32,10 @@ test('a brick of ten: one goes first, comes out black, and nine times move', asy
   await page.getByRole('button', { name: USE_TIME }).click();
   await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
   await throughTheTank(page);
-  await page
-    .getByRole('link', { name: /verdict|Judge/i })
-    .first()
-    .click();
-  await page.getByRole('radio', { name: /black/ }).click();
-  await page.getByRole('button', { name: /^Save verdict$/ }).click();
+  await page.getByRole('button', { name: 'Go to the verdict' }).click();
+  await page.getByRole('radio', { name: 'None: the film is black' }).click();
+  await page.getByRole('button', { name: 'Save verdict' }).click();
+  await expect(page.getByRole('region', { name: 'Outcome' })).toBeVisible();
 
   await page.goto('/rolls');
   await page.getByRole('link', { name: 'Attic brick', exact: true }).click();

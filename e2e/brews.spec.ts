@@ -634,3 +634,42 @@ test('a can and what goes into it, as a recipe for one jug: it opens again with 
   await expect(page.locator('#bottleMl')).toHaveValue('440');
   await expect(page.getByRole('table', { name: 'Ingredients' })).toContainText('50 g');
 });
+
+test('a half-used fixer is entered with its films and its day, and a stock gives working solutions until it is empty', async ({
+  page,
+}) => {
+  await page.clock.setFixedTime(MORNING);
+  await page.goto('/brews');
+  await page.getByRole('link', { name: 'One that stands there already' }).click();
+  await page.getByLabel('Films through it').fill('8');
+  await page.reload();
+  await expect(page.getByLabel('Films through it')).toHaveValue('8');
+  await page.getByRole('button', { name: 'Stand it on the bench' }).click();
+  await expect(page.getByText('Mixed on: give a day such as 2026-11-03')).toBeVisible();
+  await page.getByLabel('Mixed on').fill('2026-11-03');
+  await page.getByRole('button', { name: 'Stand it on the bench' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Fixer' })).toBeVisible();
+  await expect(page.getByTestId('jug-left')).toContainText('8 films through it');
+  await expect(page.getByRole('img', { name: '33 % left' })).toBeVisible();
+
+  await page.goto('/brews/standing');
+  await choose(page, 'What is in it', /^Metol–hydroquinone borax powder/);
+  await page.getByLabel('Mixed on').fill('four days ago');
+  await page.getByLabel('Name', { exact: true }).fill('Hut stock');
+  await page.getByRole('button', { name: 'Stand it on the bench' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Hut stock' })).toBeVisible();
+  for (let n = 1; n <= 4; n++) {
+    await page.getByLabel('For a working solution take').fill('300');
+    await page.getByLabel('and water', { exact: true }).fill('300');
+    await page.getByRole('button', { name: 'Make it' }).click();
+    if (n < 4)
+      await expect(page.getByRole('list', { name: 'Changes since it was mixed' }).getByRole('listitem')).toHaveCount(n);
+  }
+  await expect(page.getByRole('alert').filter({ hasText: 'The jug holds 100 ml: take 90 ml at most.' })).toBeVisible();
+  await page.getByRole('link', { name: 'Open it' }).click();
+  await expect(page.getByText(/made from Hut stock/)).toBeVisible();
+  const { brews } = await recordsOf(page, 'aetas');
+  expect((brews as { volumeMl: number }[]).map(({ volumeMl }) => volumeMl).sort((a, b) => a - b)).toEqual([
+    100, 600, 600, 600, 1000,
+  ]);
+});

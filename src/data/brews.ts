@@ -1,6 +1,7 @@
 import type { Batch } from '@/core/brewing/batch';
-import { changedJug, type JugChange } from '@/core/brewing/changeJug';
-import type { Result } from '@/core/schema/result';
+import { changedJug, takenFrom, type JugChange } from '@/core/brewing/changeJug';
+import { success, type Result } from '@/core/schema/result';
+import type { StandingBottle } from '@/core/brewing/standing';
 import { brewCode, finishMix } from '@/core/brewing/finishMix';
 import { mixProgress, type MixEvent } from '@/core/brewing/mixRun';
 import { mixSteps } from '@/core/brewing/mixSteps';
@@ -8,7 +9,7 @@ import type { Brew, Mix, Plan } from '@/core/records/records';
 import { developerName } from '@/core/plan/developerName';
 import { planOfRoll } from './planOfRoll';
 import { act, newStamps, type Writer } from './act';
-import { markDraftsDone } from './drafts';
+import { dropDraft, markDraftsDone } from './drafts';
 import { planDraftKey } from './plans';
 import { Refusal } from './trouble';
 
@@ -150,6 +151,66 @@ export function changeJug(brewId: string, change: JugChange): Promise<Result<Bre
         updatedMs: change.atMs,
       });
     return changed;
+  });
+}
+
+/**
+ * Puts a bottle on the bench that stood there already, with its past.
+ * @returns its id
+ */
+export function standBottle(bottle: StandingBottle): Promise<string> {
+  return act('brew:standing', async (writer) => {
+    const stamps = newStamps();
+    await writer.put('brews', {
+      ...stamps,
+      ...bottle,
+      code: brewCode(stamps.id),
+      bromideGPerL: 0,
+      parts: [],
+      temperatureC: null,
+      ph: null,
+      mixingLnSd: null,
+    });
+    await dropDraft(STANDING_DRAFT);
+    return stamps.id;
+  });
+}
+
+/** Key of what is typed of a bottle that stands there already. */
+export const STANDING_DRAFT = 'standing';
+
+/**
+ * Makes a working solution from a part of a jug.
+ * @param takeMl what is taken, ml
+ * @param waterMl water that thins it, ml
+ * @returns the new jug's id, or why it cannot be made; then nothing has changed
+ */
+export function makeWorking(brewId: string, takeMl: number, waterMl: number): Promise<Result<string>> {
+  return act(`brew:${brewId}`, async (writer): Promise<Result<string>> => {
+    const brew = await writer.db.brews.get(brewId);
+    if (brew === undefined) throw new Refusal('This jug was poured away meanwhile.');
+    const made = takenFrom(brew, takeMl, waterMl);
+    if (!made.ok) return made;
+    const stamps = newStamps();
+    const gone: JugChange = { kind: 'gone', atMs: stamps.createdMs, ml: takeMl };
+    await writer.put('brews', {
+      ...made.value.left,
+      changes: [...(brew.changes ?? []), gone],
+      updatedMs: stamps.createdMs,
+    });
+    const taken: Brew = {
+      ...made.value.taken,
+      ...stamps,
+      code: brewCode(stamps.id),
+      mixedMs: waterMl > 0 ? stamps.createdMs : brew.mixedMs,
+      from: { id: brew.id, name: brew.name, code: brew.code },
+    };
+    // What was done to the stock, and what it takes, are its own.
+    delete taken.changes;
+    delete taken.clearings;
+    delete taken.takesFilms;
+    await writer.put('brews', taken);
+    return success(stamps.id);
   });
 }
 

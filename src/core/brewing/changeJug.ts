@@ -48,15 +48,7 @@ export function changedJug<T extends ChangingJug>(jug: T, change: JugChange): Re
       const volumeMl = jug.volumeMl - change.ml;
       if (volumeMl < LEAST_LEFT_ML)
         return failure({ path: 'ml', message: `The jug holds ${Math.round(jug.volumeMl)} ml: pour it away instead.` });
-      const share = volumeMl / jug.volumeMl;
-      const parts = jug.parts.map((part) => ({ ...part, target: part.target * share, actual: amountOf(part) * share }));
-      return success({
-        ...jug,
-        volumeMl,
-        parts,
-        films: jug.films * share,
-        ...(jug.wornMl === undefined ? {} : { wornMl: jug.wornMl * share }),
-      });
+      return success(scaled(jug, volumeMl));
     }
     case 'water': {
       const volumeMl = jug.volumeMl + change.ml;
@@ -74,6 +66,44 @@ export function changedJug<T extends ChangingJug>(jug: T, change: JugChange): Re
     case 'added':
       return jug.parts.length > 0 ? success(reckoned(withPart(jug, change))) : addedUnweighed(jug, change);
   }
+}
+
+/**
+ * A working solution made from a part of what a jug holds.
+ * @param jug as it stands
+ * @param takeMl what is taken of it, ml; above 0
+ * @param waterMl water that it is thinned with, ml; 0 or more
+ * @returns what is left in the jug, and the solution that was made; else why that cannot be
+ * Source: amounts in a volume, as in `changedJug`.
+ */
+export function takenFrom<T extends ChangingJug>(
+  jug: T,
+  takeMl: number,
+  waterMl: number,
+): Result<{ left: T; taken: T }> {
+  const most = Math.floor(jug.volumeMl - LEAST_LEFT_ML);
+  if (takeMl > most)
+    return failure({
+      path: 'takeMl',
+      message: `The jug holds ${Math.round(jug.volumeMl)} ml: take ${Math.max(0, most)} ml at most.`,
+    });
+  const left = changedJug(jug, { kind: 'gone', atMs: 0, ml: takeMl });
+  if (!left.ok) return left;
+  const taken = scaled(jug, takeMl);
+  const thinner = waterMl === 0 ? success(taken) : changedJug(taken, { kind: 'water', atMs: 0, ml: waterMl });
+  return thinner.ok ? success({ left: left.value, taken: thinner.value }) : thinner;
+}
+
+/** A part of what is in a jug, with its share of everything. */
+function scaled<T extends ChangingJug>(jug: T, volumeMl: number): T {
+  const share = volumeMl / jug.volumeMl;
+  return {
+    ...jug,
+    volumeMl,
+    parts: jug.parts.map((part) => ({ ...part, target: part.target * share, actual: amountOf(part) * share })),
+    films: jug.films * share,
+    ...(jug.wornMl === undefined ? {} : { wornMl: jug.wornMl * share }),
+  };
 }
 
 /** What films took from a jug stays taken, however much water comes after them. */

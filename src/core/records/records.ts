@@ -122,6 +122,8 @@ export const brewSchema = z.strictObject({
   takesFilms: limited('jugFilms').optional(),
   /** When somebody called it spent; missing for one that is in use. */
   spentMs: instantMs.optional(),
+  /** The jug that it was made from; missing for one that was mixed by itself. */
+  from: z.strictObject({ id, name: nameField('Name of the brew'), code: z.string().min(1).max(12) }).optional(),
   /** Clearing times of scraps in this fixer, oldest first; missing where none was taken. */
   clearings: z.array(clearingReadingSchema).max(500).optional(),
 });

@@ -45,6 +45,7 @@ function Jug({ brew }: { brew: Brew }) {
           <h1>{brew.name}</h1>
           <p className="text-[13px] text-ink2">
             {recipeUses[brew.use].name} · mixed {format(brew.mixedMs, 'd MMM yyyy, HH:mm')} · code {brew.code}
+            {brew.from !== undefined && ` · made from ${brew.from.name}, ${brew.from.code}`}
           </p>
         </div>
         <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_372px]">

@@ -60,7 +60,12 @@ export function BrewsView() {
       </div>
       <aside className="min-w-0">
         <section aria-labelledby="jugs">
-          <h2 id="jugs">Jugs</h2>
+          <div className="flex items-baseline justify-between gap-4">
+            <h2 id="jugs">Jugs</h2>
+            <Link href="/brews/standing" className="act-plain text-[14px]">
+              One that stands there already
+            </Link>
+          </div>
           {brews.length === 0 && (
             <div className="rule-row mt-2 text-ink2">
               <span aria-hidden>

@@ -1,6 +1,7 @@
 'use client';
 
 import { format } from 'date-fns';
+import Link from 'next/link';
 import { useState } from 'react';
 import * as z from 'zod';
 import { typed } from '@/core/schema/typed';
@@ -9,7 +10,7 @@ import type { JugChange } from '@/core/brewing/changeJug';
 import { substanceIds, substanceOf, type SubstanceId } from '@/core/chemistry/substances';
 import type { Brew } from '@/core/records/records';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
-import { changeJug } from '@/data/brews';
+import { changeJug, makeWorking } from '@/data/brews';
 import { useSettings } from '@/data/queries';
 import { AmountInput } from '@/features/amount/AmountInput';
 import { Choice } from '@/ui/Choice';
@@ -22,18 +23,21 @@ const changeFormSchema = z.object({
   amount: typed,
   waterMl: typed,
   goneMl: typed,
+  takeMl: typed.optional(),
+  thinMl: typed.optional(),
 });
 type ChangeForm = z.infer<typeof changeFormSchema>;
-const emptyChange: ChangeForm = { substanceId: 'bromide', amount: '', waterMl: '', goneMl: '' };
+const emptyChange: ChangeForm = { substanceId: 'bromide', amount: '', waterMl: '', goneMl: '', takeMl: '', thinMl: '' };
 
 /** Adds to a jug, takes from it, tops it up; and what was done so far. */
 export function ChangeJug({ brew }: { brew: Brew }) {
   const units = useSettings();
   const draft = useDraft(`jug:${brew.id}`, changeFormSchema, (kept) => kept ?? emptyChange);
   const [problem, setProblem] = useState<string | null>(null);
+  const [made, setMade] = useState<string | null>(null);
   const { form, change } = draft;
   if (form === null) return null;
-  const { substanceId, amount, waterMl, goneMl } = form;
+  const { substanceId, amount, waterMl, goneMl, takeMl = '', thinMl = '' } = form;
   const { unit } = substanceOf(substanceId);
   const done = (act: JugChange, emptied: Partial<ChangeForm>): void =>
     void changeJug(brew.id, act)
@@ -117,6 +121,51 @@ export function ChangeJug({ brew }: { brew: Brew }) {
           >
             Remove
           </button>
+        </div>
+        <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+          <Quantity
+            id="takeMl"
+            label="For a working solution take"
+            kind="volume"
+            units={units}
+            value={takeMl}
+            onChange={(next) => change({ takeMl: next })}
+            inline
+          />
+          <Quantity
+            id="thinMl"
+            label="and water"
+            kind="volume"
+            units={units}
+            value={thinMl}
+            onChange={(next) => change({ thinMl: next })}
+            inline
+          />
+          <button
+            type="button"
+            className="act-plain"
+            disabled={!positive(takeMl)}
+            onClick={() => {
+              if (!positive(takeMl)) return;
+              void makeWorking(brew.id, takeMl, positive(thinMl) ? thinMl : 0)
+                .then((made) => {
+                  setProblem(made.ok ? null : (made.problems[0]?.message ?? null));
+                  if (made.ok) setMade(made.value);
+                  if (made.ok) change({ takeMl: '', thinMl: '' });
+                })
+                .catch(() => undefined);
+            }}
+          >
+            Make it
+          </button>
+          {made !== null && (
+            <span role="status">
+              Made.{' '}
+              <Link href={`/brews/${encodeURIComponent(made)}`} className="act-plain">
+                Open it
+              </Link>
+            </span>
+          )}
         </div>
         {problem !== null && (
           <p role="alert" className="border-l-4 border-danger pl-2 text-[14px] text-danger">
