@@ -105,12 +105,24 @@ export function calibrateLog(logs: number, seed: number): Cell[] {
   });
 }
 
-/** A roll after others of its box were developed. Black sisters are looked for: an outcome that is rare on young film. */
-export function calibrateBoxes(boxes: number, seed: number, groups = Object.keys(ageGroups) as AgeGroup[]): Cell[] {
+/**
+ * A roll after others of its box were developed. Black sisters are looked for: an outcome that is rare on young film.
+ * @param boxes boxes in each cell
+ * @param seed any integer
+ * @param groups which ages; all, when left out
+ * @param kinds which sisters; all, when left out
+ * @returns a cell for each that had enough outcomes
+ */
+export function calibrateBoxes(
+  boxes: number,
+  seed: number,
+  groups: readonly AgeGroup[] = Object.keys(ageGroups) as AgeGroup[],
+  kinds: readonly BoxKind[] = boxKinds,
+): Cell[] {
   const luck = chance(seed);
   return strategyNames.flatMap((strategy) =>
     groups.flatMap((group) =>
-      boxKinds.flatMap((bundle): Cell[] => {
+      kinds.flatMap((bundle): Cell[] => {
         const outcomes: Outcome[] = [];
         for (let index = 0; outcomes.length < boxes && index < MOST_DRAWN * boxes; index++) {
           const sisters = bundle === 'three sisters of the box' ? 3 : 1;

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { calibrate, calibrateLog, pooledCoverage } from './calibrate';
+import { calibrate, calibrateBoxes, calibrateLog, pooledCoverage } from './calibrate';
 import { calibrateStrips } from './calibrateStrips';
 
 describe('the band on simulated rolls of other worlds', () => {
@@ -26,6 +26,18 @@ describe('the band on simulated rolls of other worlds', () => {
   });
   test('five judged runs of a stock narrow the sixth without pretending', () => {
     for (const { coverage, strategy } of calibrateLog(40, 12)) expect(coverage, strategy).toBeGreaterThan(0.6);
+  });
+});
+
+describe('rolls of a box in worlds that share by other rules', () => {
+  const cells = calibrateBoxes(40, 9, ['over 30'], ['sister of the box', 'three sisters of the box']);
+  const of = (bundle: string) => cells.filter((cell) => cell.bundle === bundle);
+  test('what sisters teach holds about as often as it says, and three of them narrow more than one', () => {
+    expect(pooledCoverage(cells)).toBeGreaterThan(0.68);
+    expect(pooledCoverage(cells)).toBeLessThan(0.9);
+    const width = (bundle: string): number => of(bundle).reduce((sum, { medianLnSd }) => sum + medianLnSd, 0);
+    expect(of('three sisters of the box')).toHaveLength(3);
+    expect(width('three sisters of the box')).toBeLessThan(width('sister of the box'));
   });
 });
 

@@ -27,7 +27,7 @@ if (isMainThread) {
   const { strategyNames } = await calibration();
   const from = performance.now();
   const answers = await Promise.all(
-    [...strategyNames, 'log'].map(
+    [...strategyNames, 'log', 'boxes'].map(
       (part, index) =>
         new Promise((resolve, reject) => {
           const worker = new Worker(fileURLToPath(import.meta.url), {
@@ -38,17 +38,30 @@ if (isMainThread) {
         }),
     ),
   );
-  const broken = report(rolls, seed, answers.slice(0, -1).flat(), answers.at(-1), (performance.now() - from) / 1000);
+  const broken = report(
+    rolls,
+    seed,
+    answers.slice(0, -2).flat(),
+    answers.at(-2),
+    answers.at(-1),
+    (performance.now() - from) / 1000,
+  );
   broken.push(...(await benchStripCalibration(Number(process.argv[4] ?? 24), seed)));
   for (const sentence of broken) console.error(`BROKEN: ${sentence}`);
   process.exit(broken.length === 0 ? 0 : 1);
 } else {
-  const { calibrate, calibrateLog, bundles } = await calibration();
+  const { calibrate, calibrateBoxes, calibrateLog, bundles } = await calibration();
   const { part, rolls, seed } = workerData;
-  parentPort.postMessage(part === 'log' ? calibrateLog(rolls, seed) : calibrate(rolls, seed, bundles, [part]));
+  parentPort.postMessage(
+    part === 'log'
+      ? calibrateLog(rolls, seed)
+      : part === 'boxes'
+        ? calibrateBoxes(Math.ceil(rolls / 2), seed)
+        : calibrate(rolls, seed, bundles, [part]),
+  );
 }
 
-function report(rolls, seed, cells, log, tookS) {
+function report(rolls, seed, cells, log, boxes, tookS) {
   const percent = (share) => `${(100 * share).toFixed(0)} %`;
   const groups = [...new Set(cells.map(({ group }) => group))];
   console.log(`${rolls} simulated rolls in each cell, seed ${seed}`);
@@ -71,12 +84,18 @@ function report(rolls, seed, cells, log, tookS) {
   console.log('| strategy | 80 % band holds | median ln error |\n|---|---|---|');
   for (const cell of log)
     console.log(`| ${cell.strategy} | ${percent(cell.coverage)} | ${cell.medianError.toFixed(2)} |`);
+  console.log('\nA roll after others of its box, where enough of them could be drawn\n');
+  console.log('| sisters | age | strategy | boxes | 80 % band holds | median ln error |\n|---|---|---|---|---|---|');
+  for (const cell of boxes)
+    console.log(
+      `| ${cell.bundle} | ${cell.group} | ${cell.strategy} | ${cell.rolls} | ${percent(cell.coverage)} | ${cell.medianError.toFixed(2)} |`,
+    );
   const pooled = cells.reduce((sum, cell) => sum + cell.coverage * cell.rolls, 0) / (rolls * cells.length);
   console.log(`\nAll cells together: ${(100 * pooled).toFixed(1)} %. Took ${tookS.toFixed(0)} s.`);
 
   const outside = (share, [low, high]) => share < low || share > high;
   return [
-    ...[...cells, ...log].flatMap(({ bundle, group, strategy, coverage }) =>
+    ...[...cells, ...log, ...boxes].flatMap(({ bundle, group, strategy, coverage }) =>
       outside(coverage, CELL) ? [`${bundle}, ${group}, ${strategy}: the band holds ${percent(coverage)}`] : [],
     ),
     ...(outside(pooled, POOLED) ? [`all together: ${percent(pooled)}`] : []),

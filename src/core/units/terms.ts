@@ -23,6 +23,11 @@ export const terms = {
     name: 'Likely range',
     words: 'Four rolls in five should need a time inside it. A wide range is not a fault: it shows what is not known.',
   },
+  box: {
+    name: 'Box',
+    words:
+      'Rolls that came together and lay together ever since: a brick, a tin, a find. They aged alike, so what one of them shows tells of the others.',
+  },
   ledger: {
     name: 'Ledger',
     words: 'The reasons for a time in order, each as a factor; multiplied together they give the time.',
