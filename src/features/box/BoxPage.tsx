@@ -46,7 +46,9 @@ function BoxView({ box, dossiers }: { box: Box; dossiers: RollDossier[] }) {
   return (
     <div className="measure">
       <BoxName key={box.name} box={box} />
-      <p className="text-ink2">{boxInShort(dossiers)}. They lay together: what one of them shows tells of the others.</p>
+      <p className="text-ink2">
+        {boxInShort(dossiers)}. They lay together: what one of them shows tells of the others.
+      </p>
       {first !== null && firstLabel !== undefined && (
         <p className="mt-4 max-w-[62ch] border-l-4 border-chem pl-3" data-testid="first-of-box">
           {firstWords(first, firstLabel)}{' '}
