@@ -4,7 +4,7 @@ import { forgetTrouble, guardedWrite } from './trouble';
 import { dropAhead, lastStamp, mergedDraft, readAhead, seenStamp, writeAhead } from './draftJournal';
 
 /** Parts of records that are stored as they are typed; their drafts are named by these, and by the record's id. */
-const partNames = ['kit', 'hints', 'storage', 'xray', 'condition', 'frames', 'tank'] as const;
+const partNames = ['kit', 'hints', 'storage', 'xray', 'condition', 'frames', 'archive', 'tank'] as const;
 export type PartName = (typeof partNames)[number];
 
 /** There is one kit: its key is its name. */

@@ -1,3 +1,4 @@
+import { archiveWords } from '@/core/archive/archive';
 import { planOf } from '@/core/plan/planOf';
 import { developedMin, judgedRun, type JudgedRun } from '@/core/run/judgedRun';
 import { imageOf, type ImageId } from '@/core/outcome/grades';
@@ -107,7 +108,9 @@ export function rollLineOf(
     roll: { id, label, formatId, hints, storage, exposure, condition, boxId },
     stock: { name: stock.name, familyId: stock.familyId, iso: stock.iso },
     standing,
-    words: [label, roll.note, stock.name, filmFormats[formatId].name, ...places].join(' ').toLowerCase(),
+    words: [label, roll.note, stock.name, filmFormats[formatId].name, ...places, archiveWords(roll.archive)]
+      .join(' ')
+      .toLowerCase(),
   };
 }
 

@@ -148,7 +148,7 @@ export function changeRoll(rollId: string, changed: Partial<RollForm>): Promise<
 /** Stores a part of a roll's dossier as it changes. */
 export function changeDossier(
   rollId: string,
-  part: Partial<Pick<Roll, 'hints' | 'storage' | 'xrayPasses' | 'condition' | 'frames'>>,
+  part: Partial<Pick<Roll, 'hints' | 'storage' | 'xrayPasses' | 'condition' | 'frames' | 'archive'>>,
   typed?: TypedUpTo,
 ): Promise<void> {
   return act(

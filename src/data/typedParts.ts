@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { archiveFormSchema, readArchive, type Archive, type ArchiveForm } from '@/core/archive/archive';
 import { frameSchema, type Frame } from '@/core/exposure/frame';
 import { conditionSchema, type Condition } from '@/core/films/condition';
 import type { RollStay } from '@/core/films/storageStaySchema';
@@ -96,6 +97,14 @@ export const framesPart: TypedPart<Frame[], Frame[]> = {
   store: (rollId, frames, typed) => changeDossier(rollId, { frames }, typed),
 };
 
+/** Where a roll is kept, how it was cut, and what is on its frames. */
+export const archivePart: TypedPart<ArchiveForm, Archive> = {
+  name: 'archive',
+  form: archiveFormSchema,
+  read: readArchive,
+  store: (rollId, archive, typed) => changeDossier(rollId, { archive }, typed),
+};
+
 /** What happened at the tank and is on its way into the run: it counts while the run has as many events as were seen. */
 interface TankPress {
   seen: number;
@@ -109,10 +118,16 @@ export const tankPart: TypedPart<TankPress, TankPress> = {
   store: (runId, { seen, events }, typed) => recordEvents(runId, seen, events, typed),
 };
 
-const parts = [kitPart, hintsPart, storagePart, xrayPart, conditionPart, framesPart, tankPart] as readonly TypedPart<
-  unknown,
-  unknown
->[];
+const parts = [
+  kitPart,
+  hintsPart,
+  storagePart,
+  xrayPart,
+  conditionPart,
+  framesPart,
+  archivePart,
+  tankPart,
+] as readonly TypedPart<unknown, unknown>[];
 
 /**
  * Stores what a page that went at once had only written ahead. A draft that does not read stays for its page; one that

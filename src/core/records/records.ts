@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { chartSourceIds } from '../estimate/chartSources';
+import { archiveSchema } from '../archive/archive';
 import { batchSchema } from '../brewing/batch';
 import { mixEventSchema } from '../brewing/mixRun';
 import { jugChangeSchema } from '../brewing/changeJug';
@@ -88,6 +89,8 @@ export const rollSchema = z.strictObject({
   }),
   /** The box that it came in with others; missing for one that came alone. */
   boxId: id.nullable().optional(),
+  /** Where it is kept now, how it was cut, what is on its frames; missing until somebody said so. */
+  archive: archiveSchema.optional(),
   /** Frames as noted, where somebody noted them. */
   frames: z.array(frameSchema).max(100),
   note: text('Note', 5000),

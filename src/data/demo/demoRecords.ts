@@ -24,7 +24,18 @@ import type { RunEvent } from '@/core/records/runEvents';
 import { USUAL_POUR_IN } from '@/core/schedule/baths';
 import { movementOf, runSteps } from '@/core/plan/runSteps';
 import type { WetStep } from '@/core/schedule/wetSteps';
-import { hutBoxes, hutHabits, hutKit, hutPast, hutRecipes, hutRolls, hutStocks, hutStrips, type HutRoll } from './hut';
+import {
+  hutArchive,
+  hutBoxes,
+  hutHabits,
+  hutKit,
+  hutPast,
+  hutRecipes,
+  hutRolls,
+  hutStocks,
+  hutStrips,
+  type HutRoll,
+} from './hut';
 
 const MINUTE_MS = 60_000;
 const DAY_MS = 24 * 60 * MINUTE_MS;
@@ -116,6 +127,7 @@ function addRoll(hut: HutRoll, nowMs: number, index: number, records: Records): 
     xrayPasses: 0,
     condition: soundCondition,
     frames: [],
+    ...(hutArchive[hut.id] === undefined ? {} : { archive: hutArchive[hut.id] }),
     boxId: hutBoxes.find(({ rolls }) => (rolls as readonly string[]).includes(hut.id))?.id ?? null,
     ...hut.roll,
   };

@@ -121,6 +121,21 @@ const ownTime = (minutes: number): Partial<PlanForm> => ({
   knownTimeSource: 'own',
 });
 
+/** Where developed rolls of the hut are kept, by roll. */
+export const hutArchive: Readonly<Record<string, NonNullable<Roll['archive']>>> = {
+  'past-09': {
+    place: 'Grey binder, page 14',
+    frames: 37,
+    perStrip: 5,
+    words: [
+      { frame: 3, words: 'The dog on the coal heap' },
+      { frame: 11, words: 'Observer with the rain gauge, noon' },
+      { frame: 12, words: 'The same, laughing' },
+      { frame: 36, words: 'Sledge leaving for the valley' },
+    ],
+  },
+};
+
 /** Rolls that came together. */
 export const hutBoxes = [
   {

@@ -100,7 +100,7 @@ export function RollList() {
                 autoFocus={searching}
                 value={wanted}
                 onChange={(event) => setWanted(event.target.value)}
-                placeholder="name, film, storage, note"
+                placeholder="name, film, place, people, note"
               />
             </div>
             <Segments id="group" label="Show" value={group} options={groups} onChange={setGroup} />

@@ -16,6 +16,7 @@ import { RunStage } from '@/features/roll/run/RunStage';
 import { NotHere } from '@/features/shell/NotHere';
 import { Diagnosis } from '@/features/diagnosis/Diagnosis';
 import { wentWrong } from '@/core/diagnosis/diagnose';
+import { ArchivePanel } from '@/features/archive/ArchivePanel';
 import { Outcome } from './Outcome';
 import { TestStage } from '@/features/roll/test/TestStage';
 import { rollLine } from '@/features/words/rollWords';
@@ -85,6 +86,7 @@ function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknow
       {stage === null ? (
         <>
           <Outcome dossier={dossier} />
+          <ArchivePanel dossier={dossier} />
           {dossier.verdict !== undefined && wentWrong(dossier.verdict) && (
             <Diagnosis dossier={dossier} verdict={dossier.verdict} />
           )}

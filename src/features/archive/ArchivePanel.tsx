@@ -1,0 +1,88 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { emptyArchive, readArchive, withWords, wordsOf } from '@/core/archive/archive';
+import { imageOf } from '@/core/outcome/grades';
+import { useSettings, type RollDossier } from '@/data/queries';
+import { archivePart } from '@/data/typedParts';
+import { useTypedPart } from '@/features/drafts/useTypedPart';
+import { describedBy, Field } from '@/ui/Field';
+import { Quantity } from '@/ui/Quantity';
+import { Sleeve } from './Sleeve';
+
+/** Where a roll that has pictures is kept: what it was cut into, and what is on its frames. */
+export function ArchivePanel({ dossier: { roll, verdict } }: { dossier: RollDossier }) {
+  const units = useSettings();
+  const { form, change, errors } = useTypedPart(archivePart, roll.id, roll.archive ?? emptyArchive);
+  const [chosen, setChosen] = useState<number | null>(null);
+  if (verdict === undefined || imageOf(verdict.defects) !== 'there') return null;
+  const read = readArchive(form);
+  const number = (id: 'frames' | 'perStrip', label: string) => (
+    <Quantity
+      id={id}
+      label={label}
+      kind="count"
+      units={units}
+      value={form[id]}
+      onChange={(value) => change({ ...form, [id]: value })}
+      error={errors[id]}
+    />
+  );
+  return (
+    <section aria-labelledby="kept" className="mt-6 mb-4 measure">
+      <div className="flex flex-wrap items-baseline gap-x-5">
+        <h2 id="kept">Where it is kept</h2>
+        <Link href={`/rolls/${encodeURIComponent(roll.id)}/sleeve`} className="act-plain">
+          The page for its sleeve
+        </Link>
+      </div>
+      <div className="mt-2 grid grid-cols-2 gap-4 sm:grid-cols-[minmax(0,1fr)_120px_150px]">
+        <div className="max-sm:col-span-2">
+          <Field id="place" label="Place" hint="as binder 2, page 14" error={errors.place}>
+            <input
+              id="place"
+              className="box"
+              autoComplete="off"
+              aria-describedby={describedBy('place', 'as binder 2, page 14', errors.place)}
+              value={form.place}
+              onChange={(event) => change({ ...form, place: event.target.value })}
+            />
+          </Field>
+        </div>
+        {number('frames', 'Frames')}
+        {number('perStrip', 'On a strip')}
+      </div>
+      {read.ok && (
+        <div className="mt-4">
+          {chosen === null || chosen > read.value.frames ? (
+            <p className="mb-3 text-[14px] text-ink2">
+              Touch a frame to write who or what is on it. A search finds it.
+            </p>
+          ) : (
+            <div className="mb-3 max-w-[560px]">
+              <label htmlFor="frameWords" className="font-[620]">
+                On frame {chosen}
+              </label>
+              <input
+                key={chosen}
+                id="frameWords"
+                className="box mt-1"
+                autoComplete="off"
+                autoFocus
+                maxLength={500}
+                placeholder="people, place, day"
+                value={wordsOf(form, chosen)}
+                onChange={(event) => change(withWords(form, chosen, event.target.value))}
+                onKeyDown={(event) => {
+                  if (event.key === 'Enter' && chosen < read.value.frames) setChosen(chosen + 1);
+                }}
+              />
+            </div>
+          )}
+          <Sleeve archive={read.value} chosen={chosen} onChoose={setChosen} />
+        </div>
+      )}
+    </section>
+  );
+}

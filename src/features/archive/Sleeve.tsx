@@ -1,0 +1,51 @@
+import { stripsOf, wordsOf, type Archive } from '@/core/archive/archive';
+import { classes } from '@/ui/classes';
+
+interface SleeveProps {
+  archive: Pick<Archive, 'frames' | 'perStrip' | 'words'>;
+  /** The frame whose words are being written; null for none. */
+  chosen: number | null;
+  /** Chooses a frame; left out where the page is only looked at. */
+  onChoose?: (frame: number) => void;
+}
+
+/** A sleeve page as it lies in the binder: strips, one under the other, with the numbers of their frames. */
+export function Sleeve({ archive, chosen, onChoose }: SleeveProps) {
+  return (
+    <ol aria-label="Strips" className="space-y-1.5">
+      {stripsOf(archive.frames, archive.perStrip).map((strip) => (
+        <li key={strip[0]} className="grid gap-x-1" style={{ gridTemplateColumns: `repeat(${archive.perStrip}, 1fr)` }}>
+          {strip.map((frame) => {
+            const words = wordsOf(archive, frame);
+            const look = classes(
+              'flex min-h-11 min-w-0 flex-col items-start overflow-hidden border px-1 py-0.5 text-left',
+              frame === chosen ? 'border-ink bg-sheet' : 'border-edge',
+            );
+            const inside = (
+              <>
+                <span className="num text-[13px] leading-tight">{frame}</span>
+                <span className="w-full truncate text-[12px] leading-tight text-ink2">{words}</span>
+              </>
+            );
+            return onChoose === undefined ? (
+              <span key={frame} className={look}>
+                {inside}
+              </span>
+            ) : (
+              <button
+                key={frame}
+                type="button"
+                className={look}
+                aria-pressed={frame === chosen}
+                aria-label={words === '' ? `Frame ${frame}` : `Frame ${frame}: ${words}`}
+                onClick={() => onChoose(frame)}
+              >
+                {inside}
+              </button>
+            );
+          })}
+        </li>
+      ))}
+    </ol>
+  );
+}
