@@ -18,7 +18,7 @@ test('a roll is cut, put into its binder, and found by somebody’s name and by 
   await page.getByLabel('On a strip').fill('6');
   await expect(strips).toHaveCount(7);
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Frame 12: Aunt Ragnfrid by the stove' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Frame 12 Aunt Ragnfrid by the stove' })).toBeVisible();
   const { rolls } = await recordsOf(page, 'aetas-demo');
   expect((rolls as { id: string; archive?: unknown }[]).find(({ id }) => id === 'past-04')?.archive).toEqual({
     place: 'binder 2, page 14',

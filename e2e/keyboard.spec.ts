@@ -82,6 +82,10 @@ test('no view scrolls sideways at 360 px', async ({ page }) => {
     '/rolls/past-03/strip',
     '/brews/brew-portraits',
     '/brews/kit',
+    '/boxes/box-brick',
+    '/brews/standing',
+    '/rolls/past-09',
+    '/rolls/past-09/sleeve',
   ]) {
     await openDemo(page, path);
     const overflow = await page.evaluate(

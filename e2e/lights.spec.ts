@@ -32,6 +32,10 @@ const views = [
   '/practice',
   '/rolls/past-03/strip',
   '/evening',
+  '/boxes/box-brick',
+  '/brews/standing',
+  '/rolls/past-09',
+  '/rolls/past-09/sleeve',
 ];
 
 /** Green and blue up to this value count as none: it is the noise of no encoder, but leaves room for one. */

@@ -23,7 +23,10 @@ export function Sleeve({ archive, chosen, onChoose }: SleeveProps) {
             );
             const inside = (
               <>
-                <span className="num text-[13px] leading-tight">{frame}</span>
+                <span className="num text-[13px] leading-tight">
+                  <span className="sr-only">Frame </span>
+                  {frame}
+                </span>
                 <span className="w-full truncate text-[12px] leading-tight text-ink2">{words}</span>
               </>
             );
@@ -37,7 +40,6 @@ export function Sleeve({ archive, chosen, onChoose }: SleeveProps) {
                 type="button"
                 className={look}
                 aria-pressed={frame === chosen}
-                aria-label={words === '' ? `Frame ${frame}` : `Frame ${frame}: ${words}`}
                 onClick={() => onChoose(frame)}
               >
                 {inside}

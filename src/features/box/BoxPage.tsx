@@ -86,10 +86,9 @@ function BoxView({ box, dossiers }: { box: Box; dossiers: RollDossier[] }) {
               <button
                 type="button"
                 className="act-plain min-h-11 text-[14px] max-sm:col-start-2 max-sm:row-start-1"
-                aria-label={`Take ${roll.label} out of the box`}
                 onClick={() => void putInBox(roll.id, null)}
               >
-                take out
+                take out<span className="sr-only"> {roll.label}</span>
               </button>
             </li>
           );

@@ -27,9 +27,10 @@ const groups: readonly { value: Group; name: string }[] = [
   { value: 'finished', name: 'Finished' },
 ];
 
-/** Boxes that rolls came in. */
-function Boxes() {
-  const boxes = useBoxes();
+/** Boxes that rolls came in, by what is searched for. */
+function Boxes({ wanted }: { wanted: string }) {
+  const found = useBoxes();
+  const boxes = found?.filter(({ name }) => name.toLowerCase().includes(wanted.trim().toLowerCase()));
   if (boxes === undefined || boxes.length === 0) return null;
   return (
     <p className="mt-2 flex flex-wrap items-baseline gap-x-5 gap-y-1">
@@ -109,7 +110,7 @@ export function RollList() {
           <p role="status" className="mt-2 text-[13px] text-ink2">
             {count === 0 ? 'No roll has these words. Try fewer of them.' : `${count} of ${total}`}
           </p>
-          <Boxes />
+          <Boxes wanted={searched} />
           {group !== 'finished' && openFound.length > 0 && (
             <section aria-labelledby="open-rolls" className="mt-3">
               <h2 id="open-rolls">In hand</h2>
