@@ -186,3 +186,31 @@ test('frames are noted line by line and survive a reload', async ({ page }) => {
   await expect(page.getByLabel('Remark of line 1')).toHaveValue('yellow filter');
   await expect(page.getByLabel('Frame of line 1')).toHaveValue('1');
 });
+
+test('in the dark two fingers go back, and end it when they are held', async ({ browser }) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const page = await context.newPage();
+  await openDemo(page, '/rolls/portraits/dark');
+  await page.getByRole('button', { name: 'Rehearse with spare film' }).click();
+  const count = page.getByTestId('dark-count');
+  await expect(count).toHaveText('1 of 6');
+  const session = await context.newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchEnd', fingers: number): Promise<unknown> =>
+    session.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints: Array.from({ length: fingers }, (_, id) => ({ x: 120 + 120 * id, y: 420, id })),
+    });
+  // One finger held goes on.
+  await touch('touchStart', 1);
+  await expect(count).toHaveText('2 of 6');
+  await touch('touchEnd', 0);
+  await touch('touchStart', 1);
+  await touch('touchStart', 2);
+  await touch('touchEnd', 0);
+  await expect(count).toHaveText('1 of 6');
+  await touch('touchStart', 1);
+  await touch('touchStart', 2);
+  await expect(count).toHaveCount(0, { timeout: 6_000 });
+  await touch('touchEnd', 0);
+  await context.close();
+});
