@@ -7,6 +7,7 @@ import { addToBox, newBox, putInBox, removeBox } from './boxes';
 import { mergeBench } from './benchFiles';
 import { database } from './database';
 import { demoRecords } from './demo/demoRecords';
+import { duplicateRoll } from './rolls';
 import { replaceRecords, undoAct, allRecords } from './undo';
 
 const demo = demoRecords(Date.UTC(2026, 10, 24, 12));
@@ -39,6 +40,18 @@ describe('boxes', () => {
     await putInBox('mast', null);
     expect(await boxOf('mast')).toBeNull();
     expect(await database().rolls.where({ boxId }).count()).toBe(3);
+  });
+
+  test('a roll that is like a developed one takes its past over, and not its pictures', async () => {
+    const like = await database().rolls.get('past-09');
+    if (like?.archive === undefined) throw new Error('The demo’s roll is in no binder.');
+    await addToBox(await box('box-brick'), like, 1);
+    const copy = await database().rolls.get(await duplicateRoll(like));
+    const added = (await database().rolls.toArray()).find(({ label }) => label.endsWith('roll 5'));
+    for (const one of [copy, added]) {
+      expect(one).toMatchObject({ hints: like.hints, boxId: 'box-brick', frames: [] });
+      expect(one?.archive).toBeUndefined();
+    }
   });
 
   test('a box that is taken apart leaves its rolls, and undo puts all of them back', async () => {

@@ -3,7 +3,7 @@ import type { Box, Roll } from '@/core/records/records';
 import { act, newStamps, type Writer } from './act';
 import { database } from './database';
 import { dossiersOf, type RollDossier } from './queries';
-import { MOST_AT_ONCE } from './rollsAtOnce';
+import { MOST_AT_ONCE, nothingOnIt } from './rollsAtOnce';
 
 /** Rolls of a box that are shown, at the most: more than a brick of any kind holds. */
 const MOST_SHOWN = 200;
@@ -54,7 +54,7 @@ export function addToBox(box: Box, like: Roll, count: number): Promise<void> {
         ...newStamps(),
         boxId: box.id,
         label: `${box.name.slice(0, 110)}, roll ${there + n}`,
-        frames: [],
+        ...nothingOnIt,
       });
   });
 }

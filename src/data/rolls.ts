@@ -6,7 +6,7 @@ import type { PlanChoices, PlanForm } from '@/core/plan/planForm';
 import type { Pinned, Roll, Stock } from '@/core/records/records';
 import { database } from './database';
 import { makeBox } from './boxes';
-import { MOST_AT_ONCE } from './rollsAtOnce';
+import { MOST_AT_ONCE, nothingOnIt } from './rollsAtOnce';
 import { askToPersist } from './storageRoom';
 import { planDraftKey } from './plans';
 import { act, newStamps, type Writer } from './act';
@@ -51,7 +51,7 @@ export async function duplicateRoll(roll: Roll): Promise<string> {
       ...roll,
       ...stamps,
       label: `${name.slice(0, 112)} (${Number(of?.[2] ?? 1) + 1})`,
-      frames: [],
+      ...nothingOnIt,
     }),
   );
   return stamps.id;
