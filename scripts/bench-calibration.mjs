@@ -56,7 +56,7 @@ if (isMainThread) {
     part === 'log'
       ? calibrateLog(rolls, seed)
       : part === 'boxes'
-        ? calibrateBoxes(Math.ceil(rolls / 2), seed)
+        ? calibrateBoxes(Math.ceil(rolls / 4), seed)
         : calibrate(rolls, seed, bundles, [part]),
   );
 }
