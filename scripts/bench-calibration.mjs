@@ -56,7 +56,7 @@ if (isMainThread) {
     part === 'log'
       ? calibrateLog(rolls, seed)
       : part === 'boxes'
-        ? calibrateBoxes(Math.ceil(rolls / 4), seed)
+        ? calibrateBoxes(Math.ceil(rolls / 2), seed, ['over 30'], ['sister of the box', 'three sisters of the box'])
         : calibrate(rolls, seed, bundles, [part]),
   );
 }
