@@ -4,8 +4,7 @@ import { narrowedBy } from '../estimate/nextTests';
 import { settingOf } from '../estimate/pieces';
 import type { Learning } from '../learning/learning';
 import type { Brew, ExposureState } from '../records/records';
-import { requestOfCurrent } from './benchTimes';
-import type { CurrentRoll } from './benchTimes';
+import { requestOfCurrent, type CurrentRoll } from './benchTimes';
 
 /** The roll of a box to develop before the others. */
 export interface FirstOfBox {
