@@ -13,6 +13,8 @@ export default defineConfig({
   ...shared,
   test: {
     ...shared.test,
+    // Left to itself the runner keeps one core free: of two, that is half.
+    maxWorkers: '100%',
     projects: long
       ? // Soaks are files of their own, and run alone.
         [{ ...shared, test: { ...shared.test, name: 'long', include: ['src/**/*.long.ts'] } }]

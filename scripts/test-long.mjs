@@ -5,7 +5,7 @@ import { ensureChromium, ensurePackages, run, tool } from './shell.mjs';
  * Soaks and crash sweeps: the same code, many more cases. `--short` runs a part of them, another one each time: the seed says which, and
  * repeats it.
  */
-const PARTS = 5;
+const PARTS = 8;
 const short = process.argv.includes('--short');
 const seed = Number(process.env.AETAS_SEED ?? Math.floor(Math.random() * 1_000_000));
 const part = (seed % PARTS) + 1;

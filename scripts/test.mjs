@@ -57,8 +57,8 @@ const unit = readJson(unitFile);
 add('Vitest', unit && { passed: unit.numPassedTests, failed: unit.numFailedTests });
 if (unitCode !== 0 && unit?.numFailedTests === 0) failed += 1;
 
-console.log('\nBrowser tests');
-const browserCode = run(tool('playwright'), ['test'], { CHROMIUM_PATH: chromium });
+console.log('\nMain journeys in the browser; npm run test:wide has the others');
+const browserCode = run(tool('playwright'), ['test'], { CHROMIUM_PATH: chromium, AETAS_WIDE: '0' });
 const browser = readJson(browserFile);
 add(
   'Playwright',

@@ -45,6 +45,12 @@ export class Writer {
     if (before !== undefined) await this.put(table, { ...before, ...part });
   }
 
+  /** Stores a new record that goes again when the act is undone. */
+  async bring<T extends TableName>(table: T, record: RecordOf<T>): Promise<void> {
+    await this.put(table, record);
+    this.taken.push({ table, added: record.id });
+  }
+
   /** Takes a record away and keeps it for undo. */
   async remove(table: TableName, id: string): Promise<void> {
     const row = (await this.db.table(table).get(id)) as Record<string, unknown> | undefined;

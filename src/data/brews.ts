@@ -12,6 +12,7 @@ import { act, newStamps, type Writer } from './act';
 import { dropDraft, markDraftsDone } from './drafts';
 import { planDraftKey } from './plans';
 import { Refusal } from './trouble';
+import { pourIntoWaste } from './waste';
 
 /**
  * Records that the brew of a plan was mixed now, as planned and without weighing here, and ties it to the plan.
@@ -249,7 +250,14 @@ export async function takeOffBench(writer: Writer, brewId: string): Promise<void
   await writer.remove('brews', brewId);
 }
 
-/** Pours a brew away; it can be undone. */
+/** Pours a brew away, into the waste bottle of its kind where it has one; it can be undone. */
 export function pourAway(brew: Brew): Promise<void> {
-  return act(`brew:${brew.id}`, (writer) => takeOffBench(writer, brew.id), { undo: `pouring away “${brew.name}”` });
+  return act(
+    `brew:${brew.id}`,
+    async (writer) => {
+      await takeOffBench(writer, brew.id);
+      await pourIntoWaste(writer, brew);
+    },
+    { undo: `pouring away “${brew.name}”` },
+  );
 }

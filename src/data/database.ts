@@ -17,6 +17,7 @@ import type {
   Settings,
   Stock,
   Verdict,
+  Waste,
 } from '@/core/records/records';
 import { tableNames } from '@/core/records/tables';
 import { benchName, type BenchName } from './benchName';
@@ -44,6 +45,8 @@ export interface Kept {
   table: string;
   /** Records that were taken. */
   rows?: unknown[];
+  /** A record that came with the act, and goes with it. */
+  added?: string;
   /** A field that was changed in passing, with what it was set to. */
   field?: { id: string; name: string; before: unknown; after: unknown };
 }
@@ -81,6 +84,7 @@ const indexes: Record<number, Record<string, string | null>> = {
   7: { habits: 'id, kind' },
   8: { readings: 'id, rollId, evidenceId, photoId' },
   9: { boxes: 'id' },
+  10: { waste: 'id' },
 };
 
 /** Columns as they stand since rows are packed: each costs time in every row that is written, so none stands unused. */
@@ -117,6 +121,7 @@ export class AetasDatabase extends Dexie {
   declare aside: EntityTable<Aside, 'id'>;
   declare habits: EntityTable<Habit, 'id'>;
   declare readings: EntityTable<StripRecord, 'id'>;
+  declare waste: EntityTable<Waste, 'id'>;
   declare acts: EntityTable<Act, 'id'>;
   declare kept: EntityTable<Kept, 'id'>;
   declare done: EntityTable<Done, 'id'>;

@@ -10,6 +10,7 @@ import { jugsFor, slowerFixing, wantsJug } from '@/core/run/tankChecks';
 import { planOfRoll } from './planOfRoll';
 import { act, newStamps, type Writer } from './act';
 import { markSpent, takeOffBench } from './brews';
+import { pourIntoWaste } from './waste';
 import type { TypedUpTo } from './drafts';
 
 /**
@@ -201,8 +202,10 @@ export function sayAfterwards(runId: string, which: 'develop' | 'stop' | 'fix', 
       await writer.put('runs', { ...run, afterwards: { ...run.afterwards, [which]: fate }, updatedMs: Date.now() });
       const brew = brewId === null ? undefined : await writer.db.brews.get(brewId);
       if (brew === undefined) return;
-      if (fate === 'poured') await takeOffBench(writer, brew.id);
-      else await markSpent(writer, brew, fate === 'spent');
+      if (fate === 'poured') {
+        await takeOffBench(writer, brew.id);
+        await pourIntoWaste(writer, brew);
+      } else await markSpent(writer, brew, fate === 'spent');
     },
     { undo: fate === 'poured' ? 'pouring the jug away' : undefined },
   );

@@ -109,11 +109,11 @@ async function checkKept(db: AetasDatabase, done: Act): Promise<void> {
   }
 }
 
-/** Puts back what an act took where nothing stands in its place by now, and the links that it emptied. */
+/** Puts back what an act took where nothing stands in its place by now, and the links that it emptied; what came with it goes. */
 async function restoreRows(db: AetasDatabase, done: Act): Promise<void> {
   const rolls = new Set<string>();
   const runs = new Set<string>();
-  for (const { table, rows, field } of await db.kept.where({ actId: done.id }).toArray()) {
+  for (const { table, rows, field, added } of await db.kept.where({ actId: done.id }).toArray()) {
     for (const row of (rows ?? []) as { id: string; rollId?: string; runId?: string }[]) {
       if ((await db.table(table).get(row.id)) === undefined) await db.table(table).add(row);
       if (table === 'rolls') rolls.add(row.id);
@@ -121,6 +121,7 @@ async function restoreRows(db: AetasDatabase, done: Act): Promise<void> {
       if (table === 'runs') runs.add(row.id);
       if (typeof row.runId === 'string') runs.add(row.runId);
     }
+    if (added !== undefined) await db.table(table).delete(added);
     if (field === undefined) continue;
     const now = (await db.table(table).get(field.id)) as Record<string, unknown> | undefined;
     if (now !== undefined && now[field.name] === field.after) {

@@ -9,6 +9,7 @@ const MOST_FRAMES = 80;
 
 const frames = within('Frames', 1, MOST_FRAMES).int('Frames: give a whole number.');
 const perStrip = within('Frames on a strip', 1, 12).int('Frames on a strip: give a whole number.');
+const cameOut = within('Frames that came out', 0, MOST_FRAMES).int('Frames that came out: give a whole number.');
 const place = z.string().max(200, 'Place: give 200 letters at most.');
 const words = z.array(z.strictObject({ frame: z.number().int().min(1).max(MOST_FRAMES), words: z.string().max(500) }));
 
@@ -18,13 +19,21 @@ export const archiveSchema = z.strictObject({
   place,
   frames,
   perStrip,
+  /** Frames that came out; missing where nobody counted. */
+  cameOut: cameOut.optional(),
   /** Words on frames, by number; frames without any are left out. */
   words: words.max(MOST_FRAMES),
 });
 export type Archive = z.infer<typeof archiveSchema>;
 
 /** The same as typed. */
-export const archiveFormSchema = z.object({ place: z.string().max(1000), frames: typed, perStrip: typed, words });
+export const archiveFormSchema = z.object({
+  place: z.string().max(1000),
+  frames: typed,
+  perStrip: typed,
+  cameOut: typed.optional(),
+  words,
+});
 export type ArchiveForm = z.infer<typeof archiveFormSchema>;
 
 /** What a roll of which nothing was said yet begins with: 36 in sixes, as most binders take them. Source: common practice, no source. */
@@ -32,7 +41,12 @@ export const emptyArchive: ArchiveForm = { place: '', frames: 36, perStrip: 6, w
 
 /** Reads where a roll is kept; else every problem with its field. */
 export function readArchive(form: ArchiveForm): Result<Archive> {
-  const read = archiveSchema.safeParse({ ...form, words: form.words.filter(({ words }) => words.trim() !== '') });
+  const { cameOut: counted, ...rest } = form;
+  const read = archiveSchema.safeParse({
+    ...rest,
+    ...(counted === undefined || counted === '' ? {} : { cameOut: counted }),
+    words: form.words.filter(({ words }) => words.trim() !== ''),
+  });
   return read.success ? success(read.data) : failure(...problemsFromZod(read.error.issues));
 }
 

@@ -33,6 +33,7 @@ import { bathsSchema, pourInSchema } from '../schedule/baths';
 import { movementSchema, namedMovementSchema } from '../schedule/movement';
 import { tankOutlookSchema } from '../outcome/tankOutlook';
 import { clearingReadingSchema } from '../fixing/clearing';
+import { wasteKindIds } from '../waste/waste';
 import { wetStepSchema } from '../schedule/wetSteps';
 import { within } from '../schema/within';
 import { freeValue, idField, instantMs, limited, nameField, text, yearField } from '../schema/fields';
@@ -339,6 +340,18 @@ export const habitSchema = z.discriminatedUnion('kind', [
   }),
 ]);
 
+/** Something that went into a waste bottle. */
+export const wasteSchema = z.strictObject({
+  ...stamps,
+  kind: z.enum(wasteKindIds),
+  /** What it was, as its jug said. */
+  name: nameField('What was poured'),
+  volumeMl: limited('jugVolumeMl'),
+  films: limited('jugFilms'),
+  /** When it was handed in; null while it stands here. */
+  handedInMs: instantMs.nullable(),
+});
+
 /** How the user reads quantities and lights the bench. */
 export const settingsSchema = z.strictObject({
   id: z.literal('bench'),
@@ -384,6 +397,7 @@ export type RecipeRecord = z.infer<typeof recipeSchema>;
 export type Mix = z.infer<typeof mixSchema>;
 export type StripRecord = z.infer<typeof readingSchema>;
 export type Habit = z.infer<typeof habitSchema>;
+export type Waste = z.infer<typeof wasteSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 
 /** Schema of every table's records. */
@@ -404,6 +418,7 @@ export const recordSchemas = {
   aside: asideSchema,
   habits: habitSchema,
   readings: readingSchema,
+  waste: wasteSchema,
 } as const;
 
 export type TableName = keyof typeof recordSchemas;

@@ -19,6 +19,7 @@ export const tableNames = [
   'aside',
   'habits',
   'readings',
+  'waste',
 ] as const satisfies readonly TableName[];
 
 /** Settings of a bench that nobody has changed yet. */
@@ -50,5 +51,6 @@ export function noRecords(): Records {
     aside: [],
     habits: [],
     readings: [],
+    waste: [],
   };
 }

@@ -1,6 +1,7 @@
 import { jugState } from '../brewing/keeping';
 import type { Brew, JugFate, Run } from '../records/records';
 import type { WetStep } from '../schedule/wetSteps';
+import type { WasteKindId } from '../waste/waste';
 
 /** Ways of drying, each with the hours it takes. Source: common practice, no source. */
 export const dryings = {
@@ -82,6 +83,35 @@ function developerLeft(kind: string | undefined): Leftover {
         why: 'Used once, it goes into the waste bottle; one that is used again goes back, with the film counted, as its leaflet says.',
       };
   }
+}
+
+/** What a run leaves for a waste bottle that stood in no jug. */
+export interface LooseWaste {
+  /** The same for the same bath of a run. */
+  id: string;
+  kind: WasteKindId;
+  name: string;
+  volumeMl: number;
+  films: number;
+}
+
+/**
+ * Baths of a run that go to waste and came from no jug on the bench: a developer used once, and an alkaline pre-bath.
+ * @param run the run, done
+ * @param films films of 80 square inches that were in the tank
+ */
+export function looseWaste(
+  run: Pick<Run, 'id' | 'brewId' | 'steps' | 'setup' | 'volumeMl' | 'developerName'>,
+  films: number,
+): LooseWaste[] {
+  const volumeMl = run.volumeMl ?? 0;
+  if (volumeMl <= 0) return [];
+  return leftovers(run).flatMap(({ liquid }): LooseWaste[] => {
+    const id = `${run.id.slice(0, 80)}:${liquid}`;
+    if (liquid === 'alkaline') return [{ id, kind: 'alkali', name: 'Alkaline pre-bath', volumeMl, films: 0 }];
+    if (liquid !== 'developer' || run.brewId !== null || run.setup?.developer.kind === 'one-bath') return [];
+    return [{ id, kind: 'developer', name: run.developerName.slice(0, 120) || 'Developer', volumeMl, films }];
+  });
 }
 
 /** A jug that was used in a run, and what is usual for it now. */

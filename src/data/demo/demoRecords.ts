@@ -34,6 +34,7 @@ import {
   hutRolls,
   hutStocks,
   hutStrips,
+  hutWaste,
   type HutRoll,
 } from './hut';
 
@@ -73,6 +74,10 @@ export function demoRecords(nowMs: number): Records {
   }
   for (const { id, name, note } of hutBoxes)
     records.boxes.push({ id, name, note, createdMs: nowMs - 200 * DAY_MS, updatedMs: nowMs - 200 * DAY_MS });
+  for (const { daysAgo, ...pour } of hutWaste) {
+    const createdMs = nowMs - daysAgo * DAY_MS;
+    records.waste.push({ id: `waste-${daysAgo}`, createdMs, updatedMs: createdMs, ...pour, handedInMs: null });
+  }
   // In the order in which they were developed, so that each time rests on what was judged before it.
   const inOrder = [...hutPast, ...hutRolls]
     .map((hut, index) => ({ hut, index }))

@@ -5,7 +5,7 @@ import type { StockFamilyId } from '@/core/films/stockFamilies';
 import type { StoragePresetId } from '@/core/films/storagePresets';
 import { stayAt } from '@/core/films/storageStay';
 import type { UserHint } from '@/core/films/userHint';
-import type { EvidenceRecord, RecipeRecord, Roll } from '@/core/records/records';
+import type { EvidenceRecord, RecipeRecord, Roll, Waste } from '@/core/records/records';
 import { ordinaryKit, type Kit } from '@/core/kit/kit';
 import { bathFormsOf } from '@/core/schedule/bathForm';
 import { bathsOf } from '@/core/plan/wetProcess';
@@ -475,4 +475,12 @@ export const hutStrips: readonly HutStrip[] = [
     firstStops: -4,
     count: 8,
   },
+];
+
+/** What the hut keeps until somebody goes down to the valley. */
+export const hutWaste: readonly (Pick<Waste, 'kind' | 'name' | 'volumeMl' | 'films'> & { daysAgo: number })[] = [
+  { kind: 'fixer', name: 'Fixer of the spring', volumeMl: 1000, films: 11, daysAgo: 150 },
+  { kind: 'fixer', name: 'Fixer of the summer', volumeMl: 900, films: 9, daysAgo: 70 },
+  { kind: 'developer', name: 'Hut coffee', volumeMl: 500, films: 2, daysAgo: 41 },
+  { kind: 'acid', name: 'Stop', volumeMl: 1000, films: 6, daysAgo: 40 },
 ];

@@ -18,13 +18,14 @@ export function ArchivePanel({ dossier: { roll, verdict } }: { dossier: RollDoss
   const [chosen, setChosen] = useState<number | null>(null);
   if (verdict === undefined || imageOf(verdict.defects) !== 'there') return null;
   const read = readArchive(form);
-  const number = (id: 'frames' | 'perStrip', label: string) => (
+  const number = (id: 'frames' | 'perStrip' | 'cameOut', label: string) => (
     <Quantity
       id={id}
       label={label}
       kind="count"
       units={units}
-      value={form[id]}
+      optional={id === 'cameOut'}
+      value={form[id] ?? ''}
       onChange={(value) => change({ ...form, [id]: value })}
       error={errors[id]}
     />
@@ -37,8 +38,8 @@ export function ArchivePanel({ dossier: { roll, verdict } }: { dossier: RollDoss
           The page for its sleeve
         </Link>
       </div>
-      <div className="mt-2 grid grid-cols-2 gap-4 sm:grid-cols-[minmax(0,1fr)_120px_150px]">
-        <div className="max-sm:col-span-2">
+      <div className="mt-2 grid grid-cols-3 gap-4 sm:grid-cols-[minmax(0,1fr)_110px_120px_120px]">
+        <div className="max-sm:col-span-3">
           <Field id="place" label="Place" hint="as binder 2, page 14" error={errors.place}>
             <input
               id="place"
@@ -52,6 +53,7 @@ export function ArchivePanel({ dossier: { roll, verdict } }: { dossier: RollDoss
         </div>
         {number('frames', 'Frames')}
         {number('perStrip', 'On a strip')}
+        {number('cameOut', 'Came out')}
       </div>
       {read.ok && (
         <div className="mt-4">

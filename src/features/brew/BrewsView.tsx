@@ -18,6 +18,7 @@ import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
 import { useNow } from '@/ui/useNow';
 import { JugLine } from './JugLine';
+import { ShoppingList } from './ShoppingList';
 import { JugsPicture } from '@/ui/emptyPictures';
 
 /** Largest file of recipes that is read, bytes. */
@@ -79,6 +80,10 @@ export function BrewsView() {
               <JugLine key={brew.id} brew={brew} nowMs={nowMs} />
             ))}
           </ul>
+          <ShoppingList brews={brews} nowMs={nowMs} />
+          <Link href="/brews/waste" className="act-plain mt-2 inline-block">
+            Waste bottles
+          </Link>
         </section>
       </aside>
     </div>

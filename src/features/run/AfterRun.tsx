@@ -1,11 +1,14 @@
 'use client';
 
 import { format } from 'date-fns';
-import { dryAt, dryings, leftovers, usedJugs, type DryingId, type GoesTo } from '@/core/run/afterRun';
+import { dryAt, dryings, leftovers, looseWaste, usedJugs, type DryingId, type GoesTo } from '@/core/run/afterRun';
 import Link from 'next/link';
 import type { JugFate, Roll, Run } from '@/core/records/records';
-import { useBrews } from '@/data/queries';
+import { useBrews, useSettings } from '@/data/queries';
 import { sayAfterwards } from '@/data/runs';
+import { pourWaste, useWaste } from '@/data/waste';
+import { wasteKinds } from '@/core/waste/waste';
+import { formatQuantity } from '@/core/units/quantity';
 import { classes } from '@/ui/classes';
 import { liquids } from '@/core/schedule/baths';
 
@@ -71,6 +74,7 @@ export function AfterRun({
             </li>
           ))}
         </ul>
+        <LooseWaste run={run} films={mates.length + 1} />
         <p className="mt-1 text-[15px] text-ink2">
           Local rules and your collection point go before anything said here.
         </p>
@@ -128,5 +132,33 @@ function Jugs({ run, nowMs }: { run: Run; nowMs: number }) {
         ))}
       </ul>
     </section>
+  );
+}
+
+/** What stood in no jug goes into a waste bottle by one press. */
+function LooseWaste({ run, films }: { run: Run; films: number }) {
+  const units = useSettings();
+  const pours = useWaste();
+  const loose = looseWaste(run, films);
+  if (pours === undefined || loose.length === 0) return null;
+  return (
+    <ul aria-label="Into the waste bottle" className="border-t border-hair">
+      {loose.map((waste) => {
+        const bottle = wasteKinds[waste.kind].name.toLowerCase();
+        return (
+          <li key={waste.id} className="flex flex-wrap items-center gap-x-4 py-2">
+            {pours.some(({ id }) => id === waste.id) ? (
+              <Link href="/brews/waste" className="act-plain">
+                {formatQuantity(waste.volumeMl, 'volume', units)} in the waste bottle: {bottle}
+              </Link>
+            ) : (
+              <button type="button" className="act" onClick={() => void pourWaste(waste)}>
+                Put {formatQuantity(waste.volumeMl, 'volume', units)} into the waste bottle: {bottle}
+              </button>
+            )}
+          </li>
+        );
+      })}
+    </ul>
   );
 }

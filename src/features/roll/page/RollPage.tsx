@@ -17,6 +17,7 @@ import { NotHere } from '@/features/shell/NotHere';
 import { Diagnosis } from '@/features/diagnosis/Diagnosis';
 import { wentWrong } from '@/core/diagnosis/diagnose';
 import { ArchivePanel } from '@/features/archive/ArchivePanel';
+import { RollCost } from '@/features/archive/RollCost';
 import { Outcome } from './Outcome';
 import { TestStage } from '@/features/roll/test/TestStage';
 import { rollLine } from '@/features/words/rollWords';
@@ -87,6 +88,7 @@ function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknow
         <>
           <Outcome dossier={dossier} />
           <ArchivePanel dossier={dossier} />
+          <RollCost dossier={dossier} />
           {dossier.verdict !== undefined && wentWrong(dossier.verdict) && (
             <Diagnosis dossier={dossier} verdict={dossier.verdict} />
           )}

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { USE_TIME, addRoll, choose, openDemo, openFact, openStage, openWhy, recordsOf } from './bench';
+import { USE_TIME, addRoll, choose, openDemo, openFact, openStage, openWhy, recordsOf } from '../bench';
 
 test('one stage is open, its address is its own, and a time that is set opens the next one with the focus on its heading', async ({
   page,

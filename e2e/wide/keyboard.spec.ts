@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { EARLY, openDemo } from './bench';
+import { EARLY, openDemo } from '../bench';
 
 test('every place has its key, and ? lists them', async ({ page }) => {
   await openDemo(page, '/log');
@@ -84,6 +84,7 @@ test('no view scrolls sideways at 360 px', async ({ page }) => {
     '/brews/kit',
     '/boxes/box-brick',
     '/brews/standing',
+    '/brews/waste',
     '/rolls/past-09',
     '/rolls/past-09/sleeve',
   ]) {

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { USE_TIME, MORNING, choose, openMore, openStage, recordsOf, throughTheTank } from './bench';
+import { USE_TIME, MORNING, choose, openMore, openStage, recordsOf, throughTheTank } from '../bench';
 
 /*
  * What a person says and does is what is reckoned: journeys from an empty bench to the verdict. Amounts, times and years are check

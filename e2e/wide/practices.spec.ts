@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { USE_TIME, MORNING, addRoll, choose, recordsOf, throughTheTank } from './bench';
+import { USE_TIME, MORNING, addRoll, choose, recordsOf, throughTheTank } from '../bench';
 
 /*
  * Ways of working as people have them, typed as people type them, brought to the tank and into the log unchanged. The

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { USE_TIME, addRoll, choose, openDemo, openFact, openMore, openStage, recordsOf } from './bench';
+import { USE_TIME, addRoll, choose, openDemo, openFact, openMore, openStage, recordsOf } from '../bench';
 
 async function openIdentify(page: Page, rollId: string): Promise<void> {
   await openDemo(page, `/rolls/${rollId}#identify`);

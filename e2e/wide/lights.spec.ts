@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { PNG } from 'pngjs';
-import { openDemo, openMore, openWhy, pourEarly } from './bench';
+import { openDemo, openMore, openWhy, pourEarly } from '../bench';
 
 const axePath = 'node_modules/axe-core/axe.min.js';
 const views = [
@@ -34,6 +34,7 @@ const views = [
   '/evening',
   '/boxes/box-brick',
   '/brews/standing',
+  '/brews/waste',
   '/rolls/past-09',
   '/rolls/past-09/sleeve',
 ];

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
-import { MORNING, choose, openDemo, openStage, openWhy, recordsOf, topOf } from './bench';
+import { MORNING, choose, openDemo, openStage, openWhy, recordsOf, topOf } from '../bench';
 
 const seconds = (text: string): number => text.split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
 const timeOf = async (page: Page): Promise<number> =>

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { USE_TIME, MORNING, choose, openDemo, openStage, openWhy, recordsOf } from './bench';
+import { USE_TIME, MORNING, choose, openDemo, openStage, openWhy, recordsOf } from '../bench';
 
 const seconds = (text: string): number => text.split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
 const timeOf = async (page: Page): Promise<number> =>

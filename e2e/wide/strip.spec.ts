@@ -1,10 +1,10 @@
 import { readFile } from 'node:fs/promises';
 import { decode, encode } from 'fast-png';
 import { expect, test, type Page } from '@playwright/test';
-import { practiceStrip } from '../src/core/kit/practiceStrip';
-import { plainStrip, syntheticStrip, type SyntheticStrip } from '../src/core/kit/syntheticStrip';
-import { seedOf } from '../src/features/strip/seedOf';
-import { openDemo, recordsOf } from './bench';
+import { practiceStrip } from '../../src/core/kit/practiceStrip';
+import { plainStrip, syntheticStrip, type SyntheticStrip } from '../../src/core/kit/syntheticStrip';
+import { seedOf } from '../../src/features/strip/seedOf';
+import { openDemo, recordsOf } from '../bench';
 
 const STRIP = '/rolls/past-03/strip';
 

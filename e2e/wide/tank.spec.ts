@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
-import { EARLY, MORNING, openDemo, recordsOf } from './bench';
+import { EARLY, MORNING, openDemo, recordsOf } from '../bench';
 
 type LoggedRun = {
   id: string;
