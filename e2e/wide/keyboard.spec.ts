@@ -85,6 +85,10 @@ test('no view scrolls sideways at 360 px', async ({ page }) => {
     '/boxes/box-brick',
     '/brews/standing',
     '/brews/waste',
+    '/trials',
+    '/trials/new',
+    '/trials/trial-soda',
+    '/trials/trial-mugs',
     '/rolls/past-09',
     '/rolls/past-09/sleeve',
   ]) {

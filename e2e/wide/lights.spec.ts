@@ -35,6 +35,10 @@ const views = [
   '/boxes/box-brick',
   '/brews/standing',
   '/brews/waste',
+  '/trials',
+  '/trials/new',
+  '/trials/trial-soda',
+  '/trials/trial-mugs',
   '/rolls/past-09',
   '/rolls/past-09/sleeve',
 ];

@@ -10,7 +10,7 @@ const HALVINGS = 60;
  * @param halvings how often the range is halved
  * @returns the upper end of the last range: there the value is reached
  * Source: bisection (textbook).
- * @example crossing((x) => x * x, 2, 0, 2) // 1.41421356…
+ * @example bisect((x) => x * x, 2, 0, 2) // 1.41421356…
  */
 export function bisect(
   rising: (x: number) => number,

@@ -33,6 +33,7 @@ import { bathsSchema, pourInSchema } from '../schedule/baths';
 import { movementSchema, namedMovementSchema } from '../schedule/movement';
 import { tankOutlookSchema } from '../outcome/tankOutlook';
 import { clearingReadingSchema } from '../fixing/clearing';
+import { trialShape } from '../trial/trial';
 import { wasteKindIds } from '../waste/waste';
 import { wetStepSchema } from '../schedule/wetSteps';
 import { within } from '../schema/within';
@@ -352,6 +353,9 @@ export const wasteSchema = z.strictObject({
   handedInMs: instantMs.nullable(),
 });
 
+/** A set of strips that differ in one thing. */
+export const trialRecordSchema = z.strictObject({ ...stamps, ...trialShape });
+
 /** How the user reads quantities and lights the bench. */
 export const settingsSchema = z.strictObject({
   id: z.literal('bench'),
@@ -397,6 +401,7 @@ export type RecipeRecord = z.infer<typeof recipeSchema>;
 export type Mix = z.infer<typeof mixSchema>;
 export type StripRecord = z.infer<typeof readingSchema>;
 export type Habit = z.infer<typeof habitSchema>;
+export type Trial = z.infer<typeof trialRecordSchema>;
 export type Waste = z.infer<typeof wasteSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -419,6 +424,7 @@ export const recordSchemas = {
   habits: habitSchema,
   readings: readingSchema,
   waste: wasteSchema,
+  trials: trialRecordSchema,
 } as const;
 
 export type TableName = keyof typeof recordSchemas;

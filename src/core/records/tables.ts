@@ -20,6 +20,7 @@ export const tableNames = [
   'habits',
   'readings',
   'waste',
+  'trials',
 ] as const satisfies readonly TableName[];
 
 /** Settings of a bench that nobody has changed yet. */
@@ -52,5 +53,6 @@ export function noRecords(): Records {
     habits: [],
     readings: [],
     waste: [],
+    trials: [],
   };
 }

@@ -4,7 +4,9 @@ import { pinOf } from '@/core/plan/pinOf';
 import { GrowingEvidence } from '@/core/learning/learning';
 import { soundCondition } from '@/core/films/conditionFacts';
 import { filmEquivalents } from '@/core/films/filmFormats';
-import type { Brew, Mix, Plan, Records, Roll, Run, Stock } from '@/core/records/records';
+import { measures, type MeasureId } from '@/core/trial/measures';
+import { readTrial, type TrialStrip } from '@/core/trial/trial';
+import type { Brew, Mix, Plan, Records, Roll, Run, Stock, Trial } from '@/core/records/records';
 import { defaultSettings, noRecords } from '@/core/records/tables';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
 import { finishMix, brewCode, type MadeBrew } from '@/core/brewing/finishMix';
@@ -34,6 +36,7 @@ import {
   hutRolls,
   hutStocks,
   hutStrips,
+  hutTrials,
   hutWaste,
   type HutRoll,
 } from './hut';
@@ -74,6 +77,7 @@ export function demoRecords(nowMs: number): Records {
   }
   for (const { id, name, note } of hutBoxes)
     records.boxes.push({ id, name, note, createdMs: nowMs - 200 * DAY_MS, updatedMs: nowMs - 200 * DAY_MS });
+  for (const trial of hutTrials) records.trials.push(demoTrial(trial, nowMs));
   for (const { daysAgo, ...pour } of hutWaste) {
     const createdMs = nowMs - daysAgo * DAY_MS;
     records.waste.push({ id: `waste-${daysAgo}`, createdMs, updatedMs: createdMs, ...pour, handedInMs: null });
@@ -85,6 +89,36 @@ export function demoRecords(nowMs: number): Records {
   for (const { hut, index } of inOrder) addRoll(hut, nowMs, index, records);
   addStrips(nowMs, records);
   return records;
+}
+
+/** A trial of the hut, laid out by its lot and read with the scatter that its measures have. */
+function demoTrial({ id, daysAgo, seed, form, effects, ...trial }: (typeof hutTrials)[number], nowMs: number): Trial {
+  const laid = readTrial(form, seed);
+  if (!laid.ok) throw new Error(`${id}: ${laid.problems[0]?.message ?? ''}`);
+  const atMs = nowMs - daysAgo * DAY_MS;
+  const valuesOf = (level: number, block: number, at: number): TrialStrip['values'] =>
+    Object.fromEntries(
+      Object.entries(effects).map(([measure, byLevel], index) => {
+        const { stripSd, blockSd, digits, range } = measures[measure as MeasureId];
+        const noise =
+          stripSd * seededNormal(seed, 10 * at + index) + 0.5 * blockSd * seededNormal(seed, 900 + 10 * block + index);
+        const step = measure === 'contrast' ? 1 : 10 ** -digits;
+        const value = Math.min(range[1], Math.max(range[0], (byLevel[level] ?? 0) + noise));
+        return [measure, Number((Math.round(value / step) * step).toFixed(digits))];
+      }),
+    );
+  return {
+    id,
+    createdMs: atMs,
+    updatedMs: atMs,
+    ...laid.value,
+    strips: laid.value.strips.map((strip, at) => ({
+      ...strip,
+      ...(at < trial.developed ? { developed: true } : {}),
+      ...(trial.lost?.at === at ? { lost: trial.lost.why } : {}),
+      values: at < trial.read && trial.lost?.at !== at ? valuesOf(strip.level, strip.block, at) : {},
+    })),
+  };
 }
 
 /** Strips that the hut read with a camera: a clip before its run, and the frames of a grey card from the run itself. */

@@ -4,6 +4,8 @@ import { bursts, turns, type Movement } from '@/core/schedule/movement';
 import type { StockFamilyId } from '@/core/films/stockFamilies';
 import type { StoragePresetId } from '@/core/films/storagePresets';
 import { stayAt } from '@/core/films/storageStay';
+import type { TrialForm } from '@/core/trial/trial';
+import type { MeasureId } from '@/core/trial/measures';
 import type { UserHint } from '@/core/films/userHint';
 import type { EvidenceRecord, RecipeRecord, Roll, Waste } from '@/core/records/records';
 import { ordinaryKit, type Kit } from '@/core/kit/kit';
@@ -483,4 +485,56 @@ export const hutWaste: readonly (Pick<Waste, 'kind' | 'name' | 'volumeMl' | 'fil
   { kind: 'fixer', name: 'Fixer of the summer', volumeMl: 900, films: 9, daysAgo: 70 },
   { kind: 'developer', name: 'Hut coffee', volumeMl: 500, films: 2, daysAgo: 41 },
   { kind: 'acid', name: 'Stop', volumeMl: 1000, films: 6, daysAgo: 40 },
+];
+
+/** Trials of the hut: how each level moves what is looked at, and how far each has come. Their readings are drawn from this. */
+export const hutTrials: readonly {
+  id: string;
+  daysAgo: number;
+  form: TrialForm;
+  seed: number;
+  /** What a level adds to each measure, by its place. */
+  effects: Partial<Record<MeasureId, readonly number[]>>;
+  /** Strips that were read, in the order of the lot, and which one was lost. */
+  read: number;
+  developed: number;
+  lost?: { at: number; why: string };
+}[] = [
+  {
+    id: 'trial-mugs',
+    daysAgo: 60,
+    seed: 1957,
+    form: {
+      name: 'Does it matter which mug?',
+      held: 'Larkholm Pan 200, 12 frames each, the barograph against the wall, 20 °C, 13 min, 10 s a minute.',
+      levels: ['Hut coffee', 'Coffee from the valley', 'Nettle tea', 'Neither'],
+      control: 0,
+      measures: ['gradient', 'fog'],
+      margins: {},
+      blocks: 3,
+      perBlock: 4,
+    },
+    effects: { gradient: [0.58, 0.57, 0.44, 0.12], fog: [0.34, 0.35, 0.33, 0.24] },
+    read: 12,
+    developed: 12,
+    lost: { at: 5, why: 'Stuck to the reel' },
+  },
+  {
+    id: 'trial-soda',
+    daysAgo: 6,
+    seed: 3,
+    form: {
+      name: 'Half the soda',
+      held: 'Clips of 5 cm, a step wedge, 20 °C, 13 min.',
+      levels: ['54 g/l', '27 g/l'],
+      control: 0,
+      measures: ['contrast', 'fog'],
+      margins: {},
+      blocks: 4,
+      perBlock: 2,
+    },
+    effects: { contrast: [0, -1], fog: [0.31, 0.27] },
+    read: 3,
+    developed: 5,
+  },
 ];

@@ -42,6 +42,9 @@ export function BrewsView() {
             <Link href="/brews/kit" className="act-plain ml-3 text-[15px]">
               Kit and devices
             </Link>
+            <Link href="/trials" className="act-plain ml-4 text-[15px]">
+              Trials
+            </Link>
           </p>
         </div>
         {mixes.length > 0 && <OpenMixes mixes={mixes} />}

@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { sodaForms, sodaFormIds } from '@/core/chemistry/sodas';
 import { CARRIED_WASH_L } from '@/core/practice/firstRoll';
+import { StripsPicture } from '@/features/trial/StripsPicture';
+import { WasteBottlePicture } from '@/features/waste/WasteBottlePicture';
 import { BenchDrawing } from '@/features/dark/BenchDrawing';
 import { ReelDrawing } from '@/features/dark/ReelDrawing';
 import {
@@ -150,6 +152,32 @@ export const subjects: readonly Subject[] = [
       'Fill the tank, turn it five times, pour it out; fill, ten times; fill, twenty times. Each change takes out what had time to leave the film, and the last one must not be hurried.',
       `For a tank of 300 ml that is about ${CARRIED_WASH_L} litres with one change more: carried from a well, it is enough.`,
       'A drop of wetting agent in the last water, distilled if yours is hard, and no wiping.',
+    ],
+  },
+  {
+    id: 'trials',
+    title: 'Whether it made a difference',
+    answers: 'How strips are compared so that the answer can be believed.',
+    also: 'trial compare control blind bracket experiment difference strips',
+    drawing: <StripsPicture />,
+    words: [
+      'Let one thing differ, and keep one strip without it: what the control shows as well was not made by what you added.',
+      'Each roll gives one strip to each brew. Rolls differ more than brews do, and so they cancel.',
+      'Read the strips without knowing what they had. Aetas gives them codes, and an order by lot.',
+      'Two strips that look different may differ by chance. The range says how large the difference may be; “not told” is an honest answer, and one more strip of each narrows it.',
+    ],
+  },
+  {
+    id: 'waste',
+    title: 'Where it goes',
+    answers: 'What is kept apart, and why.',
+    also: 'waste fixer silver pour away drain collection hazardous disposal bleach',
+    drawing: <WasteBottlePicture full={0.4} words="A canister, two fifths full" />,
+    words: [
+      'Spent fixer holds the silver of the films: keep it, and hand it in where chemicals are taken.',
+      'Keep fixer, developer, acids and alkalis in bottles of their own. Fixer and chlorine bleach must never meet.',
+      'Leave air in the bottle, write on it what it is and since when, and keep it from children and heat.',
+      'The rules where you live go before everything here.',
     ],
   },
 ];

@@ -143,6 +143,9 @@ export function LogView() {
           <Link href="/log/learned" className="act-plain">
             What Aetas has learned
           </Link>
+          <Link href="/trials" className="act-plain">
+            Trials
+          </Link>
           {picked === null ? (
             <button type="button" className="act-plain" onClick={() => setPicked([])}>
               Compare runs

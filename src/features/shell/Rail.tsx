@@ -11,7 +11,7 @@ import { lights, setLight, useLight, type Light } from '@/ui/light';
 const places = [
   { href: '/', name: 'Bench', match: /^\/$/ },
   { href: '/rolls', name: 'Rolls', match: /^\/rolls/ },
-  { href: '/brews', name: 'Brews', match: /^\/brews/ },
+  { href: '/brews', name: 'Brews', match: /^\/(?:brews|trials)/ },
   { href: '/exposure', name: 'Exposure', match: /^\/exposure/ },
   { href: '/log', name: 'Log', match: /^\/log/ },
   { href: '/handbook', name: 'Handbook', match: /^\/handbook/ },

@@ -1,0 +1,109 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test, type Page } from '@playwright/test';
+import { openDemo } from './bench';
+
+/** What the world of this test shows: each brew its contrast and its fog, as a little scatter leaves them. */
+const shown: Record<string, { contrast: string; fog: number }> = {
+  Coffee: { contrast: 'As wanted', fog: 0.31 },
+  Stout: { contrast: 'Much too soft', fog: 0.3 },
+  'Green tea': { contrast: 'As wanted', fog: 0.45 },
+  Neither: { contrast: 'Much too soft', fog: 0.22 },
+};
+
+/** Reads the strip that is offered, by what it had; its code alone is on the page. */
+async function readNext(page: Page, had: Map<string, string>, nth: number): Promise<void> {
+  const heading = page.getByRole('heading', { name: /^Read strip / });
+  const code = ((await heading.textContent()) ?? '').replace('Read strip ', '');
+  const { contrast = '', fog = 0 } = shown[had.get(code) ?? ''] ?? {};
+  await page.getByRole('radio', { name: contrast }).click();
+  await page.getByLabel('Base + fog').fill((fog + 0.01 * (nth % 3)).toFixed(2));
+  await page.getByRole('button', { name: 'Keep it, and the next' }).click();
+  await expect(page.getByRole('heading', { name: `Read strip ${code}` })).toHaveCount(0);
+}
+
+test('on an empty bench: three brews and a control on twelve strips, one is lost, and the answer is told', async ({
+  page,
+}) => {
+  await page.goto('/trials');
+  await page.getByRole('link', { name: 'Lay a trial out' }).click();
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.getByText('Name of the trial: give at least one letter.')).toBeVisible();
+  await page.getByLabel('Name of the trial').fill('Three mugs');
+  await page.getByLabel('Strip 2', { exact: true }).fill('Stout');
+  await page.getByRole('button', { name: 'One more' }).click();
+  await page.getByLabel('Strip 3', { exact: true }).fill('Green tea');
+  await page.getByRole('button', { name: 'One more' }).click();
+  await page.getByLabel('Strip 4', { exact: true }).fill('Neither');
+  await page.getByRole('radio', { name: 'control' }).last().click();
+  await expect(page.getByLabel('Strips from each')).toHaveValue('4');
+  await expect(page.getByTestId('forecast')).toContainText('What 3 strips of each would see');
+  await expect(page.getByTestId('forecast')).toContainText(
+    /Contrast by eye: \d\.\d grades or more, in 80 of 100 trials/,
+  );
+  await page.reload();
+  await expect(page.getByLabel('Strip 4', { exact: true })).toHaveValue('Neither');
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+
+  await expect(page.getByRole('heading', { level: 1, name: 'Three mugs' })).toBeVisible();
+  const strips = page.getByRole('list', { name: 'Strips' }).getByRole('listitem');
+  await expect(strips).toHaveCount(12);
+  const had = new Map<string, string>();
+  for (const strip of await strips.all()) {
+    const [code = '', level = ''] = await Promise.all([
+      strip.locator('b').textContent(),
+      strip.locator('b + span').evaluate((element) => element.firstChild?.textContent ?? ''),
+    ]).then((found) => found.map((one) => one ?? ''));
+    had.set(code, level);
+  }
+  expect([...had.values()].sort()).toEqual(
+    Object.keys(shown)
+      .flatMap((name) => [name, name, name])
+      .sort(),
+  );
+  const lost = [...had].find(([, level]) => level === 'Stout')?.[0] ?? '';
+  await page
+    .getByRole('button', { name: `Lost : ${lost}` })
+    .or(page.getByRole('button', { name: `Lost: ${lost}` }))
+    .click();
+  await page.getByLabel('Why').fill('Stuck to the reel');
+  await page.getByRole('button', { name: 'It is lost' }).click();
+  for (let hung = 0; hung < 11; hung++) {
+    await page
+      .getByRole('button', { name: /^It hangs/ })
+      .first()
+      .click();
+    await expect(page.getByRole('button', { name: /^It hangs/ })).toHaveCount(10 - hung);
+  }
+  // Nothing on the page says what the strip had.
+  const text = (await page.locator('main').textContent()) ?? '';
+  for (const name of ['Coffee', 'Stout', 'Green tea']) expect(text).not.toContain(name);
+  for (let nth = 0; nth < 11; nth++) {
+    if (nth === 4) await page.reload();
+    await readNext(page, had, nth);
+  }
+  await expect(page.getByText('11 of 12 strips read, 1 lost.')).toBeVisible();
+  await expect(page.getByTestId('told-contrast-0')).toContainText('“Coffee” is harder than “Neither” by 2.0 grades');
+  await expect(page.getByTestId('told-fog-2')).toContainText(/“Green tea” is more fogged than “Neither” by 0\.2\d D/);
+  await expect(strips.filter({ hasText: 'lost: Stuck to the reel' })).toHaveCount(1);
+
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the readings' }).click();
+  const rows = (await readFile(await (await saving).path(), 'utf8')).trim().split('\r\n');
+  expect(rows).toHaveLength(1 + 24);
+  expect(rows[0]).toBe('code,roll_or_day,level,control,measure,value,unit,lost');
+  await page.getByRole('button', { name: 'Take it off the bench' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Trials' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Three mugs' })).toBeVisible();
+});
+
+test('a trial may be looked at before all is read, and says that the rest is no longer blind', async ({ page }) => {
+  await openDemo(page, '/trials/trial-soda');
+  await page.getByLabel('Base + fog').fill('a lot');
+  await page.getByRole('button', { name: 'Keep it, and the next' }).click();
+  await expect(page.getByText('Base + fog: give a number from 0 to 4.')).toBeVisible();
+  await expect(page.getByText('Choose the one that it looks like.')).toBeVisible();
+  await page.getByRole('button', { name: 'Stop here and look' }).click();
+  await expect(page.getByRole('heading', { name: 'What it says' })).toBeVisible();
+  await expect(page.getByText('Its label was opened.')).toBeVisible();
+});

@@ -1,0 +1,135 @@
+import { describe, expect, test } from 'vitest';
+import { seededEven, seededNormal } from '../kit/seededNoise';
+import { byLot, layOut } from './trialDesign';
+import { smallestSeen } from './trialPower';
+import { trialAnswer, type ReadStrip } from './trialAnswer';
+import { blindOrder, emptyTrial, readTrial, trialAnswers, trialStanding, type TrialValues } from './trial';
+
+/** Strips of a world that is not the model's: heavy tails now and then, blocks of their own, one level moved. */
+function world(seed: number, levels: number, blocks: number, sd: number, moved: number): ReadStrip[] {
+  return Array.from({ length: levels * blocks }, (_, at) => {
+    const [level, block] = [at % levels, Math.floor(at / levels)];
+    const tail = seededEven(seed, 900 + at) < 0.05 ? 2 : 0.93;
+    const noise = tail * sd * seededNormal(seed, at);
+    return { level, block, value: (level === 1 ? moved : 0) + noise + 1.5 * sd * seededNormal(seed, 500 + block) };
+  });
+}
+const share = (worlds: number, holds: (seed: number) => boolean): number =>
+  Array.from({ length: worlds }, (_, seed) => holds(seed + 1)).filter(Boolean).length / worlds;
+
+describe('a design', () => {
+  test('each roll has each level once, in another order, by a lot that is kept', () => {
+    const strips = layOut(4, 3, 4, 7);
+    for (const block of [0, 1, 2])
+      expect(
+        strips
+          .filter((strip) => strip.block === block)
+          .map(({ level }) => level)
+          .sort(),
+      ).toEqual([0, 1, 2, 3]);
+    expect(layOut(4, 3, 4, 7)).toEqual(strips);
+    expect(layOut(4, 3, 4, 8)).not.toEqual(strips);
+    expect(new Set(strips.map(({ code }) => code)).size).toBe(12);
+  });
+  test('short rolls take turns: every level comes equally often, and each pair meets', () => {
+    const strips = layOut(3, 3, 2, 1);
+    for (const level of [0, 1, 2]) expect(strips.filter((strip) => strip.level === level)).toHaveLength(2);
+    const pairs = [0, 1, 2].map((block) =>
+      strips
+        .filter((strip) => strip.block === block)
+        .map(({ level }) => level)
+        .sort()
+        .join(''),
+    );
+    expect(new Set(pairs)).toEqual(new Set(['01', '02', '12']));
+  });
+  test('a lot loses nothing', () => expect(byLot([1, 2, 3, 4], 3, 1).sort()).toEqual([1, 2, 3, 4]));
+});
+
+describe('what can be seen', () => {
+  test('more strips see less, more levels need more, one strip sees nothing', () => {
+    const [three, four, six] = [3, 4, 6].map((n) => smallestSeen(2, n, 0.15) ?? Infinity);
+    expect(four).toBeLessThan(three ?? 0);
+    expect(six).toBeLessThan(four ?? 0);
+    expect(smallestSeen(4, 3, 0.15)).toBeGreaterThan(0);
+    expect(smallestSeen(2, 1, 0.15)).toBeNull();
+    expect(smallestSeen(2, 3, 0.3)).toBeCloseTo(2 * (three ?? 0), 6);
+  });
+  test('four times in five it is seen in worlds that are not the model’s', () => {
+    const seen = smallestSeen(2, 5, 1) ?? 0;
+    const found = share(
+      300,
+      (seed) => trialAnswer('speed', world(seed, 2, 5, 1, seen), 2, 0, 0.01)?.comparisons[0]?.told === 'different',
+    );
+    expect(found).toBeGreaterThan(0.72);
+    expect(found).toBeLessThan(0.88);
+  });
+});
+
+describe('the answer', () => {
+  test('nothing there: a false alarm is rare, over all three comparisons together', () => {
+    const alarms = share(300, (seed) => {
+      const answer = trialAnswer('speed', world(seed, 4, 3, 1, 0), 4, 0, 0.01);
+      return answer?.comparisons.some(({ told }) => told === 'different') === true;
+    });
+    expect(alarms).toBeLessThan(0.08);
+  });
+  test('the interval holds the truth', () => {
+    const held = share(300, (seed) => {
+      const { low = 0, high = 0 } = trialAnswer('speed', world(seed, 3, 4, 1, 2), 3, 0, 1)?.comparisons[0] ?? {};
+      return low < 2 && high > 2;
+    });
+    expect(held).toBeGreaterThan(0.92);
+    expect(held).toBeLessThan(0.99);
+  });
+  test('strips as like as two eggs are alike within the margin; the same scatter with a margin too small is open', () => {
+    const strips = world(3, 2, 6, 0.02, 0);
+    expect(trialAnswer('speed', strips, 2, 0, 0.33)?.comparisons[0]?.told).toBe('alike');
+    expect(trialAnswer('speed', strips, 2, 0, 0.001)?.comparisons[0]?.told).toBe('open');
+  });
+  test('without a control, or with a strip for each level, nothing is told', () => {
+    const strips = world(3, 2, 3, 1, 0);
+    expect(
+      trialAnswer(
+        'fog',
+        strips.filter(({ level }) => level === 1),
+        2,
+        0,
+        0.1,
+      ),
+    ).toBeNull();
+    expect(trialAnswer('fog', strips.slice(0, 2), 2, 0, 0.1)).toBeNull();
+  });
+});
+
+const laid = (): TrialValues => {
+  const read = readTrial({ ...emptyTrial, name: 'Coffee or none' }, 5);
+  if (!read.ok) throw new Error(read.problems[0]?.message);
+  return read.value;
+};
+
+describe('a trial', () => {
+  test('what is typed wrong is told at its field', () => {
+    const wrong = readTrial({ ...emptyTrial, name: ' ', levels: ['A', 'a'], blocks: 'many', measures: [] }, 1);
+    const paths = wrong.ok ? [] : wrong.problems.map(({ path }) => path);
+    expect(paths).toEqual(expect.arrayContaining(['name', 'levels', 'blocks', 'measures']));
+  });
+  test('is blind until every strip was read or is lost, and then answers', () => {
+    const trial = laid();
+    expect(trialStanding(trial)).toMatchObject({ all: 6, read: 0, blind: true });
+    const developed = { ...trial, strips: trial.strips.map((strip) => ({ ...strip, developed: true })) };
+    expect(blindOrder(developed)).toHaveLength(6);
+    const strips = developed.strips.map((strip, index) =>
+      index === 0
+        ? { ...strip, lost: 'It stuck' }
+        : { ...strip, values: { contrast: strip.level === 0 ? 1 : -1, fog: 0.3 + index / 100 } },
+    );
+    const done = { ...developed, strips };
+    expect(trialStanding(done)).toMatchObject({ read: 5, lost: 1, done: true, blind: false });
+    expect(blindOrder(done)).toHaveLength(5);
+    const [contrast] = trialAnswers(done);
+    expect(contrast?.comparisons[0]).toMatchObject({ level: 0, told: 'different' });
+    expect(contrast?.comparisons[0]?.difference).toBeCloseTo(2, 9);
+  });
+  test('nothing read, nothing told', () => expect(trialAnswers(laid())).toEqual([]));
+});

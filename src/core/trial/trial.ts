@@ -1,0 +1,206 @@
+import * as z from 'zod';
+import { nameField, text } from '../schema/fields';
+import { within } from '../schema/within';
+import { typed } from '../schema/typed';
+import { problemsFromZod } from '../schema/problemsFromZod';
+import { failure, success, type Result } from '../schema/result';
+import { measureIds, measures, type MeasureId } from './measures';
+import { trialAnswer, type TrialAnswer } from './trialAnswer';
+import { byLot, layOut } from './trialDesign';
+
+/** Most levels, and most rolls or days, of one trial. Source: our choice: more is no evening any more. */
+export const MOST_LEVELS = 6;
+export const MOST_BLOCKS = 12;
+
+const values = z.strictObject({
+  contrast: within('Contrast', -2, 2).optional(),
+  gradient: within('Average gradient', 0.05, 4).optional(),
+  speed: within('Speed', -8, 8).optional(),
+  fog: within('Base + fog', 0, 4).optional(),
+});
+
+const levelNames = z
+  .array(nameField('Level', 80))
+  .min(2, 'Levels: give two at least.')
+  .max(MOST_LEVELS, `Levels: give ${MOST_LEVELS} at most.`)
+  .refine(
+    (names) => new Set(names.map((name) => name.trim().toLowerCase())).size === names.length,
+    'Levels: each has a name of its own.',
+  );
+
+/** A set of strips that differ in one thing. */
+export const trialShape = {
+  name: nameField('Name of the trial'),
+  /** What is held: temperature, time, movement, film, in its owner's words. */
+  held: text('What is held', 1000),
+  levels: levelNames,
+  /** The level that the others are held against, from 0. */
+  control: within('Control', 0, MOST_LEVELS - 1).int(),
+  /** What is looked at, each with the smallest difference that matters. */
+  margins: z.partialRecord(z.enum(measureIds), within('Smallest difference that matters', 1e-3, 10)),
+  /** Whether rows of strips come from several rolls, or are developed on several days. */
+  blocks: within('Rolls or days', 1, MOST_BLOCKS).int('Rolls or days: give a whole number.'),
+  perBlock: within('Strips from each', 2, 24).int('Strips from each: give a whole number.'),
+  /** The lot by which strips were put in order. */
+  seed: z
+    .number()
+    .int()
+    .min(0)
+    .max(2 ** 31),
+  strips: z
+    .array(
+      z.strictObject({
+        code: z.string().min(2).max(4),
+        level: z
+          .number()
+          .int()
+          .min(0)
+          .max(MOST_LEVELS - 1),
+        block: z
+          .number()
+          .int()
+          .min(0)
+          .max(MOST_BLOCKS - 1),
+        /** Whether it hangs, or why it is lost; missing for one that waits. */
+        developed: z.boolean().optional(),
+        lost: text('Why it is lost', 200).optional(),
+        values,
+      }),
+    )
+    .min(2)
+    .max(MOST_BLOCKS * 24),
+  /** When its owner looked at what each strip had; null while they are read blind. */
+  openedMs: z.number().int().min(0).nullable(),
+};
+export const trialSchema = z.strictObject(trialShape);
+export type TrialValues = z.infer<typeof trialSchema>;
+export type TrialStrip = TrialValues['strips'][number];
+
+/** A trial as it is being thought out. */
+export const trialFormSchema = z.object({
+  name: z.string().max(400),
+  held: z.string().max(2000),
+  levels: z.array(z.string().max(200)).max(MOST_LEVELS),
+  control: z.number().int().min(0),
+  measures: z.array(z.enum(measureIds)),
+  margins: z.record(z.string(), typed),
+  blocks: typed,
+  perBlock: typed,
+});
+export type TrialForm = z.infer<typeof trialFormSchema>;
+
+/** As it first opens: coffee against the same brew without it. Source: the control is common practice, no source. */
+export const emptyTrial: TrialForm = {
+  name: '',
+  held: '',
+  levels: ['Coffee', 'The same without coffee'],
+  control: 1,
+  measures: ['contrast', 'fog'],
+  margins: {},
+  blocks: 3,
+  perBlock: 2,
+};
+
+/** Strips from each roll that have every level once: as many as there are levels. */
+export function usualPerBlock({ levels }: Pick<TrialForm, 'levels'>): number {
+  return Math.max(2, levels.length);
+}
+
+/**
+ * Reads a trial and lays it out.
+ * @param form as typed
+ * @param seed the lot
+ * @returns the trial with its strips; else every problem with its field
+ */
+export function readTrial(form: TrialForm, seed: number): Result<TrialValues> {
+  const number = (value: number | string): number => (typeof value === 'number' ? value : Number.NaN);
+  const [blocks, perBlock] = [number(form.blocks), number(form.perBlock)];
+  const sound = blocks >= 1 && blocks <= MOST_BLOCKS && perBlock >= 2 && perBlock <= 24;
+  const laid =
+    sound && form.levels.length >= 2 ? layOut(form.levels.length, Math.round(blocks), Math.round(perBlock), seed) : [];
+  const read = trialSchema.safeParse({
+    name: form.name.trim(),
+    held: form.held,
+    levels: form.levels.map((name) => name.trim()),
+    control: Math.min(form.control, form.levels.length - 1),
+    margins: Object.fromEntries(form.measures.map((id) => [id, form.margins[id] ?? measures[id].margin])),
+    blocks: form.blocks,
+    perBlock: form.perBlock,
+    seed,
+    strips: sound
+      ? laid.map((strip) => ({ ...strip, values: {} }))
+      : [
+          { code: 'AA', level: 0, block: 0, values: {} },
+          { code: 'AB', level: 1, block: 0, values: {} },
+        ],
+    openedMs: null,
+  });
+  const problems = read.success ? [] : problemsFromZod(read.error.issues);
+  if (form.measures.length === 0)
+    problems.push({ path: 'measures', message: 'What is looked at: choose one at least.' });
+  return read.success && problems.length === 0 ? success(read.data) : failure(...problems);
+}
+
+/** What a trial looks at, in the order of the table. */
+export function measuresOf({ margins }: Pick<TrialValues, 'margins'>): MeasureId[] {
+  return measureIds.filter((id) => margins[id] !== undefined);
+}
+
+/** Whether a strip was read in everything that is looked at. */
+export function isRead(trial: Pick<TrialValues, 'margins'>, strip: TrialStrip): boolean {
+  return measuresOf(trial).every((id) => strip.values[id] !== undefined);
+}
+
+/** Where a trial stands. */
+export interface TrialStanding {
+  developed: number;
+  read: number;
+  lost: number;
+  all: number;
+  /** Whether every strip was read or is lost. */
+  done: boolean;
+  /** Whether what each strip had is hidden. */
+  blind: boolean;
+}
+
+/** Where a trial stands. */
+export function trialStanding(trial: TrialValues): TrialStanding {
+  const lost = trial.strips.filter((strip) => strip.lost !== undefined).length;
+  const read = trial.strips.filter((strip) => strip.lost === undefined && isRead(trial, strip)).length;
+  const done = read + lost === trial.strips.length;
+  return {
+    developed: trial.strips.filter((strip) => strip.developed === true).length,
+    read,
+    lost,
+    all: trial.strips.length,
+    done,
+    blind: !done && trial.openedMs === null,
+  };
+}
+
+/** Strips that hang and were not lost, in an order by lot that says nothing of what they had. */
+export function blindOrder(trial: TrialValues): TrialStrip[] {
+  return byLot(
+    trial.strips.filter((strip) => strip.developed === true && strip.lost === undefined),
+    trial.seed,
+    99,
+  );
+}
+
+/** What a trial says of everything that is looked at; what was read too little of is left out. */
+export function trialAnswers(trial: TrialValues): TrialAnswer[] {
+  return measuresOf(trial).flatMap((id) => {
+    const strips = trial.strips.flatMap(({ level, block, lost, values }) => {
+      const value = values[id];
+      return lost !== undefined || value === undefined ? [] : [{ level, block, value }];
+    });
+    const answer = trialAnswer(
+      id,
+      strips,
+      trial.levels.length,
+      trial.control,
+      trial.margins[id] ?? measures[id].margin,
+    );
+    return answer === null ? [] : [answer];
+  });
+}

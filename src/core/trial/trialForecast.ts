@@ -1,0 +1,42 @@
+import { measures, type MeasureId } from './measures';
+import { smallestSeen } from './trialPower';
+import type { TrialForm } from './trial';
+
+/** What a trial would see. */
+export interface Forecast {
+  measureId: MeasureId;
+  /** Smallest difference that is seen four times in five; null where none is. */
+  seen: number | null;
+  /** The same with one more strip of each level. */
+  withOneMore: number | null;
+  /** Whether it would see what matters. */
+  enough: boolean;
+}
+
+/** Strips of each level that a trial has; 0 where its fields do not read. */
+export function repeatsOf({ levels, blocks, perBlock }: Pick<TrialForm, 'levels' | 'blocks' | 'perBlock'>): number {
+  if (typeof blocks !== 'number' || typeof perBlock !== 'number' || levels.length < 2) return 0;
+  const strips = Math.min(300, Math.round(blocks) * Math.round(perBlock));
+  return strips < 0 ? 0 : Math.floor(strips / levels.length);
+}
+
+/**
+ * What a trial would see before anything is mixed.
+ * @param form as typed
+ * @returns one for each thing that is looked at. Source: the scatters of `measures`; `smallestSeen`
+ */
+export function trialForecast(form: TrialForm): Forecast[] {
+  const repeats = repeatsOf(form);
+  return form.measures.map((measureId) => {
+    const { stripSd, margin } = measures[measureId];
+    const typed = form.margins[measureId];
+    const wanted = typeof typed === 'number' ? typed : margin;
+    const seen = smallestSeen(form.levels.length, repeats, stripSd);
+    return {
+      measureId,
+      seen,
+      withOneMore: smallestSeen(form.levels.length, repeats + 1, stripSd),
+      enough: seen !== null && seen <= wanted,
+    };
+  });
+}

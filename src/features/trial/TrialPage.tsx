@@ -1,0 +1,180 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { Trial } from '@/core/records/records';
+import { blindOrder, isRead, trialAnswers, trialStanding } from '@/core/trial/trial';
+import { trialCsv, trialNote } from '@/core/trial/trialFiles';
+import { changeStrip, openTrial, removeTrial, useTrial } from '@/data/trials';
+import { NotHere } from '@/features/shell/NotHere';
+import { download } from '@/ui/download';
+import { useTitle } from '@/ui/useTitle';
+import { ReadStrip } from './ReadStrip';
+import { TrialAnswers } from './TrialAnswers';
+import { standingWords } from './standingWords';
+
+/** One trial: its strips in the order of the lot, reading them blind, and what they say. */
+export function TrialPage({ trialId }: { trialId: string }) {
+  const trial = useTrial(trialId);
+  if (trial === undefined) return <p aria-busy="true">Opening the trial.</p>;
+  if (trial === null) return <NotHere table="trials" id={trialId} what="This trial" />;
+  return <TrialView trial={trial} />;
+}
+
+function TrialView({ trial }: { trial: Trial }) {
+  useTitle(trial.name);
+  const standing = trialStanding(trial);
+  const answers = trialAnswers(trial);
+  const open = standing.done || trial.openedMs !== null;
+  const next = blindOrder(trial).find((strip) => !isRead(trial, strip));
+  return (
+    <div className="measure">
+      <h1>{trial.name}</h1>
+      <p className="mt-1 text-ink2">
+        {standingWords(standing)}. Held against “{trial.levels[trial.control]}”.
+      </p>
+      {trial.held !== '' && <p className="mt-1 whitespace-pre-line">Held: {trial.held}</p>}
+      {open && <TrialAnswers trial={trial} answers={answers} />}
+      {next !== undefined && (
+        <section aria-labelledby="reading" className="mt-6">
+          <h2 id="reading">Read strip {next.code}</h2>
+          <p className="text-[14px] text-ink2">
+            {open ? 'Its label was opened.' : 'In an order by lot: what it had is told when all are read.'}
+          </p>
+          <ReadStrip key={next.code} trial={trial} strip={next} />
+        </section>
+      )}
+      {!open && standing.read > 0 && (
+        <p className="mt-4">
+          <button type="button" className="act" onClick={() => void openTrial(trial.id, Date.now())}>
+            Stop here and look
+          </button>{' '}
+          <span className="text-[14px] text-ink2">The rest is read knowing what it had.</span>
+        </p>
+      )}
+      <Developing trial={trial} open={open} />
+      <Ways trial={trial} />
+    </div>
+  );
+}
+
+/** Strips in the order in which they are developed, with what each gets. */
+function Developing({ trial, open }: { trial: Trial; open: boolean }) {
+  const [losing, setLosing] = useState<string | null>(null);
+  const [why, setWhy] = useState('');
+  const waiting = trial.strips.filter(({ developed, lost }) => developed !== true && lost === undefined);
+  // What hangs keeps its secret while it is read.
+  const shown = open ? trial.strips : waiting;
+  const nextCode = waiting[0]?.code;
+  if (shown.length === 0) return null;
+  return (
+    <section aria-labelledby="strips" className="mt-7">
+      <h2 id="strips">{open ? 'The strips' : 'To develop, in this order'}</h2>
+      <ol className="mt-1 border-b border-hair" aria-label="Strips">
+        {shown.map((strip) => (
+          <li key={strip.code} className="rule-row">
+            <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
+              <b className="num w-10 text-[20px]">{strip.code}</b>
+              <span className="min-w-0 flex-1 wrap-anywhere">
+                {trial.levels[strip.level]}
+                <span className="block text-[13px] text-ink2">
+                  roll or day {strip.block + 1}
+                  {strip.lost !== undefined && ` · lost: ${strip.lost}`}
+                </span>
+              </span>
+              {strip.lost !== undefined ? (
+                <button
+                  type="button"
+                  className="act-plain text-[14px]"
+                  onClick={() => void changeStrip(trial.id, strip.code, { lost: undefined })}
+                >
+                  Not lost<span className="sr-only">: {strip.code}</span>
+                </button>
+              ) : (
+                <span className="flex gap-x-4">
+                  {strip.developed !== true && (
+                    <button
+                      type="button"
+                      className={strip.code === nextCode ? 'act act-primary' : 'act'}
+                      onClick={() => void changeStrip(trial.id, strip.code, { developed: true })}
+                    >
+                      It hangs<span className="sr-only">: {strip.code}</span>
+                    </button>
+                  )}
+                  <button
+                    type="button"
+                    className="act-plain text-[14px]"
+                    onClick={() => {
+                      setLosing(strip.code);
+                      setWhy('');
+                    }}
+                  >
+                    Lost<span className="sr-only">: {strip.code}</span>
+                  </button>
+                </span>
+              )}
+            </div>
+            {losing === strip.code && strip.lost === undefined && (
+              <form
+                className="mt-2 flex flex-wrap items-center gap-3"
+                onSubmit={(event) => {
+                  event.preventDefault();
+                  void changeStrip(trial.id, strip.code, { lost: why.trim() || 'no reason given' });
+                  setLosing(null);
+                }}
+              >
+                <label htmlFor="why-lost">Why</label>
+                <input
+                  id="why-lost"
+                  className="box max-w-[320px]"
+                  maxLength={200}
+                  autoFocus
+                  autoComplete="off"
+                  value={why}
+                  onChange={(event) => setWhy(event.target.value)}
+                />
+                <button type="submit" className="act">
+                  It is lost
+                </button>
+              </form>
+            )}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+/** What goes out, and away. */
+function Ways({ trial }: { trial: Trial }) {
+  const router = useRouter();
+  const file = `aetas-trial-${trial.id}`;
+  return (
+    <p className="mt-6 flex flex-wrap gap-x-6 gap-y-2 print:hidden">
+      <button
+        type="button"
+        className="act-plain"
+        onClick={() => download(new Blob([trialNote(trial)], { type: 'text/markdown' }), `${file}.md`)}
+      >
+        Save as a note
+      </button>
+      <button
+        type="button"
+        className="act-plain"
+        onClick={() => download(new Blob([trialCsv(trial)], { type: 'text/csv' }), `${file}.csv`)}
+      >
+        Save the readings
+      </button>
+      <button type="button" className="act-plain" onClick={() => window.print()}>
+        Print
+      </button>
+      <button
+        type="button"
+        className="act-plain"
+        onClick={() => void removeTrial(trial).then(() => router.push('/trials'))}
+      >
+        Take it off the bench
+      </button>
+    </p>
+  );
+}
