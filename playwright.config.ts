@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
 
-const PORT = 4311;
+const PORT = Number(process.env.AETAS_PORT ?? 4311);
 
 /** Debian's Chromium, cut off from everything but this machine. */
 export const chromium = {

@@ -89,6 +89,8 @@ test('no view scrolls sideways at 360 px', async ({ page }) => {
     '/trials/new',
     '/trials/trial-soda',
     '/trials/trial-mugs',
+    '/prints',
+    '/prints/print-dog',
     '/rolls/past-09',
     '/rolls/past-09/sleeve',
   ]) {

@@ -39,6 +39,8 @@ const views = [
   '/trials/new',
   '/trials/trial-soda',
   '/trials/trial-mugs',
+  '/prints',
+  '/prints/print-dog',
   '/rolls/past-09',
   '/rolls/past-09/sleeve',
 ];

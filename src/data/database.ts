@@ -16,6 +16,7 @@ import type {
   Run,
   Settings,
   Stock,
+  Print,
   Trial,
   Verdict,
   Waste,
@@ -85,7 +86,7 @@ const indexes: Record<number, Record<string, string | null>> = {
   7: { habits: 'id, kind' },
   8: { readings: 'id, rollId, evidenceId, photoId' },
   9: { boxes: 'id' },
-  10: { waste: 'id', trials: 'id' },
+  10: { waste: 'id', trials: 'id', prints: 'id, rollId' },
 };
 
 /** Columns as they stand since rows are packed: each costs time in every row that is written, so none stands unused. */
@@ -123,6 +124,7 @@ export class AetasDatabase extends Dexie {
   declare habits: EntityTable<Habit, 'id'>;
   declare readings: EntityTable<StripRecord, 'id'>;
   declare waste: EntityTable<Waste, 'id'>;
+  declare prints: EntityTable<Print, 'id'>;
   declare trials: EntityTable<Trial, 'id'>;
   declare acts: EntityTable<Act, 'id'>;
   declare kept: EntityTable<Kept, 'id'>;

@@ -172,7 +172,7 @@ async function readRunRecord(runId: string): Promise<RunRecordData | null> {
  * @returns its name; null when it is on neither
  */
 export async function benchWith(
-  table: 'runs' | 'rolls' | 'brews' | 'mixes' | 'boxes' | 'trials',
+  table: 'runs' | 'rolls' | 'brews' | 'mixes' | 'boxes' | 'trials' | 'prints',
   id: string,
 ): Promise<BenchName | null> {
   const other: BenchName = database().bench === 'demo' ? 'own' : 'demo';

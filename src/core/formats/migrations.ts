@@ -6,7 +6,7 @@ import { framesAndPhotos } from './migrations/framesAndPhotos';
 import { ownWays } from './migrations/ownWays';
 import { rollDossiers } from './migrations/rollDossiers';
 import { stripReadings } from './migrations/stripReadings';
-import { wasteAndTrials } from './migrations/wasteAndTrials';
+import { wasteTrialsAndPrints } from './migrations/wasteTrialsAndPrints';
 import type { Migration, RawRecords } from './migration';
 
 export type { Migration, RawRecords } from './migration';
@@ -21,7 +21,7 @@ export const migrations: readonly Migration[] = [
   ownWays,
   stripReadings,
   boxes,
-  wasteAndTrials,
+  wasteTrialsAndPrints,
 ];
 
 /**

@@ -33,6 +33,7 @@ import { bathsSchema, pourInSchema } from '../schedule/baths';
 import { movementSchema, namedMovementSchema } from '../schedule/movement';
 import { tankOutlookSchema } from '../outcome/tankOutlook';
 import { clearingReadingSchema } from '../fixing/clearing';
+import { printShape } from '../printing/print';
 import { trialShape } from '../trial/trial';
 import { wasteKindIds } from '../waste/waste';
 import { wetStepSchema } from '../schedule/wetSteps';
@@ -356,6 +357,9 @@ export const wasteSchema = z.strictObject({
 /** A set of strips that differ in one thing. */
 export const trialRecordSchema = z.strictObject({ ...stamps, ...trialShape });
 
+/** A picture on paper. */
+export const printRecordSchema = z.strictObject({ ...stamps, ...printShape });
+
 /** How the user reads quantities and lights the bench. */
 export const settingsSchema = z.strictObject({
   id: z.literal('bench'),
@@ -401,6 +405,7 @@ export type RecipeRecord = z.infer<typeof recipeSchema>;
 export type Mix = z.infer<typeof mixSchema>;
 export type StripRecord = z.infer<typeof readingSchema>;
 export type Habit = z.infer<typeof habitSchema>;
+export type Print = z.infer<typeof printRecordSchema>;
 export type Trial = z.infer<typeof trialRecordSchema>;
 export type Waste = z.infer<typeof wasteSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
@@ -425,6 +430,7 @@ export const recordSchemas = {
   readings: readingSchema,
   waste: wasteSchema,
   trials: trialRecordSchema,
+  prints: printRecordSchema,
 } as const;
 
 export type TableName = keyof typeof recordSchemas;

@@ -21,6 +21,7 @@ export const tableNames = [
   'readings',
   'waste',
   'trials',
+  'prints',
 ] as const satisfies readonly TableName[];
 
 /** Settings of a bench that nobody has changed yet. */
@@ -54,5 +55,6 @@ export function noRecords(): Records {
     readings: [],
     waste: [],
     trials: [],
+    prints: [],
   };
 }

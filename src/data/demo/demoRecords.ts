@@ -32,6 +32,7 @@ import {
   hutHabits,
   hutKit,
   hutPast,
+  hutPrints,
   hutRecipes,
   hutRolls,
   hutStocks,
@@ -87,6 +88,10 @@ export function demoRecords(nowMs: number): Records {
     .map((hut, index) => ({ hut, index }))
     .sort((a, b) => (b.hut.daysAgo ?? 0) - (a.hut.daysAgo ?? 0));
   for (const { hut, index } of inOrder) addRoll(hut, nowMs, index, records);
+  for (const { daysAgo, ...print } of hutPrints) {
+    const createdMs = nowMs - daysAgo * DAY_MS;
+    records.prints.push({ createdMs, updatedMs: createdMs, ...print, areas: print.areas.map((area) => ({ ...area })) });
+  }
   addStrips(nowMs, records);
   return records;
 }

@@ -4,6 +4,7 @@ import { bursts, turns, type Movement } from '@/core/schedule/movement';
 import type { StockFamilyId } from '@/core/films/stockFamilies';
 import type { StoragePresetId } from '@/core/films/storagePresets';
 import { stayAt } from '@/core/films/storageStay';
+import type { PrintValues } from '@/core/printing/print';
 import type { TrialForm } from '@/core/trial/trial';
 import type { MeasureId } from '@/core/trial/measures';
 import type { UserHint } from '@/core/films/userHint';
@@ -536,5 +537,46 @@ export const hutTrials: readonly {
     effects: { contrast: [0, -1], fog: [0.31, 0.27] },
     read: 3,
     developed: 5,
+  },
+];
+
+/** Prints that hang in the hut. */
+export const hutPrints: readonly (PrintValues & { id: string; daysAgo: number })[] = [
+  {
+    id: 'print-dog',
+    daysAgo: 38,
+    rollId: 'past-09',
+    name: 'Frame 3, the dog on the coal heap',
+    paper: 'Resin-coated, pearl',
+    grade: '3',
+    sideMm: 240,
+    negativeMm: 36,
+    fNumber: 8,
+    baseS: 11.3,
+    dryDown: 0,
+    areas: [
+      { where: 'sky', stops: 0.5 },
+      { where: 'its face', stops: -0.3 },
+    ],
+    trays: 'Coffee, 5 min at 20 °C; warm in the lights',
+    note: 'The coal keeps its edges.',
+    final: true,
+  },
+  {
+    id: 'print-stove',
+    daysAgo: 37,
+    rollId: 'past-04',
+    name: 'Aunt Ragnfrid by the stove',
+    paper: 'Fibre, matt',
+    grade: '2',
+    sideMm: 178,
+    negativeMm: 36,
+    fNumber: 11,
+    baseS: 19,
+    dryDown: 8,
+    areas: [{ where: 'window', stops: 1 }],
+    trays: 'Bought developer, 2 min',
+    note: '',
+    final: false,
   },
 ];

@@ -37,6 +37,9 @@ export function ArchivePanel({ dossier: { roll, verdict } }: { dossier: RollDoss
         <Link href={`/rolls/${encodeURIComponent(roll.id)}/sleeve`} className="act-plain">
           The page for its sleeve
         </Link>
+        <Link href={`/prints/new?roll=${encodeURIComponent(roll.id)}`} className="act-plain">
+          Print from it
+        </Link>
       </div>
       <div className="mt-2 grid grid-cols-3 gap-4 sm:grid-cols-[minmax(0,1fr)_110px_120px_120px]">
         <div className="max-sm:col-span-3">

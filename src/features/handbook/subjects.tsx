@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { sodaForms, sodaFormIds } from '@/core/chemistry/sodas';
 import { CARRIED_WASH_L } from '@/core/practice/firstRoll';
+import { SheetPicture } from '@/features/print/SheetPicture';
 import { StripsPicture } from '@/features/trial/StripsPicture';
 import { WasteBottlePicture } from '@/features/waste/WasteBottlePicture';
 import { BenchDrawing } from '@/features/dark/BenchDrawing';
@@ -152,6 +153,19 @@ export const subjects: readonly Subject[] = [
       'Fill the tank, turn it five times, pour it out; fill, ten times; fill, twenty times. Each change takes out what had time to leave the film, and the last one must not be hurried.',
       `For a tank of 300 ml that is about ${CARRIED_WASH_L} litres with one change more: carried from a well, it is enough.`,
       'A drop of wetting agent in the last water, distilled if yours is hard, and no wiping.',
+    ],
+  },
+  {
+    id: 'prints',
+    title: 'A strip before a print',
+    answers: 'How exposure and grade are found with one strip of paper.',
+    also: 'print enlarger paper test strip exposure grade contrast dodge burn lamp timer',
+    drawing: <SheetPicture />,
+    words: [
+      'Expose the whole strip, then cover a little more of it before each time that is added. In stops each patch is as far from the next to the eye.',
+      'Look at it in white light, rinsed. Where the lightest tones just have detail is the exposure.',
+      'Where the darkest tones just have detail should be the same patch. If it has had less, the grade is too hard; if more, too soft.',
+      'Paper sees a bright screen. Use Safe light, and test it: a coin on a scrap of paper under the screen for two, four and eight minutes, then develop the scrap.',
     ],
   },
   {

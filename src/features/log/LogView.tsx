@@ -146,6 +146,9 @@ export function LogView() {
           <Link href="/trials" className="act-plain">
             Trials
           </Link>
+          <Link href="/prints" className="act-plain">
+            Prints
+          </Link>
           {picked === null ? (
             <button type="button" className="act-plain" onClick={() => setPicked([])}>
               Compare runs

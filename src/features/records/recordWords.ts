@@ -9,6 +9,7 @@ type Counted = Exclude<keyof Records, 'settings'>;
 const words: Record<Counted, readonly [one: string, several: string]> = {
   stocks: ['film', 'films'],
   boxes: ['box', 'boxes'],
+  prints: ['print', 'prints'],
   trials: ['trial', 'trials'],
   waste: ['pour into a waste bottle', 'pours into waste bottles'],
   rolls: ['roll', 'rolls'],

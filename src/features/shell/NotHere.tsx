@@ -6,7 +6,7 @@ import { chooseBench, type BenchName } from '@/data/benchName';
 import { benchWith } from '@/data/queries';
 
 interface NotHereProps {
-  table: 'runs' | 'rolls' | 'brews' | 'mixes' | 'boxes' | 'trials';
+  table: 'runs' | 'rolls' | 'brews' | 'mixes' | 'boxes' | 'trials' | 'prints';
   id: string;
   /** What was looked for, as in “This run”. */
   what: string;

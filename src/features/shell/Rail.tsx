@@ -11,9 +11,9 @@ import { lights, setLight, useLight, type Light } from '@/ui/light';
 const places = [
   { href: '/', name: 'Bench', match: /^\/$/ },
   { href: '/rolls', name: 'Rolls', match: /^\/rolls/ },
-  { href: '/brews', name: 'Brews', match: /^\/(?:brews|trials)/ },
+  { href: '/brews', name: 'Brews', match: /^\/brews/ },
   { href: '/exposure', name: 'Exposure', match: /^\/exposure/ },
-  { href: '/log', name: 'Log', match: /^\/log/ },
+  { href: '/log', name: 'Log', match: /^\/(?:log|trials|prints)/ },
   { href: '/handbook', name: 'Handbook', match: /^\/handbook/ },
   { href: '/records', name: 'Records', match: /^\/records/ },
 ];

@@ -1,0 +1,82 @@
+import { expect, test } from '@playwright/test';
+import { MORNING, openDemo, recordsOf } from './bench';
+
+test('from the strip to the print that hangs, with a reload in the dark', async ({ page }) => {
+  await page.clock.install({ time: MORNING });
+  await openDemo(page, '/prints/new?roll=past-09');
+  await page.getByLabel('What is on it').fill('Frame 12, the same, laughing');
+  await page.getByLabel('Begins with').fill('8');
+  await page.getByLabel('Patches', { exact: true }).fill('13');
+  await expect(page.getByText('Give 2 to 12.')).toBeVisible();
+  await page.getByLabel('Patches', { exact: true }).fill('3');
+  const patches = page.getByRole('list', { name: 'Patches of the strip' }).getByRole('listitem');
+  await expect(patches).toHaveCount(3);
+  await expect(patches.nth(1)).toContainText('11.3 s');
+  await expect(patches.nth(1)).toContainText('+ 3.3');
+  await page.getByRole('button', { name: 'Expose the strip' }).click();
+  const timer = page.getByRole('dialog', { name: 'Enlarger timer' });
+  await expect(timer).toContainText('1 of 3 · lamp off');
+  await page.keyboard.press('Space');
+  await expect(timer).toContainText('lamp on');
+  await page.clock.fastForward(3_000);
+  await page.reload();
+  await expect(timer).toContainText('lamp on');
+  const left = Number(await page.getByTestId('lamp').textContent());
+  expect(left).toBeGreaterThan(0);
+  expect(left).toBeLessThanOrEqual(5.1);
+  await page.clock.fastForward(6_000);
+  for (const patch of [2, 3]) {
+    await expect(timer).toContainText(`${patch} of 3 · lamp off`);
+    await page.keyboard.press('Space');
+    await expect(timer).toContainText('lamp on');
+    await page.clock.fastForward(9_000);
+  }
+  await expect(timer).toContainText('Into the tray');
+  await page.getByRole('button', { name: 'Back to the print' }).click();
+
+  await patches
+    .nth(2)
+    .getByRole('button', { name: /lights right/ })
+    .click();
+  await patches
+    .nth(1)
+    .getByRole('button', { name: /darks right/ })
+    .click();
+  await expect(page.getByTestId('two-tones')).toContainText(/16\.0 s \(.* grade [12]/);
+  await page.getByRole('button', { name: /^Take 16\.0 s/ }).click();
+  await expect(page.getByLabel('Exposure', { exact: true })).toHaveValue('16');
+  await page.getByRole('button', { name: 'An area' }).click();
+  await page.getByLabel('Area 1').fill('sky');
+  await page.getByLabel('stops, − for less').fill('1');
+  await page.getByRole('button', { name: 'One more' }).click();
+  await page.getByLabel('Area 2').fill('face');
+  await page.getByLabel('stops, − for less').last().fill('-1');
+  const hands = page.getByRole('list', { name: 'What the hands do' }).getByRole('listitem');
+  await expect(hands).toHaveCount(3);
+  await expect(hands.filter({ hasText: 'Burn in: sky' })).toContainText('16.0 s');
+  await expect(hands.filter({ hasText: 'Hold back: face' })).toContainText('8.0 s');
+  await page.getByRole('button', { name: 'To the lamp' }).click();
+  await page.keyboard.press('Space');
+  await page.clock.fastForward(9_000);
+  await expect(timer).toContainText('Hold back: face');
+  await page.clock.fastForward(8_000);
+  await expect(timer).toContainText('Burn in: sky');
+  await page.getByRole('button', { name: 'Leave the timer' }).click();
+
+  await page.getByText('Another size, another aperture, drying').click();
+  await page.getByLabel('New size, mm').fill('480');
+  await page.getByRole('button', { name: /^At that size: 5\d\.\d s$/ }).click();
+  await expect(page.getByLabel('On the print, mm')).toHaveValue('480');
+  await page.getByRole('button', { name: 'Keep this print' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Frame 12, the same, laughing' })).toBeVisible();
+  await page.getByRole('button', { name: 'This is the one that hangs' }).click();
+  await expect(page.getByRole('button', { name: 'It is not the one that hangs' })).toBeVisible();
+  await page.goto('/prints');
+  await expect(page.getByRole('listitem').filter({ hasText: 'laughing' })).toContainText('the one that hangs');
+  const { prints } = await recordsOf(page, 'aetas-demo');
+  const kept = (prints as { name: string; rollId: string; baseS: number; final: boolean }[]).filter(({ name }) =>
+    name.includes('Frame 12'),
+  );
+  expect(kept).toHaveLength(1);
+  expect(kept[0]).toMatchObject({ rollId: 'past-09', final: true });
+});

@@ -1,0 +1,70 @@
+import * as z from 'zod';
+import { idField, nameField, text } from '../schema/fields';
+import { typed } from '../schema/typed';
+import { within } from '../schema/within';
+import { problemsFromZod } from '../schema/problemsFromZod';
+import { failure, success, type Result } from '../schema/result';
+
+const size = within('Size', 10, 2000, 'mm');
+
+/** A print: what of, on what, how exposed. */
+export const printShape = {
+  /** The roll that it is of; null for a picture from elsewhere. */
+  rollId: idField.nullable(),
+  name: nameField('What is on it'),
+  paper: text('Paper', 120),
+  grade: text('Grade or filter', 40),
+  /** Long side of the print, and of what is printed on the negative, mm. */
+  sideMm: size,
+  negativeMm: size,
+  fNumber: within('Aperture', 1, 90),
+  /** Base exposure, s. */
+  baseS: within('Exposure', 0.1, 3600, 's'),
+  /** What it darkens while it dries, % of the exposure; taken off already. */
+  dryDown: within('Dries darker', 0, 30, '%'),
+  areas: z.array(z.strictObject({ where: nameField('Area', 80), stops: within('Stops', -3, 4) })).max(12),
+  trays: text('Trays', 1000),
+  note: text('Note', 2000),
+  /** Whether it is the one that hangs. */
+  final: z.boolean(),
+};
+export const printSchema = z.strictObject(printShape);
+export type PrintValues = z.infer<typeof printSchema>;
+
+/** The same as typed. */
+export const printFormSchema = z.object({
+  name: z.string().max(400),
+  paper: z.string().max(400),
+  grade: z.string().max(100),
+  sideMm: typed,
+  negativeMm: typed,
+  fNumber: typed,
+  baseS: typed,
+  dryDown: typed,
+  areas: z.array(z.object({ where: z.string().max(200), stops: typed })).max(12),
+  trays: z.string().max(2000),
+  note: z.string().max(4000),
+});
+export type PrintForm = z.infer<typeof printFormSchema>;
+
+/** As it first opens. Source: common practice, no source. */
+export const emptyPrint: PrintForm = {
+  name: '',
+  paper: '',
+  grade: '2',
+  sideMm: 240,
+  negativeMm: 36,
+  fNumber: 8,
+  baseS: 12,
+  dryDown: 0,
+  areas: [],
+  trays: '',
+  note: '',
+};
+
+/** Reads a print; else every problem with its field. Areas that nobody named yet are left out. */
+export function readPrint(form: PrintForm, rollId: string | null, final: boolean): Result<PrintValues> {
+  const areas = form.areas.filter(({ where, stops }) => where.trim() !== '' || (stops !== '' && stops !== 0));
+  const read = printSchema.safeParse({ ...form, name: form.name.trim(), areas, rollId, final });
+  return read.success ? success(read.data) : failure(...problemsFromZod(read.error.issues));
+}

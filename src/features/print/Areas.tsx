@@ -1,0 +1,68 @@
+'use client';
+
+import type { PrintForm } from '@/core/printing/print';
+import { useSettings } from '@/data/queries';
+import { Quantity } from '@/ui/Quantity';
+
+/** Most areas that two hands manage. */
+const MOST = 12;
+
+/** Areas that are held back or burnt in, each in stops. */
+export function Areas({
+  form: { areas },
+  change,
+  errors,
+}: {
+  form: PrintForm;
+  change: (part: Partial<PrintForm>) => void;
+  errors: Partial<Record<string, string>>;
+}) {
+  const units = useSettings();
+  const set = (index: number, part: Partial<PrintForm['areas'][number]>): void =>
+    change({ areas: areas.map((area, at) => (at === index ? { ...area, ...part } : area)) });
+  return (
+    <fieldset className="mt-4">
+      <legend className="font-[620]">Areas that want more or less</legend>
+      <ul className="space-y-2">
+        {areas.map((area, index) => (
+          <li key={index} className="grid grid-cols-[minmax(0,1fr)_130px_auto] items-end gap-x-4">
+            <input
+              className="box"
+              aria-label={`Area ${index + 1}`}
+              autoComplete="off"
+              maxLength={200}
+              placeholder="as sky, face, corner"
+              value={area.where}
+              onChange={(event) => set(index, { where: event.target.value })}
+            />
+            <Quantity
+              id={`areas[${index}].stops`}
+              label="stops, − for less"
+              kind="stops"
+              units={units}
+              value={area.stops}
+              onChange={(stops) => set(index, { stops })}
+              error={errors[`areas[${index}].stops`]}
+            />
+            <button
+              type="button"
+              className="act-plain text-[14px]"
+              onClick={() => change({ areas: areas.filter((_, at) => at !== index) })}
+            >
+              Leave out<span className="sr-only">: area {index + 1}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {areas.length < MOST && (
+        <button
+          type="button"
+          className="act-plain"
+          onClick={() => change({ areas: [...areas, { where: '', stops: '' }] })}
+        >
+          {areas.length === 0 ? 'An area' : 'One more'}
+        </button>
+      )}
+    </fieldset>
+  );
+}

@@ -1,0 +1,220 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { Print } from '@/core/records/records';
+import { emptyPrint, printFormSchema, readPrint, type PrintForm } from '@/core/printing/print';
+import { printSteps } from '@/core/printing/exposing';
+import { printPlan } from '@/core/printing/printPlan';
+import { keepPrint, printDraftKey, removePrint, usePrint } from '@/data/prints';
+import { useRollNames, useSettings } from '@/data/queries';
+import { useDraft } from '@/features/drafts/useDraft';
+import { useFaults } from '@/features/drafts/useFaults';
+import { NotHere } from '@/features/shell/NotHere';
+import { formatNumber } from '@/core/units/quantity';
+import { Field, describedBy } from '@/ui/Field';
+import { Quantity } from '@/ui/Quantity';
+import { Areas } from './Areas';
+import { Changes } from './Changes';
+import { EnlargerTimer, useExposing } from './EnlargerTimer';
+import { TestStripPanel } from './TestStripPanel';
+
+/** A print that was kept. */
+export function PrintPage({ printId }: { printId: string }) {
+  const print = usePrint(printId);
+  if (print === undefined) return <p aria-busy="true">Opening the print.</p>;
+  if (print === null) return <NotHere table="prints" id={printId} what="This print" />;
+  return <PrintForms print={print} rollId={print.rollId} />;
+}
+
+/** A print that is begun. */
+export function NewPrint({ rollId }: { rollId: string | null }) {
+  return <PrintForms print={null} rollId={rollId} />;
+}
+
+function formOf({
+  name,
+  paper,
+  grade,
+  sideMm,
+  negativeMm,
+  fNumber,
+  baseS,
+  dryDown,
+  areas,
+  trays,
+  note,
+}: Print): PrintForm {
+  return { name, paper, grade, sideMm, negativeMm, fNumber, baseS, dryDown, areas, trays, note };
+}
+
+/** One print: its strip, its exposure with the hands it takes, and what it was made on. */
+function PrintForms({ print, rollId }: { print: Print | null; rollId: string | null }) {
+  const router = useRouter();
+  const units = useSettings();
+  const key = printDraftKey(print?.id ?? null);
+  const first = print === null ? emptyPrint : formOf(print);
+  const { form, change } = useDraft<PrintForm>(key, printFormSchema, (kept) => kept ?? first);
+  const { exposing, set, begin } = useExposing(`${key}:lamp`);
+  const [fault, setFault] = useState<string | null>(null);
+  const [roll] = useRollNames(rollId === null ? [] : [rollId]);
+  const read = form === null ? null : readPrint(form, rollId, print?.final ?? false);
+  const errors =
+    read === null || read.ok ? {} : Object.fromEntries(read.problems.map(({ path, message }) => [path, message]));
+  const keep = (final: boolean): void => {
+    if (read?.ok !== true) return;
+    keepPrint(print?.id ?? null, { ...read.value, final }).then(
+      (id) => router.push(`/prints/${encodeURIComponent(id)}`),
+      (error: unknown) => setFault(error instanceof Error ? error.message : 'It was not stored. Try once more.'),
+    );
+  };
+  const { shown, form: handlers } = useFaults(errors, () => keep(print?.final ?? false));
+  if (form === null) return <p aria-busy="true">Opening the print.</p>;
+  // A reload in the dark finds the lamp again.
+  const lampOn = exposing.steps.length > 0;
+  const plan = typeof form.baseS === 'number' && form.baseS > 0 ? printPlan(form.baseS, areasOf(form)) : [];
+  const line = (id: 'name' | 'paper' | 'grade' | 'trays', label: string, hint?: string) => (
+    <Field id={id} label={label} hint={hint} error={shown[id]}>
+      <input
+        id={id}
+        className="box aria-invalid:border-2 aria-invalid:border-danger"
+        autoComplete="off"
+        aria-invalid={shown[id] ? true : undefined}
+        aria-describedby={describedBy(id, hint, shown[id])}
+        value={form[id]}
+        onChange={(event) => change({ [id]: event.target.value })}
+      />
+    </Field>
+  );
+  return (
+    <>
+      {lampOn && (
+        <EnlargerTimer
+          exposing={exposing}
+          set={set}
+          onDone={() => {
+            set({ steps: [], at: 0, onSinceMs: null });
+          }}
+        />
+      )}
+      <form className="measure" {...handlers} noValidate inert={lampOn}>
+        <h1>{print === null ? 'A print' : print.name}</h1>
+        {roll !== undefined && (
+          <p className="text-ink2">
+            From <Link href={`/rolls/${encodeURIComponent(roll.id)}`}>{roll.label}</Link>.
+          </p>
+        )}
+        <div className="mt-4 grid gap-4 sm:grid-cols-[minmax(0,2fr)_minmax(0,1.4fr)_120px]">
+          {line('name', 'What is on it', 'frame and words')}
+          {line('paper', 'Paper')}
+          {line('grade', 'Grade')}
+        </div>
+        <TestStripPanel
+          printKey={key}
+          grade={form.grade}
+          onExpose={begin}
+          onTake={(baseS, grade) => change({ baseS, ...(grade === null ? {} : { grade }) })}
+        />
+        <section aria-labelledby="exposure" className="mt-7">
+          <h2 id="exposure">The print</h2>
+          <div className="mt-2 grid max-w-[560px] grid-cols-2 gap-4">
+            <Quantity
+              id="baseS"
+              label="Exposure"
+              kind="shutter"
+              units={units}
+              value={form.baseS}
+              onChange={(baseS) => change({ baseS })}
+              error={shown.baseS}
+            />
+            <Quantity
+              id="fNumber"
+              label="Aperture, f/"
+              kind="fNumber"
+              units={units}
+              value={form.fNumber}
+              onChange={(fNumber) => change({ fNumber })}
+              error={shown.fNumber}
+            />
+          </div>
+          <Areas form={form} change={change} errors={shown} />
+          {plan.length > 0 && (
+            <>
+              <ol aria-label="What the hands do" className="mt-3 border-b border-hair">
+                {plan.map((step) => (
+                  <li key={step.kind + step.where} className="rule-row flex justify-between gap-4">
+                    <span>
+                      {step.kind === 'base' && 'The whole paper'}
+                      {step.kind === 'dodge' && `Hold back: ${step.where}, the last of it`}
+                      {step.kind === 'burn' && `Burn in: ${step.where}`}
+                    </span>
+                    <span className="num">{formatNumber(step.seconds, 1)} s</span>
+                  </li>
+                ))}
+              </ol>
+              <button
+                type="button"
+                className="act act-primary mt-3 max-sm:w-full"
+                onClick={() => {
+                  begin(printSteps(plan));
+                }}
+              >
+                To the lamp
+              </button>
+            </>
+          )}
+        </section>
+        <Changes form={form} change={change} errors={shown} />
+        <section aria-labelledby="trays-head" className="mt-7">
+          <h2 id="trays-head">Trays and words</h2>
+          <div className="mt-2 space-y-4">
+            {line('trays', 'Trays', 'developer, time, tone')}
+            <Field id="note" label="Note" error={shown.note}>
+              <textarea
+                id="note"
+                className="box min-h-20"
+                value={form.note}
+                onChange={(event) => change({ note: event.target.value })}
+              />
+            </Field>
+          </div>
+        </section>
+        <div className="mt-5 flex flex-wrap items-center gap-x-6 gap-y-3 print:hidden">
+          <button type="submit" className="act" data-next-step>
+            Keep this print
+          </button>
+          {print !== null && (
+            <>
+              <button type="button" className="act-plain" aria-pressed={print.final} onClick={() => keep(!print.final)}>
+                {print.final ? 'It is not the one that hangs' : 'This is the one that hangs'}
+              </button>
+              <button type="button" className="act-plain" onClick={() => window.print()}>
+                Print the card
+              </button>
+              <button
+                type="button"
+                className="act-plain"
+                onClick={() => void removePrint(print).then(() => router.push('/prints'))}
+              >
+                Take it off the bench
+              </button>
+            </>
+          )}
+          {fault !== null && (
+            <p role="alert" className="text-danger">
+              {fault}
+            </p>
+          )}
+        </div>
+      </form>
+    </>
+  );
+}
+
+/** Areas whose stops read. */
+function areasOf({ areas }: PrintForm): { where: string; stops: number }[] {
+  return areas.flatMap(({ where, stops }) =>
+    typeof stops === 'number' && stops !== 0 ? [{ where: where.trim() || 'an area', stops }] : [],
+  );
+}
