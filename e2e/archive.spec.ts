@@ -34,6 +34,10 @@ test('a roll is cut, put into its binder, and found by somebody’s name and by 
   await expect(page.getByRole('list', { name: 'Words on the frames' }).getByRole('listitem')).toHaveCount(2);
   expect((await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b(?!s)/g)).toHaveLength(1);
 
+  await expect(page.getByRole('img', { name: 'The roll as a code to scan' })).toBeVisible();
+  await page.getByRole('link', { name: 'Index of the binders' }).click();
+  const place = page.getByRole('region', { name: 'binder 2, page 14' });
+  await expect(place).toContainText('12 Aunt Ragnfrid by the stove');
   await page.goto('/rolls');
   for (const words of ['ragnfrid', 'binder 2, page']) {
     await page.getByRole('searchbox').fill(words);

@@ -67,6 +67,11 @@ test('from the strip to the print that hangs, with a reload in the dark', async 
   await page.getByLabel('New size, mm').fill('480');
   await page.getByRole('button', { name: /^At that size: 5\d\.\d s$/ }).click();
   await expect(page.getByLabel('On the print, mm')).toHaveValue('480');
+  await page.getByText('How long in the developer').click();
+  await page.getByLabel('Sheets of 8 × 10 so far').fill('8');
+  await expect(page.getByTestId('tray-time')).toContainText('6:00');
+  await page.getByLabel('First image after').fill('12');
+  await expect(page.getByText('By its first image: 1:36')).toBeVisible();
   await page.getByRole('button', { name: 'Keep this print' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Frame 12, the same, laughing' })).toBeVisible();
   await page.getByRole('button', { name: 'This is the one that hangs' }).click();

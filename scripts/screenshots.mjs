@@ -32,14 +32,14 @@ const views = [
   { file: 'diagnosis', path: '/rolls/barograph', ready: judged },
   { file: 'learned', path: '/log/learned', ready: learned },
   { file: 'evening', path: '/evening', ready: planned },
-  { file: 'practice', path: '/practice', ready: practised },
+  { file: 'trial', path: '/trials/trial-mugs' },
   { file: 'roll-run', path: '/rolls/instruments#run', ready: baths },
   { file: 'run-record', path: '/log/run-past-03' },
   { file: 'compare', path: '/log/compare?run=run-past-01&run=run-past-03&run=run-past-06', ready: compared },
   { file: 'tank-day', path: '/rolls/portraits', ready: atTank },
   { file: 'tank-over', path: '/rolls/portraits', light: 'safe', size: phone, ready: overTime },
   { file: 'strip', path: '/rolls/past-03/strip', ready: read },
-  { file: 'lights-out', path: '/rolls/portraits/dark' },
+  { file: 'print', path: '/prints/print-dog' },
   { file: 'log', path: '/log' },
 ];
 
@@ -138,19 +138,6 @@ async function planned(page) {
   const rolls = page.getByRole('group', { name: 'Rolls, in the order of the evening' }).getByRole('checkbox');
   for (let at = 0; at < (await rolls.count()); at++) await rolls.nth(at).check();
   await page.getByTestId('evening-strip').waitFor();
-}
-
-/** A practice run at ten times the pace, gone through by hand. */
-async function practised(page) {
-  await page.getByRole('button', { name: 'Start the first run' }).click();
-  await page.getByRole('button', { name: 'Pre-soak is in: start' }).click();
-  for (let turn = 0; turn < 300 && !(await page.getByTestId('practice-result').isVisible()); turn++) {
-    await page.clock.runFor(900);
-    const mishap = page.getByRole('alert').getByRole('button');
-    if (await mishap.isVisible()) await mishap.click();
-    const next = page.getByRole('button', { name: /: it is in$|^Hung to dry$/ });
-    if (await next.isVisible()) await next.click();
-  }
 }
 
 ensurePackages();

@@ -90,6 +90,7 @@ test('no view scrolls sideways at 360 px', async ({ page }) => {
     '/trials/trial-soda',
     '/trials/trial-mugs',
     '/prints',
+    '/archive',
     '/prints/print-dog',
     '/rolls/past-09',
     '/rolls/past-09/sleeve',

@@ -40,6 +40,7 @@ const views = [
   '/trials/trial-soda',
   '/trials/trial-mugs',
   '/prints',
+  '/archive',
   '/prints/print-dog',
   '/rolls/past-09',
   '/rolls/past-09/sleeve',

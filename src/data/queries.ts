@@ -1,5 +1,6 @@
 'use client';
 
+import type { ArchivedRoll } from '@/core/archive/archiveIndex';
 import { liveQuery } from 'dexie';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo } from 'react';
@@ -375,4 +376,14 @@ export function useRunRecords(runIds: readonly string[]): RunRecordData[] | unde
     async () => (await Promise.all(runIds.map(readRunRecord))).filter((found) => found !== null),
     [runIds.join(' ')],
   );
+}
+
+/** Rolls whose place or cutting was told; undefined while they load. */
+export function useArchived(): ArchivedRoll[] | undefined {
+  return useLiveQuery(async () => {
+    const rolls = await database()
+      .rolls.filter(({ archive }) => archive !== undefined)
+      .toArray();
+    return rolls.flatMap(({ id, label, archive }) => (archive === undefined ? [] : [{ id, label, archive }]));
+  });
 }

@@ -79,3 +79,12 @@ export function withWords<T extends Pick<Archive, 'words'>>(archive: T, frame: n
 export function archiveWords(archive: Archive | undefined): string {
   return archive === undefined ? '' : [archive.place, ...archive.words.map((one) => one.words)].join(' ');
 }
+
+/** Letters that a code on a sleeve holds: more makes it too fine for a cheap printer. Source: our choice. */
+const CODE_LETTERS = 200;
+
+/** What the code on a sleeve says: the roll, its place, and as many words as it holds. */
+export function sleeveCode(label: string, archive: Archive): string {
+  const words = archive.words.map((one) => `${one.frame} ${one.words}`).join('; ');
+  return [label, archive.place, words].filter(Boolean).join('\n').slice(0, CODE_LETTERS);
+}

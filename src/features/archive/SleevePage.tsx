@@ -2,9 +2,10 @@
 
 import { format } from 'date-fns';
 import Link from 'next/link';
-import { emptyArchive, readArchive } from '@/core/archive/archive';
+import { emptyArchive, readArchive, sleeveCode } from '@/core/archive/archive';
 import { useDossier } from '@/data/queries';
 import { NotHere } from '@/features/shell/NotHere';
+import { QrCode } from '@/ui/QrCode';
 import { Sleeve } from './Sleeve';
 
 /** One page to lie with the sleeves: what the roll is, its frames as they were cut, and their words. */
@@ -25,8 +26,14 @@ export function SleevePage({ rollId }: { rollId: string }) {
         <button type="button" className="act-plain min-h-11" onClick={() => window.print()}>
           Print this page
         </button>
+        <Link href="/archive" className="act-plain min-h-11 content-center">
+          Index of the binders
+        </Link>
       </p>
-      <h1>{roll.label}</h1>
+      <div className="flex items-start justify-between gap-4">
+        <h1>{roll.label}</h1>
+        <QrCode label="The roll as a code to scan" text={sleeveCode(roll.label, archive)} />
+      </div>
       <p className="mt-1 mb-4">
         {[
           stock.name,

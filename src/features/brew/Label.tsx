@@ -1,14 +1,13 @@
 'use client';
 
 import { format } from 'date-fns';
-import { useMemo } from 'react';
-import { encode } from 'uqr';
 import { labelHazards } from '@/core/brewing/labelHazards';
 import { labelText } from '@/core/brewing/finishMix';
 import { amountDigits, amountOf } from '@/core/brewing/part';
 import type { Brew } from '@/core/records/records';
 import { formatNumber, formatQuantity } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
+import { QrCode } from '@/ui/QrCode';
 import { amountWords } from '@/features/words/brewWords';
 
 /** What is stuck on the jug: contents, date, hazards, and a code that holds the same as text. */
@@ -23,7 +22,7 @@ export function Label({ brew }: { brew: Brew }) {
           <p className="num text-[20px] leading-tight">{brew.name}</p>
           <p className="num mt-1 text-[30px] leading-none tracking-[.08em]">{brew.code}</p>
         </div>
-        <Qr text={labelText(brew, mixed, units)} />
+        <QrCode label="Label as a code to scan" text={labelText(brew, mixed, units)} />
       </div>
       <p className="mt-2 border-t border-ink pt-1 text-[13px]">
         {mixed} · {formatQuantity(brew.volumeMl, 'volume', units)}
@@ -42,27 +41,5 @@ export function Label({ brew }: { brew: Brew }) {
       <p className="mt-2 border-t border-ink pt-1 text-[13px]">{hazards.join(' ')}</p>
       <p className="num mt-1 text-[22px]">Not a drink</p>
     </div>
-  );
-}
-
-/** A text as a square code. */
-function Qr({ text }: { text: string }) {
-  const { path, size } = useMemo(() => {
-    const code = encode(text, { ecc: 'L', border: 1 });
-    const squares = code.data.flatMap((row, y) => row.flatMap((on, x) => (on ? [`M${x} ${y}h1v1h-1z`] : [])));
-    return { path: squares.join(''), size: code.size };
-  }, [text]);
-  return (
-    <svg
-      role="img"
-      aria-label="Label as a code to scan"
-      width="112"
-      height="112"
-      viewBox={`0 0 ${size} ${size}`}
-      shapeRendering="crispEdges"
-      className="shrink-0"
-    >
-      <path d={path} fill="currentColor" />
-    </svg>
   );
 }

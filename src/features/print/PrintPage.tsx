@@ -18,6 +18,7 @@ import { Quantity } from '@/ui/Quantity';
 import { Areas } from './Areas';
 import { Changes } from './Changes';
 import { EnlargerTimer, useExposing } from './EnlargerTimer';
+import { Trays } from './Trays';
 import { TestStripPanel } from './TestStripPanel';
 
 /** A print that was kept. */
@@ -169,6 +170,7 @@ function PrintForms({ print, rollId }: { print: Print | null; rollId: string | n
         <section aria-labelledby="trays-head" className="mt-7">
           <h2 id="trays-head">Trays and words</h2>
           <div className="mt-2 space-y-4">
+            <Trays />
             {line('trays', 'Trays', 'developer, time, tone')}
             <Field id="note" label="Note" error={shown.note}>
               <textarea
