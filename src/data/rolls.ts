@@ -177,6 +177,7 @@ export async function removeRoll(rollId: string, withoutCopy = false): Promise<v
       await writer.removeAll('evidence', 'rollId', rollId);
       // What is being mixed stays: it may serve another roll.
       await writer.unlink('mixes', 'rollId', rollId);
+      await writer.unlink('prints', 'rollId', rollId);
       await writer.remove('rolls', rollId);
     },
     { undo: `removing “${label}”`, withoutCopy },

@@ -101,7 +101,7 @@ export interface LooseWaste {
  * @param films films of 80 square inches that were in the tank
  */
 export function looseWaste(
-  run: Pick<Run, 'id' | 'brewId' | 'steps' | 'setup' | 'volumeMl' | 'developerName'>,
+  run: Pick<Run, 'id' | 'brewId' | 'steps' | 'setup' | 'volumeMl' | 'developerName' | 'afterwards'>,
   films: number,
 ): LooseWaste[] {
   const volumeMl = run.volumeMl ?? 0;
@@ -109,7 +109,9 @@ export function looseWaste(
   return leftovers(run).flatMap(({ liquid }): LooseWaste[] => {
     const id = `${run.id.slice(0, 80)}:${liquid}`;
     if (liquid === 'alkaline') return [{ id, kind: 'alkali', name: 'Alkaline pre-bath', volumeMl, films: 0 }];
-    if (liquid !== 'developer' || run.brewId !== null || run.setup?.developer.kind === 'one-bath') return [];
+    // A jug that was poured away is in its waste bottle already, and no run names it any more.
+    const stoodInJug = run.brewId !== null || run.afterwards?.develop !== undefined;
+    if (liquid !== 'developer' || stoodInJug || run.setup?.developer.kind === 'one-bath') return [];
     return [{ id, kind: 'developer', name: run.developerName.slice(0, 120) || 'Developer', volumeMl, films }];
   });
 }

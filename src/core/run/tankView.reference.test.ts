@@ -13,7 +13,7 @@ import { developedMin, judgedRun } from './judgedRun';
 import { demoInputs } from '../testing/demoInputs';
 import { roomYears, sampleRequest } from '../testing/sampleRequest';
 import { isSamePress, runProgress } from './runProgress';
-import { dryAt, leftovers } from './afterRun';
+import { dryAt, leftovers, looseWaste } from './afterRun';
 import { currentStep } from './currentStep';
 import { bathJump, tankView } from './tankView';
 import { clearingToExpect, jugTally, jugsFor, tankChecks } from './tankChecks';
@@ -356,5 +356,13 @@ describe('afterwards (common practice)', () => {
       developer: { kind: 'improvised', agents: [], sodaGPerL: 54, ascorbicGPerL: 16, others: [] },
     };
     expect(leftovers({ ...run, setup: brew as typeof run.setup })[0]).toMatchObject({ goesTo: 'waste' });
+  });
+  test('a developer that stood in no jug goes to the waste once, and one from a jug goes with its jug', () => {
+    const loose = { ...run, brewId: null, volumeMl: 500 };
+    expect(looseWaste(loose, 2)).toMatchObject([{ kind: 'developer', volumeMl: 500, films: 2 }]);
+    expect(looseWaste({ ...loose, brewId: 'jug' }, 2)).toEqual([]);
+    // Poured away afterwards: the jug is gone from the run, and what was in it is in the waste.
+    expect(looseWaste({ ...loose, afterwards: { develop: 'poured' } }, 2)).toEqual([]);
+    expect(looseWaste({ ...loose, volumeMl: 0 }, 2)).toEqual([]);
   });
 });

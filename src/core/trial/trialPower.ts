@@ -8,6 +8,8 @@ const DRAWS = 2000;
 const WANTED = 0.8;
 /** Chance of a false alarm over all comparisons. */
 const ALARM = 0.05;
+/** Degrees of freedom that are drawn at the most. Source: our choice. */
+const KNOWN_DF = 60;
 /** Largest difference that is tried, in scatters of a strip. */
 const LARGEST = 60;
 
@@ -22,12 +24,14 @@ const LARGEST = 60;
 export function smallestSeen(levels: number, repeats: number, stripSd: number): number | null {
   const df = (levels - 1) * (repeats - 1);
   if (df < 1) return null;
+  // Beyond so many the scatter is as good as known.
+  const drawn = Math.min(df, KNOWN_DF);
   const limit = tQuantile(ALARM / (levels - 1), df);
   const draws = Array.from({ length: DRAWS }, (_, draw) => {
-    const base = draw * (df + 1);
+    const base = draw * (drawn + 1);
     let squares = 0;
-    for (let at = 1; at <= df; at++) squares += seededNormal(11, base + at) ** 2;
-    return { normal: seededNormal(11, base), sd: Math.sqrt(squares / df) };
+    for (let at = 1; at <= drawn; at++) squares += seededNormal(11, base + at) ** 2;
+    return { normal: seededNormal(11, base), sd: Math.sqrt(squares / drawn) };
   });
   const seen = (difference: number): number => {
     const mean = difference / Math.sqrt(2 / repeats);

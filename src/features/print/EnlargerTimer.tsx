@@ -81,8 +81,16 @@ export function EnlargerTimer({
       event.preventDefault();
       press();
     };
+    // The button under the focus would take the same press once more when the key comes up.
+    const up = (event: KeyboardEvent): void => {
+      if (event.key === ' ') event.preventDefault();
+    };
     window.addEventListener('keydown', key);
-    return () => window.removeEventListener('keydown', key);
+    window.addEventListener('keyup', up);
+    return () => {
+      window.removeEventListener('keydown', key);
+      window.removeEventListener('keyup', up);
+    };
   });
   const index = now.step === null ? steps.length : steps.indexOf(now.step);
   return (
