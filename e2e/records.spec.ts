@@ -82,6 +82,7 @@ test('a file is merged: what was removed since comes back, what was written here
   await page.getByRole('button', { name: 'Save all records' }).click();
   const path = await (await saving).path();
   await expect(page.getByText('read back to check')).toBeVisible();
+  await expect(page.getByText('Last saved as a file today, no run since.')).toBeVisible();
   const before = await recordsOf(page, 'aetas-demo');
   await page.getByRole('button', { name: 'Empty the bench' }).click();
   await expect(page.getByText('The bench is empty.')).toBeVisible();

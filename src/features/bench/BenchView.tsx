@@ -12,6 +12,7 @@ import { contrastGrades } from '@/core/outcome/grades';
 import { AskPage } from '@/features/ask/AskPage';
 import { JugLine } from '@/features/brew/JugLine';
 import { lowerFirst } from '@/core/units/lowerFirst';
+import { SaveReminder } from '@/features/records/SinceSaved';
 import { rollShortLine } from '@/features/words/rollWords';
 import { SmallRibbon } from '@/ui/Ribbon';
 import { classes } from '@/ui/classes';
@@ -70,6 +71,7 @@ export function BenchView({ firstAnswer }: { firstAnswer: AskAnswer | null }) {
             </Link>
           )}
         </div>
+        <SaveReminder />
       </div>
       <aside className="min-w-0 space-y-8">
         <Jugs brews={bench.brews} nowMs={nowMs} />

@@ -15,6 +15,8 @@ import { mergeFile, openBench, saveBench, saveTable, stopFile, type FileProgress
 import { download } from '@/ui/download';
 import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
+import { SinceSaved } from './SinceSaved';
+import { noteSaved } from '@/data/lastSaved';
 import { fileReportWords, mergeWords, recordCountWords, sizeWords } from './recordWords';
 
 /** Something large that is under way, or what became of it. */
@@ -69,6 +71,7 @@ export function RecordsView() {
   const save = (): void =>
     begin('Writing the file', async (onProgress) => {
       const report = await saveBench(onProgress);
+      noteSaved(Date.now());
       return {
         kind: 'said',
         words: `Saved where your browser puts downloads, and read back to check. ${fileReportWords(report)}`,
@@ -119,6 +122,7 @@ export function RecordsView() {
         <h1>Records</h1>
         <p className="mt-1 text-ink2">{counts === undefined ? '' : recordCountWords(counts)}</p>
         <Room />
+        <SinceSaved key={work.kind === 'said' ? 'said' : 'before'} />
       </div>
       <WorkNote work={work} onStop={stop} />
       <Part
