@@ -125,9 +125,10 @@ function useStage(atHand: StageId | null): StageId | null {
   useEffect(() => {
     const was = wasAtHand.current;
     wasAtHand.current = atHand;
-    if (was === atHand || was !== stage || was === 'identify') return;
+    // Where somebody has gone on in the meantime, the page does not pull them back.
+    if (was === atHand || was !== stage || was === 'identify' || stageOfHash() !== named) return;
     location.hash = atHand === null ? '' : `#${atHand}`;
-  }, [atHand, stage]);
+  }, [atHand, stage, named]);
   const shown = useRef(stage);
   useEffect(() => {
     if (shown.current === stage) return;
