@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { EARLY, openDemo } from '../bench';
+import { shelfViews } from '../views';
 
 test('every place has its key, and ? lists them', async ({ page }) => {
   await openDemo(page, '/log');
@@ -82,18 +83,7 @@ test('no view scrolls sideways at 360 px', async ({ page }) => {
     '/rolls/past-03/strip',
     '/brews/brew-portraits',
     '/brews/kit',
-    '/boxes/box-brick',
-    '/brews/standing',
-    '/brews/waste',
-    '/trials',
-    '/trials/new',
-    '/trials/trial-soda',
-    '/trials/trial-mugs',
-    '/prints',
-    '/archive',
-    '/prints/print-dog',
-    '/rolls/past-09',
-    '/rolls/past-09/sleeve',
+    ...shelfViews,
   ]) {
     await openDemo(page, path);
     const overflow = await page.evaluate(

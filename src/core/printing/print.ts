@@ -20,7 +20,7 @@ export const printShape = {
   fNumber: within('Aperture', 1, 90),
   /** Base exposure, s. */
   baseS: within('Exposure', 0.1, 3600, 's'),
-  /** What it darkens while it dries, % of the exposure; taken off already. */
+  /** What it darkens while it dries, % of the exposure; 0 once that was taken off. */
   dryDown: within('Dries darker', 0, 30, '%'),
   areas: z.array(z.strictObject({ where: nameField('Area', 80), stops: within('Stops', -3, 4) })).max(12),
   trays: text('Trays', 1000),

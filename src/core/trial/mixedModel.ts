@@ -34,7 +34,7 @@ interface Solved {
  * @param y what was measured, one value for each strip
  * @param x fixed effects: a row for each strip, the same number of columns in each, fewer than strips
  * @param blocks which block each strip came from, 0 and up
- * @returns effects, their covariance, and both variances. Source: published, Patterson and Thompson 1971 (restricted likelihood);
+ * @returns effects, their covariance, and both variances. Source: published, Biometrika 58 (1971) 545 (restricted likelihood);
  * Searle, Casella and McCulloch, Variance Components, 1992
  */
 export function fitMixed(y: readonly number[], x: readonly (readonly number[])[], blocks: readonly number[]): MixedFit {

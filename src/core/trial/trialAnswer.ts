@@ -53,7 +53,7 @@ const ALARM = 0.05;
  * @param levels number of levels
  * @param control the level that the others are held against
  * @param margin smallest difference that matters, above 0
- * @returns null while too few strips were read to tell anything. Source: published: restricted likelihood (Patterson and Thompson 1971),
+ * @returns null while too few strips were read to tell anything. Source: published: restricted likelihood (Biometrika 58, 1971, 545),
  * several comparisons (Holm 1979), two one-sided tests (Schuirmann 1987)
  */
 export function trialAnswer(

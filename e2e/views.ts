@@ -1,0 +1,15 @@
+/** Views of the shelf, the archive, trials and prints, from the demo’s records: looked at in every light and at 360 px. */
+export const shelfViews = [
+  '/boxes/box-brick',
+  '/brews/standing',
+  '/brews/waste',
+  '/trials',
+  '/trials/new',
+  '/trials/trial-soda',
+  '/trials/trial-mugs',
+  '/prints',
+  '/archive',
+  '/prints/print-dog',
+  '/rolls/past-09',
+  '/rolls/past-09/sleeve',
+];
