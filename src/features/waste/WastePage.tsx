@@ -181,7 +181,7 @@ function Bottle({ kind, pours, lastMs, form, units, onCapacity, onHandIn }: Bott
           error={typeof typedMl === 'number' && typedMl > 0 ? undefined : 'Give a volume above 0.'}
         />
         {pours.length > 0 && (
-          <button type="button" className="act" onClick={onHandIn}>
+          <button type="button" className="act whitespace-nowrap" onClick={onHandIn}>
             Handed in<span className="sr-only">: {name}</span>
           </button>
         )}
