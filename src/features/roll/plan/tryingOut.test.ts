@@ -66,6 +66,19 @@ describe('what is tried out', () => {
     expect(shown.at(-1)).toEqual([22, 21]);
   });
 
+  test('never goes back behind what the hand has seen: an estimate for an earlier place stands beside the later one', async () => {
+    const { one, shown } = trying(70);
+    one.move(at(21));
+    await vi.advanceTimersByTimeAsync(20);
+    one.move(at(21.5));
+    await vi.advanceTimersByTimeAsync(20);
+    expect(shown.at(-1)).toEqual([21.5, null]);
+    await vi.advanceTimersByTimeAsync(30);
+    expect(shown.at(-1)).toEqual([21.5, 21]);
+    await vi.advanceTimersByTimeAsync(70);
+    expect(shown.at(-1)).toEqual([21.5, 21.5]);
+  });
+
   test('follows a hand that is faster than the estimates: one is asked for at a time, and nothing stands still', async () => {
     const { one, shown, asked } = trying(30);
     for (let step = 1; step <= 40; step++) {

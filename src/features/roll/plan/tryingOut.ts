@@ -22,6 +22,8 @@ export class TryingOut {
   /** The form as it was moved last; null at rest. */
   private form: PlanForm | null = null;
   private asking = false;
+  /** What was shown ahead of the estimate that is on its way; null where nothing was. */
+  private ahead: PlanForm | null = null;
   /** Counts how often the hand rested: an estimate from before is not waited for. */
   private rests = 0;
   private rest: ReturnType<typeof setTimeout> | undefined;
@@ -55,13 +57,15 @@ export class TryingOut {
 
   private async ask(form: PlanForm): Promise<void> {
     this.asking = true;
+    this.ahead = null;
     const { rests } = this;
     const found = await this.ways.find(form).catch(() => null);
     const latest = this.form;
     if (latest === null || rests !== this.rests) return;
     this.asking = false;
     if (found === null) this.show({ form: latest, found: this.trials.current()?.found ?? null });
-    else this.show({ form, found });
+    // What the hand has seen ahead is not taken back: its next step would begin too early.
+    else this.show({ form: this.ahead ?? form, found });
     if (latest === form) return;
     this.waitAtMost();
     void this.ask(latest);
@@ -76,7 +80,9 @@ export class TryingOut {
   /** Waits for the estimate of what is moved for a moment at most, and shows it by itself then. */
   private waitAtMost(): void {
     this.alone ??= setTimeout(() => {
-      if (this.form !== null) this.show({ form: this.form, found: this.trials.current()?.found ?? null });
+      if (this.form === null) return;
+      this.ahead = this.form;
+      this.show({ form: this.form, found: this.trials.current()?.found ?? null });
     }, TOGETHER_MS);
   }
 }
