@@ -1,6 +1,11 @@
 import type { NextConfig } from 'next';
+import { PHASE_PRODUCTION_BUILD } from 'next/constants';
+
+/** What this build is called: all that was built from the same sources has the same name. */
+const version = process.env.AETAS_VERSION ?? 'unnamed';
 
 const config: NextConfig = {
+  env: { AETAS_VERSION: version },
   reactStrictMode: true,
   poweredByHeader: false,
   // Components keep what has not changed by themselves.
@@ -10,4 +15,7 @@ const config: NextConfig = {
   typescript: { ignoreBuildErrors: true },
 };
 
-export default config;
+/** The build makes a folder besides that runs by itself: `npm run package` takes it. */
+export default function configFor(phase: string): NextConfig {
+  return phase === PHASE_PRODUCTION_BUILD ? { ...config, output: 'standalone' } : config;
+}

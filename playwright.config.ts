@@ -48,6 +48,8 @@ export default defineConfig({
     launchOptions: chromium,
     trace: process.env.AETAS_TRACE === '1' ? 'retain-on-failure' : 'off',
     actionTimeout: 20_000,
+    // Those that are about pages without a server allow them; the others ask the server itself.
+    serviceWorkers: 'block',
     locale: 'en-GB',
     timezoneId: 'UTC',
   },

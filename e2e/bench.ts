@@ -74,8 +74,9 @@ export async function addRoll(
   page: Page,
   label = 'Shoebox, hill fog',
   format: string | RegExp = '120 (roll film)',
+  server = '',
 ): Promise<void> {
-  await page.goto('/rolls/new');
+  await page.goto(`${server}/rolls/new`);
   await openMore(page);
   await page.getByLabel('Name of the roll').fill(label);
   await choose(page, 'Format', format);

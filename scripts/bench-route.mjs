@@ -11,7 +11,7 @@ import { env, root } from './shell.mjs';
 const PORT = 4313;
 const REQUESTS = Number(process.env.REQUESTS ?? 10_000);
 
-ensureBuild();
+await ensureBuild();
 const server = spawn(
   'node',
   [`${root}node_modules/next/dist/bin/next`, 'start', '--hostname', '127.0.0.1', '--port', String(PORT)],

@@ -267,7 +267,7 @@ async function longestTask(page, act) {
 }
 
 async function benchBrowser() {
-  ensureBuild();
+  await ensureBuild();
   const address = `http://127.0.0.1:${PORT}`;
   const server = start(tool('next'), ['start', '--hostname', '127.0.0.1', '--port', String(PORT)], {}, 'ignore');
   try {

@@ -22,7 +22,7 @@ async function answers() {
 }
 
 ensurePackages();
-ensureBuild();
+await ensureBuild();
 if (!(await portIsFree())) {
   console.error(`Something else already listens on ${address}. Stop it (perhaps another demo), then start again.`);
   process.exit(1);

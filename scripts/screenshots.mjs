@@ -141,7 +141,7 @@ async function planned(page) {
 }
 
 ensurePackages();
-ensureBuild();
+await ensureBuild();
 mkdirSync(folder, { recursive: true });
 const server = start(
   tool('next'),

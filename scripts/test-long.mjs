@@ -15,7 +15,7 @@ const withoutBrowser = ['anyBrew.long', 'estimate.long'];
 
 ensurePackages();
 const chromium = ensureChromium();
-ensureBuild();
+await ensureBuild();
 if (short)
   console.log(`Part ${part} of ${PARTS} of the sweeps. AETAS_SEED=${seed} repeats it; npm run test:long runs all.`);
 const env = { AETAS_LONG: '1', CHROMIUM_PATH: chromium };

@@ -1,4 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { VERSION_HEADER } from './workers/offline/messages';
 
 /*
  * Closed doors: only this page's own scripts run, nothing is loaded from elsewhere, nobody frames the page, and of the
@@ -52,6 +53,8 @@ export function proxy(request: NextRequest): NextResponse {
     ? NextResponse.next({ request: { headers } })
     : NextResponse.rewrite(new URL('/no-such-page', request.url), { request: { headers } });
   response.headers.set('Content-Security-Policy', policy);
+  // A browser that keeps the pages keeps those of one version.
+  response.headers.set(VERSION_HEADER, process.env.AETAS_VERSION ?? 'unnamed');
   response.headers.set('X-Content-Type-Options', 'nosniff');
   response.headers.set('Referrer-Policy', 'no-referrer');
   response.headers.set('Permissions-Policy', permissions);

@@ -1,6 +1,7 @@
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { VersionNotice } from '@/features/offline/VersionNotice';
 import { Foot } from '@/features/shell/Foot';
 import { Rail } from '@/features/shell/Rail';
 import { BenchGate } from '@/features/shell/BenchGate';
@@ -13,14 +14,17 @@ import './globals.css';
 export const metadata: Metadata = {
   title: { default: 'Aetas', template: '%s · Aetas' },
   description: 'Development times, with an honest range, for film and developers that have no published times.',
+  icons: { apple: '/icons/apple-180.png' },
+  appleWebApp: { title: 'Aetas', capable: true },
 };
 
-export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+export const viewport: Viewport = { width: 'device-width', initialScale: 1, themeColor: '#e7ede3' };
 
 /** The demo's server says so in the page, so the page is made on request. */
 export const dynamic = 'force-dynamic';
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
+  const kept = process.env.NODE_ENV === 'production' && process.env.AETAS_DEMO !== '1';
   const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
     <html
@@ -37,6 +41,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           Skip to content
         </a>
         <StorageNotice />
+        {kept && <VersionNotice />}
         <Rail />
         <BenchGate>
           <main id="main" className="mx-auto frame px-4 py-6 sm:px-10">

@@ -3,6 +3,7 @@
 import { format } from 'date-fns';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
+import { useSearchParams } from 'next/navigation';
 import { MOST_COMPARED, compareRuns } from '@/core/learning/compareRuns';
 import { runFacts } from '@/core/learning/runFacts';
 import { negativeGreys, positiveGreys } from '@/core/densitometry/scene';
@@ -22,7 +23,8 @@ const CompareChart = dynamic(() => import('./CompareChart'), {
 });
 
 /** Two to six runs side by side: curves laid over each other, what differs, and how each came out. */
-export function CompareView({ runIds }: { runIds: readonly string[] }) {
+export function CompareView() {
+  const runIds = useSearchParams().getAll('run');
   const found = useRunRecords(runIds.slice(0, MOST_COMPARED));
   if (found === undefined) return <p aria-busy="true">Opening the runs.</p>;
   if (found.length < 2)

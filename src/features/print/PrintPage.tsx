@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
+import { useRouter, useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { Print } from '@/core/records/records';
 import { emptyPrint, printFormSchema, readPrint, type PrintForm } from '@/core/printing/print';
@@ -30,8 +30,8 @@ export function PrintPage({ printId }: { printId: string }) {
 }
 
 /** A print that is begun. */
-export function NewPrint({ rollId }: { rollId: string | null }) {
-  return <PrintForms print={null} rollId={rollId} />;
+export function NewPrint() {
+  return <PrintForms print={null} rollId={useSearchParams().get('roll')} />;
 }
 
 function formOf({

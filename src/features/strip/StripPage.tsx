@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import { useSearchParams } from 'next/navigation';
 import type { SettingRecord } from '@/core/evidence/evidenceRecord';
 import { settingRecordFor } from '@/core/plan/settingRecordFor';
 import type { Brew } from '@/core/records/records';
@@ -19,7 +20,8 @@ import { StripReader, type Development } from './StripReader';
 const LOOK_AGAIN_MS = 5 * 60_000;
 
 /** Densities of a strip of this roll, from pictures of it or from a densitometer. */
-export function StripPage({ rollId, gap }: { rollId: string; gap: boolean }) {
+export function StripPage({ rollId }: { rollId: string }) {
+  const gap = useSearchParams().get('read') === 'gap';
   const dossier = useDossier(rollId);
   const brews = useBrews();
   const draft = usePlanDraft(rollId);

@@ -3,7 +3,6 @@ import { NewPrint } from '@/features/print/PrintPage';
 
 export const metadata: Metadata = { title: 'A new print' };
 
-export default async function NewPrintRoute({ searchParams }: { searchParams: Promise<{ roll?: string }> }) {
-  const { roll } = await searchParams;
-  return <NewPrint rollId={typeof roll === 'string' ? roll : null} />;
+export default function NewPrintRoute() {
+  return <NewPrint />;
 }

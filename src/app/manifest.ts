@@ -1,0 +1,39 @@
+import type { MetadataRoute } from 'next';
+
+const icon = (size: number, purpose: 'any' | 'maskable'): NonNullable<MetadataRoute.Manifest['icons']>[number] => ({
+  src: `/icons/${purpose}-${size}.png`,
+  sizes: `${size}x${size}`,
+  type: 'image/png',
+  purpose,
+});
+
+/** What a system needs to know to install Aetas. */
+export default function manifest(): MetadataRoute.Manifest {
+  return {
+    id: '/',
+    name: 'Aetas',
+    short_name: 'Aetas',
+    description: 'Development times, with an honest range, for film and developers that have no published times.',
+    lang: 'en',
+    start_url: '/',
+    scope: '/',
+    display: 'standalone',
+    background_color: '#e7ede3',
+    theme_color: '#e7ede3',
+    categories: ['photo', 'utilities'],
+    icons: [48, 96, 192, 512].map((size) => icon(size, 'any')).concat([192, 512].map((size) => icon(size, 'maskable'))),
+    shortcuts: [
+      { name: 'Ask for a time', url: '/ask' },
+      { name: 'Rolls', url: '/rolls' },
+      { name: 'Log', url: '/log' },
+    ],
+    // Files of Aetas, opened from the system; Records looks at them first.
+    file_handlers: [
+      {
+        action: '/records',
+        accept: { 'application/zip': ['.zip'], 'text/csv': ['.csv'], 'application/json': ['.json'] },
+      },
+    ],
+    launch_handler: { client_mode: 'navigate-existing' },
+  } as MetadataRoute.Manifest;
+}
