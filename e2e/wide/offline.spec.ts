@@ -27,7 +27,9 @@ class Between {
       this.asked.push(request.url ?? '');
       if (this.mode === 'gone') return void request.socket.destroy();
       if (this.mode === 'newer, broken' && request.url === '/log') return void response.writeHead(500).end();
-      const { host: _, 'accept-encoding': __, ...headers } = request.headers;
+      const headers = { ...request.headers };
+      delete headers.host;
+      delete headers['accept-encoding'];
       const passed = ask(new URL(request.url ?? '/', this.aetas), { method: request.method, headers }, (answer) => {
         const pieces: Buffer[] = [];
         answer.on('data', (piece: Buffer) => pieces.push(piece));
@@ -103,84 +105,84 @@ served('with no server every page opens by its address, and links and workers go
   await expect(page.getByRole('heading', { level: 1, name: 'Log' })).toBeVisible();
 });
 
-served('with no server a roll goes from its tin into the log, with a reload at the tank, and out as a file', async ({
-  page,
-  between,
-}) => {
-  served.setTimeout(240_000);
-  await page.goto(between.address);
-  await kept(page);
-  between.mode = 'gone';
-  await page.clock.install({ time: MORNING });
-  await addRoll(page, 'Shoebox, hill fog', '120 (roll film)', between.address);
-  await page.getByRole('button', { name: USE_TIME }).click();
-  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
-  await expect(page.getByRole('button', { name: 'Go to the tank' })).toBeVisible();
-  await page.reload();
-  await throughTheTank(page);
-  await page.reload();
-  await expect(page.getByTestId('hands')).toHaveText('Hung to dry');
-  const { runs } = await recordsOf(page, 'aetas');
-  expect(runs).toHaveLength(1);
-  await page.goto(`${between.address}/records`);
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save all records' }).click(),
-  ]);
-  const path = await file.path();
-  await page.getByLabel('File with records').setInputFiles(path);
-  await expect(page.getByText(/1 roll/).first()).toBeVisible();
-});
+served(
+  'with no server a roll goes from its tin into the log, with a reload at the tank, and out as a file',
+  async ({ page, between }) => {
+    served.setTimeout(240_000);
+    await page.goto(between.address);
+    await kept(page);
+    between.mode = 'gone';
+    await page.clock.install({ time: MORNING });
+    await addRoll(page, 'Shoebox, hill fog', '120 (roll film)', between.address);
+    await page.getByRole('button', { name: USE_TIME }).click();
+    await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
+    await expect(page.getByRole('button', { name: 'Go to the tank' })).toBeVisible();
+    await page.reload();
+    await throughTheTank(page);
+    await page.reload();
+    await expect(page.getByTestId('hands')).toHaveText('Hung to dry');
+    const { runs } = await recordsOf(page, 'aetas');
+    expect(runs).toHaveLength(1);
+    await page.goto(`${between.address}/records`);
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save all records' }).click(),
+    ]);
+    const path = await file.path();
+    await page.getByLabel('File with records').setInputFiles(path);
+    await expect(page.getByText(/1 roll/).first()).toBeVisible();
+  },
+);
 
-served('a newer version waits for a word, comes whole or not at all, and never under a film in the tank', async ({
-  page,
-  between,
-}) => {
-  served.setTimeout(180_000);
-  await page.goto(between.address);
-  await kept(page);
-  const offered = page.getByText('A new version of Aetas is ready.');
-  const servedNow = (): Promise<string | undefined> =>
-    page.evaluate(async () => (await (await caches.open('aetas-served')).match('/served'))?.text());
-  const before = await servedNow();
+served(
+  'a newer version waits for a word, comes whole or not at all, and never under a film in the tank',
+  async ({ page, between }) => {
+    served.setTimeout(180_000);
+    await page.goto(between.address);
+    await kept(page);
+    const offered = page.getByText('A new version of Aetas is ready.');
+    const servedNow = (): Promise<string | undefined> =>
+      page.evaluate(async () => (await (await caches.open('aetas-served')).match('/served'))?.text());
+    const before = await servedNow();
 
-  // Half a version is none.
-  between.mode = 'newer, broken';
-  await page.evaluate(async () => {
-    const registration = await navigator.serviceWorker.ready;
-    await registration.update().catch(() => undefined);
-    while (registration.installing !== null) await new Promise((resolve) => setTimeout(resolve, 100));
-  });
-  await page.reload();
-  await expect(page.locator('main h1').first()).toBeVisible();
-  await expect(offered).toHaveCount(0);
-  between.mode = 'gone';
-  await page.goto(`${between.address}/log`);
-  await expect(page.getByRole('heading', { level: 1, name: 'Log' })).toBeVisible();
+    // Half a version is none.
+    between.mode = 'newer, broken';
+    await page.evaluate(async () => {
+      const registration = await navigator.serviceWorker.ready;
+      await registration.update().catch(() => undefined);
+      while (registration.installing !== null) await new Promise((resolve) => setTimeout(resolve, 100));
+    });
+    await page.reload();
+    await expect(page.locator('main h1').first()).toBeVisible();
+    await expect(offered).toHaveCount(0);
+    between.mode = 'gone';
+    await page.goto(`${between.address}/log`);
+    await expect(page.getByRole('heading', { level: 1, name: 'Log' })).toBeVisible();
 
-  // A whole one is offered, and the pages stay as they are until then.
-  between.mode = 'newer';
-  await page.evaluate(async () => void (await (await navigator.serviceWorker.ready).update()));
-  await expect(offered).toBeVisible();
-  expect(await servedNow()).toBe(before);
-  const versionOf = async (): Promise<string | null> =>
-    page.evaluate(async () => (await fetch('/log', { mode: 'same-origin' })).headers.get('aetas-version'));
-  expect(await versionOf()).toBe(before);
+    // A whole one is offered, and the pages stay as they are until then.
+    between.mode = 'newer';
+    await page.evaluate(async () => void (await (await navigator.serviceWorker.ready).update()));
+    await expect(offered).toBeVisible();
+    expect(await servedNow()).toBe(before);
+    const versionOf = async (): Promise<string | null> =>
+      page.evaluate(async () => (await fetch('/log', { mode: 'same-origin' })).headers.get('aetas-version'));
+    expect(await versionOf()).toBe(before);
 
-  // Hands that work hold it up.
-  await page.evaluate(() => {
-    void navigator.locks.request('aetas.hands', () => new Promise(() => undefined));
-  });
-  await page.getByRole('button', { name: 'Use it now' }).click();
-  await expect(page.getByText('The new version waits until that is done.')).toBeVisible();
-  expect(await servedNow()).toBe(before);
-  await page.reload();
-  await expect(offered).toBeVisible();
-  await page.getByRole('button', { name: 'Use it now' }).click();
-  await expect(offered).toHaveCount(0);
-  await expect.poll(servedNow).toBe(NEWER);
-  expect(await page.evaluate(async () => (await caches.keys()).sort())).toEqual([`aetas-${NEWER}`, 'aetas-served']);
-});
+    // Hands that work hold it up.
+    await page.evaluate(() => {
+      void navigator.locks.request('aetas.hands', () => new Promise(() => undefined));
+    });
+    await page.getByRole('button', { name: 'Use it now' }).click();
+    await expect(page.getByText('The new version waits until that is done.')).toBeVisible();
+    expect(await servedNow()).toBe(before);
+    await page.reload();
+    await expect(offered).toBeVisible();
+    await page.getByRole('button', { name: 'Use it now' }).click();
+    await expect(offered).toHaveCount(0);
+    await expect.poll(servedNow).toBe(NEWER);
+    expect(await page.evaluate(async () => (await caches.keys()).sort())).toEqual([`aetas-${NEWER}`, 'aetas-served']);
+  },
+);
 
 served('what an installed application needs is there, and in its sizes', async ({ page, between }) => {
   const manifest = (await (await fetch(`${between.address}/manifest.webmanifest`)).json()) as {
@@ -203,6 +205,44 @@ served('what an installed application needs is there, and in its sizes', async (
     expect((await page.goto(`${between.address}${url}`))?.status(), url).toBe(200);
 });
 
+served('a file that the system shares goes to its roll, or to Records, and to no server', async ({ page, between }) => {
+  await page.goto(between.address);
+  await kept(page);
+  await addRoll(page, 'Shoebox, hill fog', '120 (roll film)', between.address);
+  const share = async (name: string, type: string, base64: string): Promise<void> => {
+    await page.evaluate(
+      async ([fileName, fileType, data]) => {
+        const bytes = Uint8Array.from(atob(data), (letter) => letter.charCodeAt(0));
+        const form = document.createElement('form');
+        Object.assign(form, { method: 'post', action: '/given', enctype: 'multipart/form-data' });
+        const field = document.createElement('input');
+        const files = new DataTransfer();
+        files.items.add(new File([bytes], fileName, { type: fileType }));
+        Object.assign(field, { type: 'file', name: 'files', files: files.files });
+        form.append(field);
+        document.body.append(form);
+        form.submit();
+      },
+      [name, type, base64] as const,
+    );
+  };
+  between.mode = 'gone';
+  const picture = PNG.sync.write(new PNG({ width: 600, height: 200 })).toString('base64');
+  await share('strip of the hill.png', 'image/png', picture);
+  await expect(page.getByRole('heading', { name: 'Which roll is this a picture of?' })).toBeVisible();
+  await page.getByRole('link', { name: 'Shoebox, hill fog' }).click();
+  await page.getByRole('button', { name: 'Use “strip of the hill.png”, which was shared' }).click();
+  await expect(page.getByText(/Drag the marks/)).toBeVisible();
+
+  await page.goto(`${between.address}/records`);
+  await expect(page.getByText('was given to Aetas')).toHaveCount(0);
+  await share('rolls.csv', 'text/csv', Buffer.from('no, table').toString('base64'));
+  await page.getByRole('link', { name: 'Open or merge it under Records' }).click();
+  await page.getByRole('button', { name: 'Merge it into the bench' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'rolls.csv' })).toBeVisible();
+  expect(between.asked.filter((url) => url.startsWith('/given?'))).toEqual([]);
+});
+
 served('a demo at the same address takes the worker away, with all that it kept', async ({ page, between }) => {
   await page.goto(between.address);
   await kept(page);
@@ -210,9 +250,7 @@ served('a demo at the same address takes the worker away, with all that it kept'
   try {
     between.aetas = new URL(demo.address);
     await page.evaluate(async () => void (await (await navigator.serviceWorker.ready).update()));
-    await expect
-      .poll(() => page.evaluate(async () => [...(await caches.keys())].length).catch(() => null))
-      .toBe(0);
+    await expect.poll(() => page.evaluate(async () => [...(await caches.keys())].length).catch(() => null)).toBe(0);
     await expect(page.locator('html')).toHaveAttribute('data-bench', 'demo');
   } finally {
     demo.server.kill('SIGKILL');

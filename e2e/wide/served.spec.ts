@@ -88,7 +88,7 @@ test('a phone that trusts this machine reads pages over HTTPS, and brings nothin
 });
 
 test('what cannot be served says what to change', async () => {
-  const start = (env: NodeJS.ProcessEnv): string =>
+  const start = (env: Record<string, string>): string =>
     spawnSync(process.execPath, ['scripts/start.mjs'], { encoding: 'utf8', env: { ...process.env, ...env } }).stderr;
   const own = process.env.AETAS_PORT ?? '4311';
   expect(start({ PORT: own, HOST: '127.0.0.1' })).toContain(`Port ${own} is taken by something else. Choose another:`);

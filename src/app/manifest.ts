@@ -1,4 +1,5 @@
 import type { MetadataRoute } from 'next';
+import { GIVEN_FIELD, GIVEN_PAGE } from '@/features/offline/given';
 
 const icon = (size: number, purpose: 'any' | 'maskable'): NonNullable<MetadataRoute.Manifest['icons']>[number] => ({
   src: `/icons/${purpose}-${size}.png`,
@@ -27,13 +28,19 @@ export default function manifest(): MetadataRoute.Manifest {
       { name: 'Rolls', url: '/rolls' },
       { name: 'Log', url: '/log' },
     ],
-    // Files of Aetas, opened from the system; Records looks at them first.
+    // Files of Aetas, opened from the system, and pictures that are shared to it.
     file_handlers: [
       {
-        action: '/records',
+        action: GIVEN_PAGE,
         accept: { 'application/zip': ['.zip'], 'text/csv': ['.csv'], 'application/json': ['.json'] },
       },
     ],
+    share_target: {
+      action: GIVEN_PAGE,
+      method: 'POST',
+      enctype: 'multipart/form-data',
+      params: { files: [{ name: GIVEN_FIELD, accept: ['image/*', 'application/zip', 'text/csv', '.zip', '.csv'] }] },
+    },
     launch_handler: { client_mode: 'navigate-existing' },
   } as MetadataRoute.Manifest;
 }

@@ -13,6 +13,7 @@ import { isFull } from '@/data/trouble';
 import { clearAside, undoAct } from '@/data/undo';
 import { mergeFile, openBench, saveBench, saveTable, stopFile, type FileProgress } from '@/features/files/benchFiles';
 import { download } from '@/ui/download';
+import { useGivenFile } from '@/features/offline/useGivenFile';
 import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
 import { SinceSaved } from './SinceSaved';
@@ -125,6 +126,7 @@ export function RecordsView() {
         <SinceSaved key={work.kind === 'said' ? 'said' : 'before'} />
       </div>
       <WorkNote work={work} onStop={stop} />
+      <GivenRecords busy={busy} open={open} merge={merge} />
       <Part
         title="Save a file"
         words="Everything on this bench as one zip: records.json, which people and programs can read, and the photographs. Records live in this browser only, so save one now and then."
@@ -187,6 +189,40 @@ export function RecordsView() {
       <SetAside />
       <Benches />
     </div>
+  );
+}
+
+/** A file that another program gave to Aetas, with what it can do here. */
+function GivenRecords({
+  busy,
+  open,
+  merge,
+}: {
+  busy: boolean;
+  open: (file: File) => void;
+  merge: (file: File) => void;
+}) {
+  const { file, drop } = useGivenFile();
+  if (file == null || file.type.startsWith('image/')) return null;
+  const use = (take: (file: File) => void): void => {
+    take(file);
+    drop();
+  };
+  return (
+    <section aria-label="A file that was given to Aetas" className="border-l-4 border-ink pl-3">
+      <p className="font-[620]">“{file.name}” was given to Aetas.</p>
+      <p className="mt-2 flex flex-wrap items-center gap-3">
+        <button type="button" className="act act-primary" disabled={busy} onClick={() => use(merge)}>
+          Merge it into the bench
+        </button>
+        <button type="button" className="act" disabled={busy} onClick={() => use(open)}>
+          Open it in place of the bench
+        </button>
+        <button type="button" className="act-plain text-ink2" onClick={drop}>
+          Leave it
+        </button>
+      </p>
+    </section>
   );
 }
 

@@ -8,6 +8,7 @@ import { clearBeside, extendedRow, turnedRow } from '@/core/densitometry/patch';
 import { MOST_PATCHES, type StripForm } from '@/core/evidence/stripForm';
 import { formatNumber } from '@/core/units/quantity';
 import { shutterText } from '@/core/units/shutter';
+import { useGivenFile } from '@/features/offline/useGivenFile';
 import { FileButton } from '@/features/files/FileButton';
 import { makeUpPicture } from '@/workers/strip';
 import { PictureMarks } from './PictureMarks';
@@ -106,6 +107,7 @@ export function PicturePanel({ form, change, count, transfer, pictures, rollId }
           >
             Choose a picture
           </FileButton>
+          <GivenPicture take={(file) => void take(file, file.name, 'strip', true)} />
           <button type="button" className="act-plain" disabled={doing !== null} onClick={() => void makeUp()}>
             Try it on a made-up strip
           </button>
@@ -325,5 +327,23 @@ function Shots({
         </li>
       ))}
     </ul>
+  );
+}
+
+/** A picture that another program shared to Aetas. */
+function GivenPicture({ take }: { take: (file: File) => void }) {
+  const { file, drop } = useGivenFile();
+  if (file == null || !file.type.startsWith('image/')) return null;
+  return (
+    <button
+      type="button"
+      className="act"
+      onClick={() => {
+        take(file);
+        drop();
+      }}
+    >
+      Use “{file.name}”, which was shared
+    </button>
   );
 }

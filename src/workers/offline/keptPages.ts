@@ -11,6 +11,7 @@ export const plainPages = [
   '/evening',
   '/exposure',
   '/first',
+  '/given',
   '/handbook',
   '/handbook/method',
   '/handbook/tables',

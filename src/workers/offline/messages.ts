@@ -26,5 +26,8 @@ export const WORKER_ADDRESS = '/sw.js';
 /** Header that names the version which a server serves. */
 export const VERSION_HEADER = 'aetas-version';
 
-/** Where a file lies that was shared to Aetas, until it is fetched from there. */
-export const SHARED_ADDRESS = '/shared-file';
+/** The page for what another program gave to Aetas. It is posted there too, and the service worker takes it. */
+export const GIVEN_PAGE = '/given';
+
+/** Field of the form in which a system posts files. */
+export const GIVEN_FIELD = 'files';

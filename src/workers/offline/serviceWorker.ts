@@ -1,7 +1,8 @@
 /// <reference lib="webworker" />
 import { Serwist, type PrecacheEntry, type SerwistPlugin } from 'serwist';
 import { anyRecordPage, pageForRecord, plainPages, recordPageOf, recordPages } from './keptPages';
-import { pageMessages, VERSION_HEADER, workerMessages, type VersionsKept } from './messages';
+import { keepGiven } from './givenFile';
+import { GIVEN_FIELD, GIVEN_PAGE, pageMessages, VERSION_HEADER, workerMessages, type VersionsKept } from './messages';
 
 declare const self: ServiceWorkerGlobalScope & { __SW_MANIFEST: (PrecacheEntry | string)[] };
 
@@ -69,7 +70,8 @@ async function tellPages(kind: string): Promise<void> {
 async function take(): Promise<void> {
   await point(AETAS_VERSION);
   for (const name of await caches.keys())
-    if (name !== POINTER_CACHE && name !== cacheOf(AETAS_VERSION)) await caches.delete(name);
+    if (name.startsWith('aetas-') && name !== POINTER_CACHE && name !== cacheOf(AETAS_VERSION))
+      await caches.delete(name);
   await tellPages(workerMessages.taken);
 }
 
@@ -87,12 +89,20 @@ self.addEventListener('message', (event) => {
 self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
+  if (request.method === 'POST' && url.pathname === GIVEN_PAGE) return event.respondWith(takeGiven(request));
   if (request.method !== 'GET' || url.origin !== self.location.origin || url.pathname.startsWith('/api/')) return;
   if (request.mode === 'navigate') event.respondWith(pageAt(request, url.pathname));
   // A link that the server does not answer soon becomes a page of its own, and that is kept.
   else if (request.headers.has('rsc')) event.respondWith(fromServerSoon(request));
   else event.respondWith(fileAt(request));
 });
+
+/** A system shares files by posting them. They stay in this browser: no server sees them. */
+async function takeGiven(request: Request): Promise<Response> {
+  const [file] = (await request.formData()).getAll(GIVEN_FIELD);
+  if (file instanceof File) await keepGiven(file);
+  return Response.redirect(GIVEN_PAGE, 303);
+}
 
 async function pageAt(request: Request, path: string): Promise<Response> {
   const cache = await caches.open(cacheOf(await servedVersion()));

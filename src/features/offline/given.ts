@@ -1,0 +1,1 @@
+export { GIVEN_FIELD, GIVEN_PAGE } from '@/workers/offline/messages';
