@@ -24,7 +24,7 @@ function contentPolicy(nonce: string): string {
   ].join('; ');
 }
 
-const closed = ['accelerometer', 'camera', 'display-capture', 'geolocation', 'gyroscope', 'magnetometer', 'microphone'];
+const closed = ['accelerometer', 'display-capture', 'geolocation', 'gyroscope', 'magnetometer', 'microphone'];
 const closedToo = [
   'midi',
   'payment',
@@ -37,6 +37,8 @@ const closedToo = [
 ];
 const permissions = [
   ...[...closed, ...closedToo].map((name) => `${name}=()`),
+  // Codes on another screen are read by it.
+  'camera=(self)',
   'screen-wake-lock=(self)',
   'fullscreen=(self)',
 ].join(', ');

@@ -1,6 +1,7 @@
 'use client';
 
 import { format } from 'date-fns';
+import Link from 'next/link';
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { csvTables, type CsvTable } from '@/core/formats/recordTable';
 import type { Problem } from '@/core/schema/result';
@@ -176,6 +177,9 @@ export function RecordsView() {
         >
           Choose a file to merge
         </FileButton>
+        <Link href="/along" className="act-plain ml-4">
+          Take in a roll by camera
+        </Link>
       </Part>
       <Part
         title="Empty the bench"

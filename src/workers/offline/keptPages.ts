@@ -1,6 +1,7 @@
 /** Pages without an id in their address. */
 export const plainPages = [
   '/',
+  '/along',
   '/archive',
   '/ask',
   '/brews',
@@ -50,6 +51,7 @@ export const recordPages = [
   '/log/[id]',
   '/prints/[id]',
   '/rolls/[id]',
+  '/rolls/[id]/along',
   '/rolls/[id]/dark',
   '/rolls/[id]/sheet',
   '/rolls/[id]/sleeve',

@@ -88,6 +88,9 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
         <Link href={`/rolls/${encodeURIComponent(roll.id)}/dark`} className="act-plain">
           Lights-out card
         </Link>
+        <Link href={`/rolls/${encodeURIComponent(roll.id)}/along`} className="act-plain">
+          Take it along
+        </Link>
         <Link href="/practice" className="act-plain">
           Practise first
         </Link>
