@@ -41,13 +41,22 @@ export function AlongPage({ rollId }: { rollId: string }) {
   if (packed === null) return <NotHere table="rolls" id={rollId} what="This roll" />;
   const { label, file, codes } = packed;
   return (
-    <article className="grid gap-x-12 gap-y-6 md:grid-cols-[minmax(0,1fr)_auto]">
+    <article className="grid gap-x-12 gap-y-4 md:grid-cols-[minmax(0,1fr)_auto] md:grid-rows-[auto_1fr]">
       <div className="min-w-0">
         <Link href={`/rolls/${encodeURIComponent(rollId)}`} className="act-plain">
           Back to the roll
         </Link>
         <h1 className="mt-2">Take “{label}” along</h1>
-        <p className="mt-2 max-w-[52ch]">
+      </div>
+      {codes === null ? (
+        <p className="max-w-[40ch] md:row-span-2">
+          This roll holds too much for codes. Share it, or save it as a file and merge that under Records.
+        </p>
+      ) : (
+        <Codes codes={codes} />
+      )}
+      <div className="min-w-0">
+        <p className="max-w-[52ch]">
           The roll with its plan, its jugs and its run. Photographs stay here. On the other device open Aetas, go to{' '}
           <b>Records</b>, then <b>Take in a roll by camera</b>, and hold it before this screen. After the tank the run
           comes back the same way.
@@ -70,13 +79,6 @@ export function AlongPage({ rollId }: { rollId: string }) {
           </button>
         </div>
       </div>
-      {codes === null ? (
-        <p className="max-w-[40ch]">
-          This roll holds too much for codes. Share it, or save it as a file and merge that under Records.
-        </p>
-      ) : (
-        <Codes codes={codes} />
-      )}
     </article>
   );
 }
@@ -92,7 +94,7 @@ function Codes({ codes }: { codes: readonly string[] }) {
     return () => clearInterval(timer);
   }, [turning, codes.length]);
   return (
-    <div className="justify-self-center">
+    <div className="justify-self-center md:row-span-2">
       {/* Dark on light in every light of the room: cameras read nothing else. */}
       <div data-testid="code" data-at={at} className="code-paper inline-block">
         <QrCode text={codes[at] ?? ''} label={`Code ${at + 1} of ${codes.length}`} quiet={4} edgePx={edgePx} whole />
