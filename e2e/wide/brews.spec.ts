@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
-import { MORNING, choose, openDemo, openStage, openWhy, recordsOf, topOf } from '../bench';
+import { MORNING, USE_TIME, addRoll, choose, openDemo, openStage, openWhy, recordsOf, topOf } from '../bench';
 
 const seconds = (text: string): number => text.split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
 const timeOf = async (page: Page): Promise<number> =>
@@ -645,7 +645,7 @@ test('a half-used fixer is entered with its films and its day, and a stock gives
   await page.reload();
   await expect(page.getByLabel('Films through it')).toHaveValue('8');
   await page.getByRole('button', { name: 'Stand it on the bench' }).click();
-  await expect(page.getByText('Mixed on: give a day such as 2026-11-03')).toBeVisible();
+  await expect(page.getByText('The day: give one such as 2026-11-03')).toBeVisible();
   await page.getByLabel('Mixed on').fill('2026-11-03');
   await page.getByRole('button', { name: 'Stand it on the bench' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Fixer' })).toBeVisible();
@@ -672,4 +672,74 @@ test('a half-used fixer is entered with its films and its day, and a stock gives
   expect((brews as { volumeMl: number }[]).map(({ volumeMl }) => volumeMl).sort((a, b) => a - b)).toEqual([
     100, 600, 600, 600, 1000,
   ]);
+});
+
+test('a bottle of concentrate is told with its letters, gives working solutions, is offered first, and is not poured as it is', async ({
+  page,
+}) => {
+  await page.clock.setFixedTime(MORNING);
+  await page.goto('/brews/standing');
+  await choose(page, 'What is in it', /^Hydroquinone syrup/);
+  await page.getByRole('radio', { name: 'Concentrate' }).click();
+  await page.getByLabel('Opened on').fill('a year ago');
+  await page.getByLabel('Volume left').fill('230');
+  await page.getByLabel('The bottle holds').fill('500');
+  await page.getByLabel('Dilutions').fill('B 1+31, H 1+63');
+  await page.getByLabel('Where it stands').fill('Cellar shelf');
+  await page.getByLabel('Name', { exact: true }).fill('Hut syrup');
+  await page.getByRole('button', { name: 'Stand it on the bench' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Hut syrup' })).toBeVisible();
+  await expect(page.getByText('Cellar shelf. It keeps for about 12 months as it stands')).toBeVisible();
+  await expect(page.getByText('Air shortens that')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Count one film' })).toHaveCount(0);
+
+  await page.getByLabel('So much of it').fill('320');
+  await expect(page.getByTestId('bottle-shares')).toHaveText('10 ml of it and 310 ml of water');
+  await page.getByRole('button', { name: 'It is made' }).click();
+  await page.getByRole('link', { name: 'Open it' }).click();
+  await expect(page.getByText(/made from Hut syrup/)).toBeVisible();
+
+  await addRoll(page);
+  await page.getByRole('button', { name: 'Developer', exact: true }).click();
+  const offers = page.getByRole('option', { name: /Hut syrup/ });
+  await expect(offers).toHaveCount(3);
+  await page.getByRole('option', { name: /^Hut syrup H 1\+63/ }).click();
+  await page.getByRole('button', { name: USE_TIME }).click();
+  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
+  await expect(page.getByRole('button', { name: 'Go to the tank' })).toBeVisible();
+  const { brews } = await recordsOf(page, 'aetas');
+  // 230 ml less 10 for the first, less 500/64 for the second.
+  const volumes = (brews as { volumeMl: number }[]).map(({ volumeMl }) => volumeMl).sort((a, b) => a - b);
+  expect(volumes).toEqual([212.2, 320, 500]);
+});
+
+test('two fixers are held against each other on scraps, a fixer’s clearing times are drawn, and two jugs become one', async ({
+  page,
+}) => {
+  await page.clock.setFixedTime(MORNING);
+  for (const name of ['Old fixer', 'New fixer']) {
+    await page.goto('/brews/standing');
+    await page.getByLabel('Mixed on').fill('yesterday');
+    await page.getByLabel('Name', { exact: true }).fill(name);
+    await page.getByRole('button', { name: 'Stand it on the bench' }).click();
+    await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+  }
+  await page.getByLabel('Clear after').fill('30');
+  await choose(page, 'Against', /^Old fixer/);
+  await page.getByLabel('Clear in that after').fill('48');
+  await expect(
+    page.getByText('New fixer clears 1.6 times as fast. Fix for 60 s in this one, 96 s in the other.'),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('img', { name: 'Clearing times: 30 s after 0 films. Done at 60 s.' })).toBeVisible();
+  const { brews } = await recordsOf(page, 'aetas');
+  expect(
+    (brews as { clearings?: { seconds: number }[] }[]).map(({ clearings }) => clearings?.[0]?.seconds).sort(),
+  ).toEqual([30, 48]);
+
+  await page.getByRole('button', { name: 'They are one now' }).click();
+  await expect(page.getByText('1.0 l of Old fixer poured in')).toBeVisible();
+  expect((await recordsOf(page, 'aetas')).brews).toHaveLength(1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => (await recordsOf(page, 'aetas')).brews?.length).toBe(2);
 });

@@ -1,5 +1,8 @@
+import { bottleFor, fromBottle } from '@/core/brewing/bottle';
+import { amountOf } from '@/core/brewing/part';
+import type { DeveloperFamilyId } from '@/core/chemistry/developerFamilies';
 import type { Batch } from '@/core/brewing/batch';
-import { changedJug, takenFrom, type JugChange } from '@/core/brewing/changeJug';
+import { changedJug, joined, takenFrom, type JugChange, type OneJugChange } from '@/core/brewing/changeJug';
 import { success, type Result } from '@/core/schema/result';
 import type { StandingBottle } from '@/core/brewing/standing';
 import { brewCode, finishMix } from '@/core/brewing/finishMix';
@@ -36,10 +39,29 @@ export function mixBrewOf(plan: Plan): Promise<string> {
       mixingLnSd: null,
       films: 0,
     };
-    await writer.put('brews', brew);
+    const { developer, volumeMl } = plan;
+    const parent =
+      developer.kind === 'concentrate'
+        ? await takeFromShelf(writer, developer.familyId, fromBottle(volumeMl, developer.parts).takeMl)
+        : {};
+    await writer.put('brews', { ...brew, ...parent });
     await writer.change('plans', plan.id, { brewId: brew.id, updatedMs: stamps.createdMs });
     return brew.id;
   });
+}
+
+/** Takes a concentrate out of its bottle, where one with enough in it stands on the shelf. */
+async function takeFromShelf(writer: Writer, familyId: DeveloperFamilyId, ml: number): Promise<Pick<Brew, 'from'>> {
+  const bottle = bottleFor(await writer.db.brews.toArray(), familyId, ml);
+  if (bottle === null) return {};
+  const atMs = Date.now();
+  await writer.put('brews', {
+    ...bottle,
+    volumeMl: Math.max(1, bottle.volumeMl - ml),
+    changes: [...(bottle.changes ?? []), { kind: 'gone', atMs, ml }],
+    updatedMs: atMs,
+  });
+  return { from: { id: bottle.id, name: bottle.name, code: bottle.code } };
 }
 
 /** How the drafts of a mixing's typed amounts begin. */
@@ -91,7 +113,13 @@ export function bottleMix(mixId: string): Promise<string> {
     const progress = mixProgress(mixSteps(mix.batch), mix.events);
     const made = finishMix(mix.batch, progress);
     const mixedMs = progress.sinceMs ?? stamps.createdMs;
-    const brew: Brew = { ...stamps, ...made, code: brewCode(stamps.id), mixedMs, films: 0 };
+    const concentrate = made.parts.find(({ makeup }) => makeup.kind === 'concentrate');
+    const familyId = concentrate?.makeup.kind === 'concentrate' ? concentrate.makeup.familyId : null;
+    const parent =
+      concentrate === undefined || familyId === null
+        ? {}
+        : await takeFromShelf(writer, familyId, amountOf(concentrate));
+    const brew: Brew = { ...stamps, ...made, ...parent, code: brewCode(stamps.id), mixedMs, films: 0 };
     await writer.put('brews', brew);
     await writer.put('mixes', { ...mix, brewId: brew.id, updatedMs: stamps.createdMs });
     await markDraftsDone(writer.db, mixDraftPrefix(mixId));
@@ -140,7 +168,7 @@ export function countFilms(brewId: string, change: number): Promise<void> {
  * Changes what stands in a jug, and writes down what was done.
  * @returns the jug as it stands then, or why that cannot be; then nothing has changed
  */
-export function changeJug(brewId: string, change: JugChange): Promise<Result<Brew>> {
+export function changeJug(brewId: string, change: OneJugChange): Promise<Result<Brew>> {
   return act(`brew:${brewId}`, async (writer): Promise<Result<Brew>> => {
     const brew = await writer.db.brews.get(brewId);
     if (brew === undefined) throw new Refusal('This jug was poured away meanwhile.');
@@ -210,10 +238,79 @@ export function makeWorking(brewId: string, takeMl: number, waterMl: number): Pr
     delete taken.changes;
     delete taken.clearings;
     delete taken.takesFilms;
+    delete taken.bottle;
     await writer.put('brews', taken);
     return success(stamps.id);
   });
 }
+
+/**
+ * Pours one jug into another: the first keeps its name, and is as old as the older of the two.
+ * @returns the jug with both, or why they stay apart; then nothing has changed
+ */
+export function joinJugs(intoId: string, fromId: string): Promise<Result<Brew>> {
+  return act(
+    `brew:${intoId}`,
+    async (writer): Promise<Result<Brew>> => {
+      const [into, from] = await writer.db.brews.bulkGet([intoId, fromId]);
+      if (into === undefined || from === undefined) throw new Refusal('One of these jugs was poured away meanwhile.');
+      const together = joined(into, from);
+      if (!together.ok) return together;
+      const updatedMs = Date.now();
+      const kept: Brew = {
+        ...together.value,
+        mixedMs: Math.min(into.mixedMs, from.mixedMs),
+        changes: [...(into.changes ?? []), { kind: 'joined', atMs: updatedMs, ml: from.volumeMl, name: from.name }],
+        updatedMs,
+      };
+      await writer.put('brews', kept);
+      await takeOffBench(writer, fromId);
+      return success(kept);
+    },
+    { undo: 'pouring two jugs together' },
+  );
+}
+
+/** Mixes the powder of a bottle, which is its stock from now on. */
+export function mixPowder(brewId: string): Promise<void> {
+  return act(`brew:${brewId}`, async (writer) => {
+    const brew = await writer.db.brews.get(brewId);
+    if (brew?.bottle === undefined) throw new Refusal('This bottle was taken away meanwhile.');
+    const mixedMs = Date.now();
+    await writer.put('brews', {
+      ...brew,
+      bottle: { ...brew.bottle, stage: 'stock', opened: true },
+      mixedMs,
+      updatedMs: mixedMs,
+    });
+  });
+}
+
+/** Opens a sealed bottle: from now on it keeps as an open one. */
+export function openBottle(brewId: string): Promise<void> {
+  return act(`brew:${brewId}`, async (writer) => {
+    const brew = await writer.db.brews.get(brewId);
+    if (brew?.bottle === undefined) throw new Refusal('This bottle was taken away meanwhile.');
+    const mixedMs = Date.now();
+    await writer.put('brews', { ...brew, bottle: { ...brew.bottle, opened: true }, mixedMs, updatedMs: mixedMs });
+  });
+}
+
+/** Keeps clearing times that scraps took in some fixers. */
+export function keepScraps(readings: readonly { brewId: string; seconds: number }[]): Promise<void> {
+  return act('brew:scraps', async (writer) => {
+    const atMs = Date.now();
+    for (const { brewId, seconds } of readings) {
+      const brew = await writer.db.brews.get(brewId);
+      if (brew === undefined) throw new Refusal('One of these jugs was poured away meanwhile.');
+      const clearings = [...(brew.clearings ?? []), { seconds, atMs, films: brew.films }].slice(-MOST_CLEARINGS);
+      await writer.put('brews', { ...brew, clearings, updatedMs: atMs });
+    }
+  });
+}
+
+/** Clearing tests that a jug keeps. */
+export const MOST_CLEARINGS = 500;
 
 /** What its owner may say of a jug that was mixed earlier: when, how many films went through it, and how many it takes. */
 export type JugFacts = Partial<Pick<Brew, 'mixedMs' | 'films' | 'takesFilms'>>;

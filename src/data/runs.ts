@@ -9,7 +9,7 @@ import { movementOf, runSteps } from '@/core/plan/runSteps';
 import { jugsFor, slowerFixing, wantsJug } from '@/core/run/tankChecks';
 import { planOfRoll } from './planOfRoll';
 import { act, newStamps, type Writer } from './act';
-import { markSpent, takeOffBench } from './brews';
+import { MOST_CLEARINGS, markSpent, takeOffBench } from './brews';
 import { pourIntoWaste } from './waste';
 import type { TypedUpTo } from './drafts';
 
@@ -244,6 +244,3 @@ async function keepClearings(writer: Writer, run: Run, events: readonly RunEvent
     updatedMs: run.updatedMs,
   });
 }
-
-/** Clearing tests that a jug keeps. */
-const MOST_CLEARINGS = 500;

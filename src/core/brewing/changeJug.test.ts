@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { sampleBrew } from '../testing/sampleBrew';
 import { brewWear } from '../plan/estimateRequestFor';
-import { changedJug } from './changeJug';
+import { changedJug, joined } from './changeJug';
 import { jugState } from './keeping';
 import type { BrewPart } from './part';
 
@@ -69,5 +69,48 @@ describe('a jug that changes after it was mixed (worked by hand)', () => {
     expect(empty.ok ? '' : empty.problems[0]?.message).toMatch(/pour it away instead/);
     const strange = changedJug(sampleBrew(NOW), { kind: 'added', atMs: NOW, substanceId: 'borax', amount: 5 });
     expect(strange.ok ? '' : strange.problems[0]?.message).toMatch(/was not weighed here/);
+  });
+});
+
+describe('two jugs poured together (worked by hand)', () => {
+  test('weighed ones add up part by part, and strength follows: a half litre of it with one of twice the coffee', () => {
+    const strong = {
+      ...weighed,
+      films: 0,
+      parts: weighed.parts.map((one) => ({ ...one, actual: (one.actual ?? 0) * 2 })),
+    };
+    const both = joined(weighed, strong);
+    expect(both).toMatchObject({ ok: true, value: { volumeMl: 1000, films: 1, wornMl: 1000 } });
+    const developer = both.ok ? both.value.developer : null;
+    expect(developer?.kind === 'improvised' ? developer.agents[0]?.amountPerL : 0).toBeCloseTo(60, 6);
+    expect(both.ok && both.value.parts).toHaveLength(3);
+  });
+  test('those that nobody weighed mix by their volumes', () => {
+    const [one, other] = [sampleBrew(NOW), sampleBrew(NOW, { volumeMl: 250, bromideGPerL: 3 })];
+    const both = joined(one, other);
+    expect(both.ok && both.value.bromideGPerL).toBeCloseTo((one.bromideGPerL * 500 + 3 * 250) / 750, 6);
+    expect(both.ok && both.value.developer).toEqual(one.developer);
+  });
+  test('half at 1+31 and half at 1+63 hold as much concentrate as both together', () => {
+    const at = (water: number) =>
+      sampleBrew(NOW, {
+        developer: { kind: 'concentrate', familyId: 'hydroquinone-syrup', parts: { concentrate: 1, water } },
+      });
+    const both = joined(at(31), at(63));
+    const developer = both.ok ? both.value.developer : null;
+    // 500/32 + 500/64 ml of concentrate in a litre: 1+41.67.
+    expect(developer?.kind === 'concentrate' ? developer.parts.water : 0).toBeCloseTo(
+      1000 / (500 / 32 + 500 / 64) - 1,
+      4,
+    );
+  });
+  test('what is not of one kind stays apart', () => {
+    const fixer = sampleBrew(NOW, { use: 'fixer', developer: null });
+    expect(joined(sampleBrew(NOW), fixer).ok).toBe(false);
+    expect(joined(fixer, fixer).ok).toBe(true);
+    const other = sampleBrew(NOW, {
+      developer: { kind: 'concentrate', familyId: 'p-aminophenol', parts: { concentrate: 1, water: 25 } },
+    });
+    expect(joined(sampleBrew(NOW), other).ok).toBe(false);
   });
 });

@@ -1,7 +1,8 @@
 import * as z from 'zod';
+import { concentrateFraction } from '../chemistry/dilution';
 import { organicAgentIds } from '../chemistry/organicAgents';
 import { substanceIds, substanceOf, type SubstanceId } from '../chemistry/substances';
-import { instantMs, limited } from '../schema/fields';
+import { instantMs, limited, nameField } from '../schema/fields';
 import { failure, success, type Result } from '../schema/result';
 import { compositionOf, estimableDeveloper, phOf, type Developer } from './composition';
 import type { MadeBrew } from './finishMix';
@@ -18,9 +19,18 @@ export const jugChangeSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('water'), atMs: instantMs, ml: limited('jugVolumeMl', 'Water') }),
   z.strictObject({ kind: z.literal('gone'), atMs: instantMs, ml: limited('jugVolumeMl', 'What is gone') }),
+  z.strictObject({
+    kind: z.literal('joined'),
+    atMs: instantMs,
+    ml: limited('jugVolumeMl', 'What came in'),
+    name: nameField('Name of the brew'),
+  }),
 ]);
 
 export type JugChange = z.infer<typeof jugChangeSchema>;
+
+/** A change that a hand makes to one jug alone. */
+export type OneJugChange = Exclude<JugChange, { kind: 'joined' }>;
 
 /** What a change works on: a brew without its identity. */
 export type ChangingJug = Pick<
@@ -42,7 +52,7 @@ const LEAST_LEFT_ML = 10;
  * Source: amounts in a volume; what is gone takes its share of everything along, and of the films that wore it.
  * @example a gram of bromide in 500 ml: changedJug(jug, { kind: 'added', substanceId: 'bromide', amount: 1, atMs }) // 2 g/l more
  */
-export function changedJug<T extends ChangingJug>(jug: T, change: JugChange): Result<T> {
+export function changedJug<T extends ChangingJug>(jug: T, change: OneJugChange): Result<T> {
   switch (change.kind) {
     case 'gone': {
       const volumeMl = jug.volumeMl - change.ml;
@@ -92,6 +102,70 @@ export function takenFrom<T extends ChangingJug>(
   const taken = scaled(jug, takeMl);
   const thinner = waterMl === 0 ? success(taken) : changedJug(taken, { kind: 'water', atMs: 0, ml: waterMl });
   return thinner.ok ? success({ left: left.value, taken: thinner.value }) : thinner;
+}
+
+/**
+ * A jug with another one poured into it.
+ * @param into the jug that is kept
+ * @param from the jug that is empty then
+ * @returns the jug with both: volumes, contents and films add up; else why they do not go together
+ * Source: amounts in a volume, as in `changedJug`.
+ */
+export function joined<T extends ChangingJug>(into: T, from: T): Result<T> {
+  const strangers = failure({ path: 'joinId', message: 'These two are not the same kind, so they stay apart.' });
+  if (into.use !== from.use || into.developer?.kind !== from.developer?.kind) return strangers;
+  const volumeMl = into.volumeMl + from.volumeMl;
+  const films = into.films + from.films;
+  const worn = films > 0 ? { wornMl: (into.wornMl ?? into.volumeMl) + (from.wornMl ?? from.volumeMl) } : {};
+  const both = { ...into, volumeMl, films, ...worn };
+  if (into.parts.length > 0 && from.parts.length > 0) {
+    const parts = [...into.parts];
+    for (const part of from.parts) {
+      const known = parts.findIndex(({ name, unit }) => name === part.name && unit === part.unit);
+      const there = parts[known];
+      if (there === undefined) parts.push({ ...part, key: `${part.key}-joined` });
+      else
+        parts[known] = {
+          ...there,
+          target: there.target + part.target,
+          actual: amountOf(there) + amountOf(part),
+          lnSd: Math.max(there.lnSd, part.lnSd),
+        };
+    }
+    return success(reckoned({ ...both, parts }));
+  }
+  const share = into.volumeMl / volumeMl;
+  const developer = mixedDeveloper(into.developer, from.developer, share);
+  if (developer === undefined) return strangers;
+  return success({
+    ...both,
+    parts: [],
+    ph: null,
+    developer,
+    bromideGPerL: share * into.bromideGPerL + (1 - share) * from.bromideGPerL,
+  });
+}
+
+/** Two developers of one kind together, by the share of the first; undefined where they are none. */
+function mixedDeveloper(a: Developer | null, b: Developer | null, share: number): Developer | null | undefined {
+  const mean = (x: number, y: number): number => share * x + (1 - share) * y;
+  if (a === null || b === null) return a === b ? null : undefined;
+  if (a.kind === 'one-bath' && b.kind === 'one-bath') return a;
+  if (a.kind === 'concentrate' && b.kind === 'concentrate') {
+    if (a.familyId !== b.familyId) return undefined;
+    const fraction = mean(concentrateFraction(a.parts), concentrateFraction(b.parts));
+    return { ...a, parts: { concentrate: 1, water: Number((1 / fraction - 1).toFixed(6)) } };
+  }
+  if (a.kind !== 'improvised' || b.kind !== 'improvised' || a.others.length + b.others.length > 0) return undefined;
+  const ids = new Set([...a.agents, ...b.agents].map(({ agentId }) => agentId));
+  const of = (developer: typeof a, id: string): number =>
+    developer.agents.find(({ agentId }) => agentId === id)?.amountPerL ?? 0;
+  return {
+    ...a,
+    agents: [...ids].map((agentId) => ({ agentId, amountPerL: mean(of(a, agentId), of(b, agentId)) })),
+    ascorbicGPerL: mean(a.ascorbicGPerL, b.ascorbicGPerL),
+    sodaGPerL: mean(a.sodaGPerL, b.sodaGPerL),
+  };
 }
 
 /** A part of what is in a jug, with its share of everything. */

@@ -1,5 +1,6 @@
 import { BREW_GRACE_H, BREW_HALF_LIFE_H, brewAgeRate, brewUseRate } from '../chemistry/brewWear';
 import { WORKING_HALF_LIFE_H, concentrateUseRate, isOneShot } from '../chemistry/concentrateWear';
+import { bottleLife, type Bottle } from './bottle';
 import type { Developer } from './composition';
 import { fixerStrength } from '../fixing/fixerStrength';
 import type { BrewPart } from './part';
@@ -62,6 +63,8 @@ export interface Jug {
   takesFilms?: number | undefined;
   /** Instant at which somebody called it spent; missing for one that nobody did. */
   spentMs?: number | undefined;
+  /** What is known of a bottle that holds no working solution. */
+  bottle?: Bottle | undefined;
 }
 
 /**
@@ -77,6 +80,19 @@ export function jugState(jug: Jug, nowMs: number): JugState {
 }
 
 function stateOf(jug: Jug, nowMs: number): JugState {
+  const { bottle, use, developer, volumeMl, mixedMs: sinceMs } = jug;
+  if (bottle !== undefined && !(bottle.stage === 'stock' && jug.films > 0)) {
+    const familyId = developer?.kind === 'concentrate' ? developer.familyId : null;
+    const life = bottleLife(bottle, { use, familyId, volumeMl, sinceMs }, nowMs);
+    return {
+      left: life?.left ?? null,
+      timeFactor: 1,
+      goodUntilMs: life?.goodUntilMs ?? null,
+      filmsLeft: null,
+      spent: life?.left === 0,
+      oneShot: false,
+    };
+  }
   if (jug.use === 'film-developer' && jug.developer?.kind === 'improvised') return brewState(jug, nowMs);
   if (jug.use === 'film-developer' && jug.developer?.kind === 'concentrate')
     return boughtState(jug, jug.developer, nowMs);

@@ -3,8 +3,10 @@ import * as z from 'zod';
 import { developerFamilies, developerFamilyIds, type DeveloperFamilyId } from '../chemistry/developerFamilies';
 import { readDilution } from '../chemistry/readDilution';
 import { limited } from '../schema/fields';
+import { problemsFromZod } from '../schema/problemsFromZod';
 import { failure, success, type Problem, type Result } from '../schema/result';
 import { typed } from '../schema/typed';
+import { bottleSchema, bottleStageIds, readDilutions, type Bottle, type BottleStage } from './bottle';
 import type { Developer } from './composition';
 import { recipeUses, type RecipeUse } from './recipe';
 
@@ -32,6 +34,14 @@ export const standingFormSchema = z.object({
   films: typed,
   /** Films that it takes in all, where its leaflet says so. */
   takesFilms: typed,
+  /** Whether it is poured as it is, or what kind of bottle it is. */
+  stage: z.enum(['working', ...bottleStageIds]).default('working'),
+  /** Whether it is sealed yet: then its day is the one on which it was bought. */
+  sealed: z.boolean().default(false),
+  holdsMl: typed.default(''),
+  place: z.string().max(400).default(''),
+  /** Its dilutions as they are noted. */
+  dilutions: z.string().max(400).default(''),
 });
 export type StandingForm = z.infer<typeof standingFormSchema>;
 
@@ -44,6 +54,11 @@ export const emptyStanding: StandingForm = {
   volumeMl: 1000,
   films: 0,
   takesFilms: '',
+  stage: 'working',
+  sealed: false,
+  holdsMl: '',
+  place: '',
+  dilutions: '',
 };
 
 /** A bottle that stands on the shelf with a past of its own. */
@@ -55,6 +70,7 @@ export interface StandingBottle {
   mixedMs: number;
   films: number;
   takesFilms?: number;
+  bottle?: Bottle;
 }
 
 const isFamily = (id: StandingId): id is DeveloperFamilyId => (developerFamilyIds as readonly string[]).includes(id);
@@ -111,10 +127,11 @@ export function readStanding(form: StandingForm, nowMs: number): Result<Standing
   const dayMs = readDay(form.mixedOn, nowMs);
   const mixedMs = Math.min(nowMs, (dayMs ?? 0) + NOON_MS);
   if (dayMs === null)
-    problems.push({ path: 'mixedOn', message: 'Mixed on: give a day such as 2026-11-03, or “3 weeks ago”.' });
-  else if (dayMs > nowMs) problems.push({ path: 'mixedOn', message: 'Mixed on: that day is still to come.' });
+    problems.push({ path: 'mixedOn', message: 'The day: give one such as 2026-11-03, or “3 weeks ago”.' });
+  else if (dayMs > nowMs) problems.push({ path: 'mixedOn', message: 'The day is still to come.' });
   const name = form.name.trim() || standingName(form.whatId);
   if (name.length > 120) problems.push({ path: 'name', message: 'Name: give 120 letters at most.' });
+  const bottle = bottleOf(form, problems);
   const developer = developerOf(form, problems);
   const volumeMl = read('volumeMl');
   const films = read('films');
@@ -129,12 +146,41 @@ export function readStanding(form: StandingForm, nowMs: number): Result<Standing
     mixedMs,
     films,
     ...(takes === null ? {} : { takesFilms: takes }),
+    ...(bottle === null ? {} : { bottle }),
   });
 }
 
-function developerOf({ whatId, dilution }: StandingForm, problems: Problem[]): Developer | null {
+/** Stages in which a kind comes: powders as powder or stock, liquids as a concentrate. */
+export function stagesOf(id: StandingId): readonly (BottleStage | 'working')[] {
+  if (!isFamily(id))
+    return ['fixer', 'stop', 'wetting', 'paper-developer'].includes(id) ? ['working', 'concentrate'] : ['working'];
+  const { concentrate, water } = developerFamilies[id].referenceParts;
+  return concentrate === 1 && water === 0 ? ['working', 'stock', 'powder'] : ['working', 'concentrate'];
+}
+
+/** What is known of the bottle; null for a working solution. */
+function bottleOf(form: StandingForm, problems: Problem[]): Bottle | null {
+  if (form.stage === 'working' || !stagesOf(form.whatId).includes(form.stage)) return null;
+  const dilutions = readDilutions(form.dilutions);
+  if (dilutions === null)
+    problems.push({ path: 'dilutions', message: 'Dilutions: write them as B 1+31, H 1+63; at most twelve.' });
+  const read = bottleSchema.safeParse({
+    stage: form.stage,
+    opened: form.stage === 'stock' || (form.stage === 'concentrate' && !form.sealed),
+    holdsMl: form.holdsMl === '' ? null : form.holdsMl,
+    place: form.place.trim(),
+    dilutions: dilutions ?? [],
+  });
+  if (read.success) return read.data;
+  problems.push(...problemsFromZod(read.error.issues));
+  return null;
+}
+
+function developerOf({ whatId, dilution, stage }: StandingForm, problems: Problem[]): Developer | null {
   if (whatId === 'one-bath') return { kind: 'one-bath' };
   if (!isFamily(whatId)) return null;
+  if (stage !== 'working' && stagesOf(whatId).includes(stage))
+    return { kind: 'concentrate', familyId: whatId, parts: { concentrate: 1, water: 0 } };
   const usual = developerFamilies[whatId].referenceParts;
   if (dilution.trim() === '') return { kind: 'concentrate', familyId: whatId, parts: usual };
   const parts = readDilution(dilution, usual, {});

@@ -5,6 +5,7 @@ import { batchSchema } from '../brewing/batch';
 import { mixEventSchema } from '../brewing/mixRun';
 import { jugChangeSchema } from '../brewing/changeJug';
 import { brewPartSchema } from '../brewing/part';
+import { bottleSchema } from '../brewing/bottle';
 import { recipeShape } from '../brewing/recipe';
 import { estimateRequestSchema } from '../estimate/request';
 import { strategyIds } from '../estimate/strategyIds';
@@ -130,6 +131,8 @@ export const brewSchema = z.strictObject({
   spentMs: instantMs.optional(),
   /** The jug that it was made from; missing for one that was mixed by itself. */
   from: z.strictObject({ id, name: nameField('Name of the brew'), code: z.string().min(1).max(12) }).optional(),
+  /** What is known of the bottle, where it holds no working solution; missing for a jug. */
+  bottle: bottleSchema.optional(),
   /** Clearing times of scraps in this fixer, oldest first; missing where none was taken. */
   clearings: z.array(clearingReadingSchema).max(500).optional(),
 });

@@ -1,3 +1,4 @@
+import { isPourable } from '../brewing/bottle';
 import { jugState } from '../brewing/keeping';
 import { amountOf } from '../brewing/part';
 import { TALLY_WARNS_AT, clearingAtDilution, expectedClearing, fixerState } from '../fixing/clearing';
@@ -158,5 +159,7 @@ export function wantsJug(run: Pick<Run, 'steps'>, which: 'stop' | 'fix'): boolea
 export function jugsFor(brews: readonly Brew[], which: 'stop' | 'fix', nowMs: number): Brew[] {
   const use = which === 'fix' ? 'fixer' : 'stop';
   const spent = (brew: Brew): number => Number(jugTally(brew, nowMs).state === 'spent');
-  return brews.filter((brew) => brew.use === use).sort((a, b) => spent(a) - spent(b) || b.mixedMs - a.mixedMs);
+  return brews
+    .filter((brew) => brew.use === use && isPourable(brew))
+    .sort((a, b) => spent(a) - spent(b) || b.mixedMs - a.mixedMs);
 }

@@ -2,7 +2,8 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
+import { isPourable } from '@/core/brewing/bottle';
 import { MOST_YEARS_PAST, rollFormOfAsk, type Ask } from '@/core/plan/ask';
 import type { AskAnswer } from '@/core/plan/askAnswer';
 import type { Brew } from '@/core/records/records';
@@ -45,7 +46,8 @@ interface AskViewProps {
 
 /** The question and its answer: how long in this? */
 export default function AskView({ first, empty }: AskViewProps) {
-  const jugs = useBrews() ?? NO_JUGS;
+  const brews = useBrews();
+  const jugs = useMemo(() => brews?.filter(isPourable) ?? NO_JUGS, [brews]);
   const units = useSettings();
   const nowMs = useNow(LOOK_AGAIN_MS);
   const { ask, change, unread } = useAsk();

@@ -2,6 +2,7 @@
 
 import { format } from 'date-fns';
 import { useRouter } from 'next/navigation';
+import { bottleLife, bottleStages, isPourable } from '@/core/brewing/bottle';
 import { jugState } from '@/core/brewing/keeping';
 import { LEAST_DEVELOPING_PH } from '@/core/chemistry/ph/brewPh';
 import { recipeUses } from '@/core/brewing/recipe';
@@ -15,6 +16,8 @@ import { useNow } from '@/ui/useNow';
 import { useTitle } from '@/ui/useTitle';
 import { classes } from '@/ui/classes';
 import { ChangeJug } from './ChangeJug';
+import { FromBottle } from './FromBottle';
+import { Scraps } from './Scraps';
 import { Label } from './Label';
 import { MadeTable } from './MadeTable';
 import { NotHere } from '@/features/shell/NotHere';
@@ -44,7 +47,7 @@ function Jug({ brew }: { brew: Brew }) {
         <div className="mb-4 flex flex-wrap items-baseline gap-x-6 gap-y-1">
           <h1>{brew.name}</h1>
           <p className="text-[13px] text-ink2">
-            {recipeUses[brew.use].name} · mixed {format(brew.mixedMs, 'd MMM yyyy, HH:mm')} · code {brew.code}
+            {recipeUses[brew.use].name} · {sinceWords(brew)} · code {brew.code}
             {brew.from !== undefined && ` · made from ${brew.from.name}, ${brew.from.code}`}
           </p>
         </div>
@@ -68,10 +71,12 @@ function Jug({ brew }: { brew: Brew }) {
                   : 'It has no developing agent Aetas knows, or more of something than the model covers.'}
               </p>
             )}
+            <FromBottle brew={brew} />
             <ChangeJug brew={brew} />
-            <JugPast brew={brew} />
+            {brew.bottle === undefined && <JugPast brew={brew} />}
+            {brew.use === 'fixer' && brew.bottle === undefined && <Scraps brew={brew} />}
             <section aria-labelledby="left">
-              <h2 id="left">Strength left</h2>
+              <h2 id="left">{brew.bottle === undefined ? 'Strength left' : 'How it keeps'}</h2>
               {left !== null && (
                 <div role="img" aria-label={`${left} % left`} className="mt-2 h-3.5 bg-hair">
                   <div
@@ -81,20 +86,26 @@ function Jug({ brew }: { brew: Brew }) {
                 </div>
               )}
               <p className="mt-2" data-testid="jug-left">
-                {films} {films === 1 ? 'film' : 'films'} through it · {jugWords(state, nowMs)}
+                {brew.bottle === undefined && `${films} ${films === 1 ? 'film' : 'films'} through it · `}
+                {jugWords(state, nowMs)}
               </p>
+              {brew.bottle !== undefined && <BottleWords brew={brew} nowMs={nowMs} />}
               <div className="mt-3 flex flex-wrap gap-3">
-                <button type="button" className="act" onClick={() => void countFilms(brew.id, 1)}>
-                  Count one film
-                </button>
-                <button
-                  type="button"
-                  className="act-plain"
-                  disabled={brew.films === 0}
-                  onClick={() => void countFilms(brew.id, -1)}
-                >
-                  One less
-                </button>
+                {isPourable(brew) && (
+                  <>
+                    <button type="button" className="act" onClick={() => void countFilms(brew.id, 1)}>
+                      Count one film
+                    </button>
+                    <button
+                      type="button"
+                      className="act-plain"
+                      disabled={brew.films === 0}
+                      onClick={() => void countFilms(brew.id, -1)}
+                    >
+                      One less
+                    </button>
+                  </>
+                )}
                 <button
                   type="button"
                   className="act-plain"
@@ -129,6 +140,41 @@ function Jug({ brew }: { brew: Brew }) {
       </div>
     </>
   );
+}
+
+/** Since when it stands there, in words. */
+function sinceWords({ bottle, mixedMs }: Brew): string {
+  if (bottle === undefined) return `mixed ${format(mixedMs, 'd MMM yyyy, HH:mm')}`;
+  const since = bottle.stage === 'stock' ? 'mixed' : bottle.opened ? 'opened' : 'bought';
+  return `${bottleStages[bottle.stage].toLowerCase()} · ${since} ${format(mixedMs, 'd MMM yyyy')}`;
+}
+
+/** What is known of how a bottle keeps: where it stands, the air over it, and what shows that it is over. */
+function BottleWords({ brew, nowMs }: { brew: Brew; nowMs: number }) {
+  const { bottle, use, developer, volumeMl, mixedMs } = brew;
+  if (bottle === undefined) return null;
+  const familyId = developer?.kind === 'concentrate' ? developer.familyId : null;
+  const life = bottleLife(bottle, { use, familyId, volumeMl, sinceMs: mixedMs }, nowMs);
+  const full = bottle.holdsMl === null ? null : Math.min(1, volumeMl / bottle.holdsMl);
+  return (
+    <p className="mt-1 max-w-[58ch] text-ink2">
+      {bottle.place !== '' && `${bottle.place}. `}
+      {life !== null &&
+        `It keeps for about ${keepsWords(life.keepsDays)} ${bottle.opened ? 'as it stands' : 'sealed'} (common practice). It is over when it shows ${life.signs}. `}
+      {bottle.opened &&
+        full !== null &&
+        full < 0.75 &&
+        'Air shortens that: fill the bottle up with glass beads, or move it into a smaller one.'}
+    </p>
+  );
+}
+
+function keepsWords(days: number): string {
+  return days >= 700
+    ? `${Math.round(days / 365)} years`
+    : days >= 60
+      ? `${Math.round(days / 30)} months`
+      : `${days} days`;
 }
 
 /** The rolls that a jug is for, and the way back to each. */

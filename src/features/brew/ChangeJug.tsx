@@ -6,14 +6,15 @@ import { useState } from 'react';
 import * as z from 'zod';
 import { typed } from '@/core/schema/typed';
 import { useDraft } from '@/features/drafts/useDraft';
-import type { JugChange } from '@/core/brewing/changeJug';
+import type { JugChange, OneJugChange } from '@/core/brewing/changeJug';
 import { substanceIds, substanceOf, type SubstanceId } from '@/core/chemistry/substances';
 import type { Brew } from '@/core/records/records';
 import { formatNumber, formatQuantity, type UnitChoice } from '@/core/units/quantity';
-import { changeJug, makeWorking } from '@/data/brews';
-import { useSettings } from '@/data/queries';
+import { changeJug, joinJugs, makeWorking } from '@/data/brews';
+import { useBrews, useSettings } from '@/data/queries';
 import { AmountInput } from '@/features/amount/AmountInput';
 import { Choice } from '@/ui/Choice';
+import { classes } from '@/ui/classes';
 import { Quantity } from '@/ui/Quantity';
 
 const options = substanceIds.map((value) => ({ value, name: substanceOf(value).name }));
@@ -39,7 +40,7 @@ export function ChangeJug({ brew }: { brew: Brew }) {
   if (form === null) return null;
   const { substanceId, amount, waterMl, goneMl, takeMl = '', thinMl = '' } = form;
   const { unit } = substanceOf(substanceId);
-  const done = (act: JugChange, emptied: Partial<ChangeForm>): void =>
+  const done = (act: OneJugChange, emptied: Partial<ChangeForm>): void =>
     void changeJug(brew.id, act)
       .then((answer) => {
         setProblem(answer.ok ? null : (answer.problems[0]?.message ?? null));
@@ -122,7 +123,8 @@ export function ChangeJug({ brew }: { brew: Brew }) {
             Remove
           </button>
         </div>
-        <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+        <JoinJug brew={brew} onProblem={setProblem} />
+        <div className={classes('flex flex-wrap items-center gap-x-3 gap-y-2', brew.bottle !== undefined && 'hidden')}>
           <Quantity
             id="takeMl"
             label="For a working solution take"
@@ -186,6 +188,40 @@ export function ChangeJug({ brew }: { brew: Brew }) {
   );
 }
 
+/** Another jug of the same use, poured into this one. */
+function JoinJug({ brew, onProblem }: { brew: Brew; onProblem: (problem: string | null) => void }) {
+  const [chosenId, setChosenId] = useState('');
+  const stage = brew.bottle?.stage;
+  const others = (useBrews() ?? []).filter(
+    (one) => one.id !== brew.id && one.use === brew.use && one.bottle?.stage === stage,
+  );
+  const other = others.find(({ id }) => id === chosenId) ?? others[0];
+  if (other === undefined) return null;
+  return (
+    <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+      <Choice
+        id="joinId"
+        label="Pour in"
+        value={other.id}
+        options={others.map(({ id, name, code }) => ({ value: id, name: `${name} · ${code}` }))}
+        onChange={setChosenId}
+        inline
+      />
+      <button
+        type="button"
+        className="act-plain"
+        onClick={() =>
+          void joinJugs(brew.id, other.id)
+            .then((answer) => onProblem(answer.ok ? null : (answer.problems[0]?.message ?? null)))
+            .catch(() => undefined)
+        }
+      >
+        They are one now
+      </button>
+    </div>
+  );
+}
+
 function changeText(change: JugChange, units: UnitChoice): string {
   switch (change.kind) {
     case 'added': {
@@ -196,5 +232,7 @@ function changeText(change: JugChange, units: UnitChoice): string {
       return `${formatQuantity(change.ml, 'volume', units)} of water added`;
     case 'gone':
       return `${formatQuantity(change.ml, 'volume', units)} gone`;
+    case 'joined':
+      return `${formatQuantity(change.ml, 'volume', units)} of ${change.name} poured in`;
   }
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import { bottleStages } from '@/core/brewing/bottle';
 import { jugState } from '@/core/brewing/keeping';
 import type { Brew } from '@/core/records/records';
 import { formatQuantity } from '@/core/units/quantity';
@@ -53,8 +54,10 @@ export function JugLine({ brew, nowMs }: { brew: Brew; nowMs: number }) {
         />
       </div>
       <div className="text-[13px] text-ink2">
-        mixed {mixedWords(brew.mixedMs, nowMs)} · {films} {films === 1 ? 'film' : 'films'} through ·{' '}
-        {jugWords(state, nowMs)}
+        {brew.bottle === undefined
+          ? `mixed ${mixedWords(brew.mixedMs, nowMs)} · ${films} ${films === 1 ? 'film' : 'films'} through`
+          : `${bottleStages[brew.bottle.stage].toLowerCase()} · ${mixedWords(brew.mixedMs, nowMs)}${brew.bottle.place === '' ? '' : ` · ${brew.bottle.place}`}`}{' '}
+        · {jugWords(state, nowMs)}
       </div>
     </li>
   );

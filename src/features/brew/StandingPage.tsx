@@ -8,6 +8,7 @@ import {
   readStanding,
   standingFormSchema,
   standingIds,
+  stagesOf,
   standingName,
   type StandingForm,
 } from '@/core/brewing/standing';
@@ -20,12 +21,21 @@ import { jugWords } from '@/features/words/jugWords';
 import { Choice } from '@/ui/Choice';
 import { describedBy, Field } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
+import { Segments } from '@/ui/Segments';
 import { useNow } from '@/ui/useNow';
 
 const options = standingIds.map((value) => ({ value, name: standingName(value) }));
 
 /** How often the day is looked at again, ms. */
 const LOOK_AGAIN_MS = 60_000;
+
+const stageNames = { working: 'Ready to pour', stock: 'Stock', concentrate: 'Concentrate', powder: 'Powder' } as const;
+
+/** What the day of a bottle is the day of. */
+function sinceLabel(stage: 'stock' | 'concentrate' | 'powder', sealed: boolean): string {
+  if (stage === 'stock') return 'Mixed on';
+  return stage === 'powder' || sealed ? 'Bought on' : 'Opened on';
+}
 
 /** Tells of a bottle that was mixed before Aetas knew of it: what it is, since when, and what went through it. */
 export function StandingPage() {
@@ -45,8 +55,10 @@ export function StandingPage() {
     );
   });
   if (form === null) return <p aria-busy="true">Opening the form.</p>;
+  const stages = stagesOf(form.whatId);
+  const stage = stages.includes(form.stage) ? form.stage : 'working';
   const bought = (developerFamilyIds as readonly string[]).includes(form.whatId);
-  const line = (id: 'name' | 'dilution' | 'mixedOn', label: string, hint?: string) => (
+  const line = (id: 'name' | 'dilution' | 'mixedOn' | 'place' | 'dilutions', label: string, hint?: string) => (
     <Field id={id} label={label} hint={hint} error={shown[id]}>
       <input
         id={id}
@@ -59,14 +71,19 @@ export function StandingPage() {
       />
     </Field>
   );
-  const number = (id: 'volumeMl' | 'films' | 'takesFilms', label: string, kind: 'volume' | 'count', hint?: string) => (
+  const number = (
+    id: 'volumeMl' | 'films' | 'takesFilms' | 'holdsMl',
+    label: string,
+    kind: 'volume' | 'count',
+    hint?: string,
+  ) => (
     <Quantity
       id={id}
       label={label}
       kind={kind}
       units={units}
       hint={hint}
-      optional={id === 'takesFilms'}
+      optional={id === 'takesFilms' || id === 'holdsMl'}
       value={form[id]}
       onChange={(value) => change({ [id]: value })}
       error={shown[id]}
@@ -86,14 +103,44 @@ export function StandingPage() {
           options={options}
           onChange={(whatId) => change({ whatId })}
         />
-        <div className="grid gap-4 sm:grid-cols-2">
-          {line('mixedOn', 'Mixed on', 'a day, or “3 weeks ago”')}
-          {number('films', 'Films through it', 'count', '135-36 or 120 is one')}
-          {number('volumeMl', 'Volume left', 'volume')}
-          {number('takesFilms', 'Films it takes', 'count', 'if its leaflet says')}
-          {bought && line('dilution', 'Dilution', 'as 1+9; empty for usual')}
-          {line('name', 'Name', 'optional')}
-        </div>
+        {stages.length > 1 && (
+          <Segments
+            id="stage"
+            label="How it stands there"
+            value={stage}
+            options={stages.map((value) => ({ value, name: stageNames[value] }))}
+            onChange={(next) => change({ stage: next })}
+          />
+        )}
+        {stage === 'working' ? (
+          <div className="grid gap-4 sm:grid-cols-2">
+            {line('mixedOn', 'Mixed on', 'a day, or “3 weeks ago”')}
+            {number('films', 'Films through it', 'count', '135-36 or 120 is one')}
+            {number('volumeMl', 'Volume left', 'volume')}
+            {number('takesFilms', 'Films it takes', 'count', 'if its leaflet says')}
+            {bought && line('dilution', 'Dilution', 'as 1+9; empty for usual')}
+            {line('name', 'Name', 'optional')}
+          </div>
+        ) : (
+          <div className="grid gap-4 sm:grid-cols-2">
+            {line('mixedOn', sinceLabel(stage, form.sealed), 'a day, or “3 weeks ago”')}
+            {number('volumeMl', stage === 'powder' ? 'It makes' : 'Volume left', 'volume')}
+            {stage !== 'powder' && number('holdsMl', 'The bottle holds', 'volume', 'air shortens its life')}
+            {stage !== 'powder' && line('dilutions', 'Dilutions', 'as B 1+31, H 1+63')}
+            {line('name', 'Name', 'optional')}
+            {line('place', 'Where it stands', 'optional')}
+            {stage === 'concentrate' && (
+              <label className="flex min-h-11 items-center gap-2">
+                <input
+                  type="checkbox"
+                  checked={form.sealed}
+                  onChange={(event) => change({ sealed: event.target.checked })}
+                />
+                It is sealed yet
+              </label>
+            )}
+          </div>
+        )}
         {read?.ok === true && (
           <p className="border-l-4 border-chem pl-3" role="status">
             {upperFirst(jugWords(jugState({ ...read.value, parts: [] }, nowMs), nowMs))}.

@@ -5,10 +5,12 @@ import { developerFamilies, developerFamilyIds, type DeveloperFamilyId } from '@
 import { organicAgentIds, organicAgents } from '@/core/chemistry/organicAgents';
 import { workbench } from '@/core/brewing/workbench';
 import { initialWorkbench } from '@/core/brewing/workbenchForm';
+import { isPourable } from '@/core/brewing/bottle';
 import { jugState } from '@/core/brewing/keeping';
 import { developerFields, type PlanForm } from '@/core/plan/planForm';
 import { useRecipes, useSettings } from '@/data/queries';
 import type { Brew } from '@/core/records/records';
+import { partsWords } from '@/features/dilution/dilutionWords';
 import { jugWords } from '@/features/words/jugWords';
 import type { CurrentPlan } from '@/features/roll/plan/usePlanForm';
 import { Choice, type Option } from '@/ui/Choice';
@@ -100,12 +102,13 @@ function useOffers(jugs: readonly Brew[]): Offer[] {
   const recipes = useRecipes();
   return useMemo(
     () => [
-      ...jugs.map((jug) => ({
+      ...jugs.filter(isPourable).map((jug) => ({
         value: `jug:${jug.id}`,
         name: `${jug.name} · ${jug.code}`,
         hint: `In a jug · ${jugHint(jug)}`,
         fills: { developerKind: 'jug' as const, brewId: jug.id },
       })),
+      ...jugs.flatMap(bottleOffers),
       ...(recipes ?? []).flatMap((recipe): Offer[] => {
         if (recipe.use !== 'film-developer') return [];
         const { sheet } = workbench(initialWorkbench(recipe, null), kit);
@@ -156,6 +159,27 @@ function useOffers(jugs: readonly Brew[]): Offer[] {
   );
 }
 
+/** A bottle of concentrate on the shelf, once for each dilution that is noted on it. */
+function bottleOffers({ id, name, code, bottle, developer, ...rest }: Brew): Offer[] {
+  if (bottle?.stage !== 'concentrate' || developer?.kind !== 'concentrate') return [];
+  const { familyId } = developer;
+  const usual = developerFamilies[familyId].referenceParts;
+  const dilutions = bottle.dilutions.length > 0 ? bottle.dilutions : [{ letter: '', parts: usual }];
+  return dilutions.map(({ letter, parts }) => ({
+    value: `bottle:${id}:${letter}`,
+    name: `${name} ${[letter, partsWords(parts)]
+      .filter((word, index, all) => all.indexOf(word) === index)
+      .join(' ')
+      .trim()} · ${code}`,
+    hint: `From your bottle · ${jugHint({ ...rest, id, name, code, bottle, developer })}`,
+    fills: {
+      ...concentrateFields(familyId),
+      concentrateParts: parts.concentrate,
+      waterParts: parts.water,
+    },
+  }));
+}
+
 function concentrateFields(id: DeveloperFamilyId): Partial<PlanForm> {
   const { concentrate, water } = developerFamilies[id].referenceParts;
   return {
@@ -172,8 +196,16 @@ function chosenOf(form: PlanForm, offers: readonly Offer[]): string {
   switch (form.developerKind) {
     case 'jug':
       return `jug:${form.brewId}`;
-    case 'concentrate':
-      return `concentrate:${form.concentrateFamilyId}`;
+    case 'concentrate': {
+      const bottle = offers.find(
+        ({ value, fills }) =>
+          value.startsWith('bottle:') &&
+          fills.concentrateFamilyId === form.concentrateFamilyId &&
+          fills.concentrateParts === form.concentrateParts &&
+          fills.waterParts === form.waterParts,
+      );
+      return bottle?.value ?? `concentrate:${form.concentrateFamilyId}`;
+    }
     case 'one-bath':
     case 'other':
       return form.developerKind;

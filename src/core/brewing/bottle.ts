@@ -1,0 +1,224 @@
+import * as z from 'zod';
+import type { DeveloperFamilyId } from '../chemistry/developerFamilies';
+import type { Parts } from '../chemistry/dilution';
+import { partsSchema } from '../chemistry/partsSchema';
+import { limited, nameField, text } from '../schema/fields';
+import type { Developer } from './composition';
+import type { RecipeUse } from './recipe';
+
+/** What a bottle can hold that is not poured into a tank as it is. */
+export const bottleStages = {
+  concentrate: 'Concentrate, thinned for use',
+  stock: 'Stock solution',
+  powder: 'Powder, not mixed yet',
+} as const;
+export type BottleStage = keyof typeof bottleStages;
+export const bottleStageIds = Object.keys(bottleStages) as BottleStage[];
+
+/** Most dilutions of one bottle. Source: our choice. */
+const MOST_DILUTIONS = 12;
+
+/** Letters or names of a dilution, as a leaflet has them. */
+const letterField = nameField('Letter of a dilution', 20);
+
+/** What is known of a bottle besides what is in it. */
+export const bottleSchema = z.strictObject({
+  stage: z.enum(bottleStageIds),
+  /** Whether it was opened, or mixed: a sealed one keeps by another rule. */
+  opened: z.boolean(),
+  /** What it holds when it is full, ml; null where nobody said. Over what is left stands air. */
+  holdsMl: limited('jugVolumeMl', 'The bottle holds').nullable(),
+  place: text('Where it stands', 120),
+  dilutions: z.array(z.strictObject({ letter: letterField, parts: partsSchema })).max(MOST_DILUTIONS),
+});
+export type Bottle = z.infer<typeof bottleSchema>;
+
+/** Whether something can go into a tank as it stands. */
+export function isPourable({ bottle }: { bottle?: Bottle | undefined }): boolean {
+  return bottle === undefined || bottle.stage === 'stock';
+}
+
+/** How long a kind of bottle keeps, days: sealed, opened and full, opened and half full; and what shows that it is over. */
+interface Keeps {
+  sealed: number;
+  full: number;
+  half: number;
+  signs: string;
+}
+
+const YEAR = 365;
+const MONTH = 30;
+
+/** Liquid with hydroquinone. */
+const liquid: Keeps = {
+  sealed: 2 * YEAR,
+  full: 6 * MONTH,
+  half: 3 * MONTH,
+  signs: 'the colour of strong tea, or a sludge',
+};
+const stockOfPowder: Keeps = { sealed: 6 * MONTH, full: 6 * MONTH, half: 2 * MONTH, signs: 'brown, or a sludge' };
+const powder: Keeps = { sealed: 5 * YEAR, full: 5 * YEAR, half: 5 * YEAR, signs: 'lumps or brown specks' };
+
+/** Concentrates of developers by class. Source: common practice, no source, where leaflets of the classes lie close together. */
+const developers: Record<DeveloperFamilyId, Keeps> = {
+  'mq-borax': liquid,
+  'phenidone-ascorbate': {
+    ...liquid,
+    full: 6 * MONTH,
+    half: 2 * MONTH,
+    signs: 'nothing: it dies without a sign, so try a snip of leader first',
+  },
+  'pq-liquid': liquid,
+  'pq-liquid-high-dilution': liquid,
+  'hydroquinone-syrup': {
+    sealed: 5 * YEAR,
+    full: 2 * YEAR,
+    half: YEAR,
+    signs: 'nothing for long: it darkens and works on',
+  },
+  'p-aminophenol': {
+    sealed: 10 * YEAR,
+    full: 5 * YEAR,
+    half: 3 * YEAR,
+    signs: 'crystals, which do no harm; it darkens and works on',
+  },
+  staining: { sealed: 2 * YEAR, full: YEAR, half: YEAR, signs: 'brown in the part with the agent' },
+};
+
+/** Other concentrates. Source: common practice, no source. */
+const others: Partial<Record<RecipeUse, Keeps>> = {
+  fixer: {
+    sealed: 3 * YEAR,
+    full: YEAR,
+    half: 6 * MONTH,
+    signs: 'a smell of sulphur, or a yellow sludge: then none of it',
+  },
+  stop: { sealed: 5 * YEAR, full: 3 * YEAR, half: 3 * YEAR, signs: 'nothing; one with a dye turns when it is used up' },
+  wetting: { sealed: 5 * YEAR, full: 3 * YEAR, half: 3 * YEAR, signs: 'threads or slime' },
+  'paper-developer': { sealed: 2 * YEAR, full: 6 * MONTH, half: 3 * MONTH, signs: 'the colour of strong tea' },
+};
+
+const DAY_MS = 24 * 3_600_000;
+
+/** What is to be expected of a bottle. */
+export interface BottleLife {
+  /** How long it keeps in all, days. */
+  keepsDays: number;
+  /** Instant until which it is good, ms since the epoch. */
+  goodUntilMs: number;
+  /** Part of its time that is left, 0 to 1. */
+  left: number;
+  /** What shows that it is over. */
+  signs: string;
+}
+
+/**
+ * How long a bottle keeps.
+ * @param bottle its stage, whether it was opened, what it holds
+ * @param what its use, its class where it develops film, what is left in it in ml, and since when
+ * @param nowMs this instant, ms since the epoch
+ * @returns null where nobody says
+ * source: the table is common practice, no source; that a bottle between full and half full lies between both, and one with less
+ *   than half is no better than half, is our estimate
+ */
+export function bottleLife(
+  bottle: Bottle,
+  what: { use: RecipeUse; familyId: DeveloperFamilyId | null; volumeMl: number; sinceMs: number },
+  nowMs: number,
+): BottleLife | null {
+  const keeps = keepsOf(bottle.stage, what.use, what.familyId);
+  if (keeps === null) return null;
+  const share = bottle.holdsMl === null || bottle.holdsMl === 0 ? 0.5 : what.volumeMl / bottle.holdsMl;
+  const between = Math.min(1, Math.max(0, (share - 0.5) / 0.5));
+  const keepsDays = Math.round(bottle.opened ? keeps.half + (keeps.full - keeps.half) * between : keeps.sealed);
+  const goodUntilMs = what.sinceMs + keepsDays * DAY_MS;
+  return {
+    keepsDays,
+    goodUntilMs,
+    left: Math.min(1, Math.max(0, (goodUntilMs - nowMs) / (keepsDays * DAY_MS))),
+    signs: keeps.signs,
+  };
+}
+
+function keepsOf(stage: BottleStage, use: RecipeUse, familyId: DeveloperFamilyId | null): Keeps | null {
+  if (stage === 'powder') return powder;
+  if (familyId !== null)
+    return stage === 'stock' ? { ...stockOfPowder, signs: developers[familyId].signs } : developers[familyId];
+  return others[use] ?? null;
+}
+
+/**
+ * Reads dilutions as they are noted: `B 1+31, H 1+63`, or `1+9` alone.
+ * @returns them in order; null where something in it does not read
+ * @example readDilutions('B 1+31, 1+63') // [{ letter: 'B', parts: 1+31 }, { letter: '1+63', parts: 1+63 }]
+ */
+export function readDilutions(written: string): Bottle['dilutions'] | null {
+  const found: Bottle['dilutions'] = [];
+  for (const piece of written.split(/[,;\n]/).map((one) => one.trim())) {
+    if (piece === '') continue;
+    const [, letter = '', concentrate, water] =
+      /^(.*?)\s*[:=]?\s*(\d+(?:\.\d+)?)\s*(?:\+|:)\s*(\d+(?:\.\d+)?)$/.exec(piece) ?? [];
+    if (concentrate === undefined || water === undefined) return null;
+    const parts: Parts = { concentrate: Number(concentrate), water: Number(water) };
+    const one = { letter: letter.trim() || `${concentrate}+${water}`, parts };
+    if (!bottleSchema.shape.dilutions.element.safeParse(one).success || parts.concentrate === 0) return null;
+    found.push(one);
+  }
+  return found.length > MOST_DILUTIONS ? null : found;
+}
+
+/** Dilutions as they are noted. */
+export function dilutionsText(dilutions: Bottle['dilutions']): string {
+  return dilutions
+    .map(({ letter, parts }) => {
+      const plain = `${parts.concentrate}+${parts.water}`;
+      return letter === plain ? plain : `${letter} ${plain}`;
+    })
+    .join(', ');
+}
+
+/** A bottle as it is looked for. */
+interface OnShelf {
+  id: string;
+  developer: Developer | null;
+  volumeMl: number;
+  mixedMs: number;
+  bottle?: Bottle | undefined;
+}
+
+/**
+ * The bottle that a concentrate comes from: of its class, with enough in it; an opened one before a sealed one, the older first.
+ * @param brews all that stands on the shelf
+ * @param familyId class of the developer
+ * @param takeMl what is wanted of it, ml
+ * @returns null where none stands there
+ */
+export function bottleFor<T extends OnShelf>(
+  brews: readonly T[],
+  familyId: DeveloperFamilyId,
+  takeMl: number,
+): T | null {
+  const sealed = ({ bottle }: T): number => Number(bottle?.opened === false);
+  const [first] = brews
+    .filter(
+      ({ bottle, developer, volumeMl }) =>
+        bottle?.stage === 'concentrate' &&
+        developer?.kind === 'concentrate' &&
+        developer.familyId === familyId &&
+        volumeMl >= takeMl,
+    )
+    .sort((a, b) => sealed(a) - sealed(b) || a.mixedMs - b.mixedMs);
+  return first ?? null;
+}
+
+/**
+ * What a working solution takes from a bottle.
+ * @param volumeMl how much is wanted, ml
+ * @param parts its dilution
+ * @returns ml of the bottle and ml of water
+ * @example fromBottle(500, { concentrate: 1, water: 31 }) // 15.6 ml and 484.4 ml
+ */
+export function fromBottle(volumeMl: number, { concentrate, water }: Parts): { takeMl: number; waterMl: number } {
+  const takeMl = (volumeMl * concentrate) / (concentrate + water);
+  return { takeMl: Number(takeMl.toFixed(1)), waterMl: Number((volumeMl - takeMl).toFixed(1)) };
+}
