@@ -263,7 +263,8 @@ export function joinJugs(intoId: string, fromId: string): Promise<Result<Brew>> 
         changes: [...(into.changes ?? []), { kind: 'joined', atMs: updatedMs, ml: from.volumeMl, name: from.name }],
         updatedMs,
       };
-      await writer.put('brews', kept);
+      await writer.remove('brews', intoId);
+      await writer.bring('brews', kept);
       await takeOffBench(writer, fromId);
       return success(kept);
     },

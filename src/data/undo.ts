@@ -113,7 +113,10 @@ async function checkKept(db: AetasDatabase, done: Act): Promise<void> {
 async function restoreRows(db: AetasDatabase, done: Act): Promise<void> {
   const rolls = new Set<string>();
   const runs = new Set<string>();
-  for (const { table, rows, field, added } of await db.kept.where({ actId: done.id }).toArray()) {
+  const kept = await db.kept.where({ actId: done.id }).toArray();
+  // What came goes first: a record that took the place of another has its name.
+  for (const { table, added } of kept) if (added !== undefined) await db.table(table).delete(added);
+  for (const { table, rows, field } of kept) {
     for (const row of (rows ?? []) as { id: string; rollId?: string; runId?: string }[]) {
       if ((await db.table(table).get(row.id)) === undefined) await db.table(table).add(row);
       if (table === 'rolls') rolls.add(row.id);
@@ -121,7 +124,6 @@ async function restoreRows(db: AetasDatabase, done: Act): Promise<void> {
       if (table === 'runs') runs.add(row.id);
       if (typeof row.runId === 'string') runs.add(row.runId);
     }
-    if (added !== undefined) await db.table(table).delete(added);
     if (field === undefined) continue;
     const now = (await db.table(table).get(field.id)) as Record<string, unknown> | undefined;
     if (now !== undefined && now[field.name] === field.after) {
