@@ -47,6 +47,8 @@ describe('how a bottle keeps', () => {
     );
     expect(state).toMatchObject({ filmsLeft: null, oneShot: false, spent: false, timeFactor: 1 });
     expect(state.left).toBeGreaterThan(0.9);
+    const old = jugState({ use: 'fixer', developer: null, mixedMs: 0, volumeMl: 250, films: 0, bottle }, now);
+    expect(old).toMatchObject({ left: 0, spent: false });
   });
 });
 

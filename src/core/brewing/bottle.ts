@@ -8,7 +8,7 @@ import type { RecipeUse } from './recipe';
 
 /** What a bottle can hold that is not poured into a tank as it is. */
 export const bottleStages = {
-  concentrate: 'Concentrate, thinned for use',
+  concentrate: 'Concentrate',
   stock: 'Stock solution',
   powder: 'Powder, not mixed yet',
 } as const;
@@ -38,7 +38,7 @@ export function isPourable({ bottle }: { bottle?: Bottle | undefined }): boolean
   return bottle === undefined || bottle.stage === 'stock';
 }
 
-/** How long a kind of bottle keeps, days: sealed, opened and full, opened and half full; and what shows that it is over. */
+/** How long a kind of bottle keeps, days: sealed, opened and full, opened and half full; and what shows that it is over, as a sentence. */
 interface Keeps {
   sealed: number;
   full: number;
@@ -54,10 +54,15 @@ const liquid: Keeps = {
   sealed: 2 * YEAR,
   full: 6 * MONTH,
   half: 3 * MONTH,
-  signs: 'the colour of strong tea, or a sludge',
+  signs: 'Strong-tea brown or a sludge: it is over.',
 };
-const stockOfPowder: Keeps = { sealed: 6 * MONTH, full: 6 * MONTH, half: 2 * MONTH, signs: 'brown, or a sludge' };
-const powder: Keeps = { sealed: 5 * YEAR, full: 5 * YEAR, half: 5 * YEAR, signs: 'lumps or brown specks' };
+const stockOfPowder: Keeps = {
+  sealed: 6 * MONTH,
+  full: 6 * MONTH,
+  half: 2 * MONTH,
+  signs: 'Brown or a sludge: it is over.',
+};
+const powder: Keeps = { sealed: 5 * YEAR, full: 5 * YEAR, half: 5 * YEAR, signs: 'Lumps or brown specks: it is over.' };
 
 /** Concentrates of developers by class. Source: common practice, no source, where leaflets of the classes lie close together. */
 const developers: Record<DeveloperFamilyId, Keeps> = {
@@ -66,7 +71,7 @@ const developers: Record<DeveloperFamilyId, Keeps> = {
     ...liquid,
     full: 6 * MONTH,
     half: 2 * MONTH,
-    signs: 'nothing: it dies without a sign, so try a snip of leader first',
+    signs: 'It dies without a sign: try a snip of leader first.',
   },
   'pq-liquid': liquid,
   'pq-liquid-high-dilution': liquid,
@@ -74,15 +79,15 @@ const developers: Record<DeveloperFamilyId, Keeps> = {
     sealed: 5 * YEAR,
     full: 2 * YEAR,
     half: YEAR,
-    signs: 'nothing for long: it darkens and works on',
+    signs: 'It darkens and works on for long.',
   },
   'p-aminophenol': {
     sealed: 10 * YEAR,
     full: 5 * YEAR,
     half: 3 * YEAR,
-    signs: 'crystals, which do no harm; it darkens and works on',
+    signs: 'It darkens and works on; crystals do no harm.',
   },
-  staining: { sealed: 2 * YEAR, full: YEAR, half: YEAR, signs: 'brown in the part with the agent' },
+  staining: { sealed: 2 * YEAR, full: YEAR, half: YEAR, signs: 'Brown in the part with the agent: it is over.' },
 };
 
 /** Other concentrates. Source: common practice, no source. */
@@ -91,14 +96,25 @@ const others: Partial<Record<RecipeUse, Keeps>> = {
     sealed: 3 * YEAR,
     full: YEAR,
     half: 6 * MONTH,
-    signs: 'a smell of sulphur, or a yellow sludge: then none of it',
+    signs: 'A smell of sulphur or a yellow sludge: it is over.',
   },
-  stop: { sealed: 5 * YEAR, full: 3 * YEAR, half: 3 * YEAR, signs: 'nothing; one with a dye turns when it is used up' },
-  wetting: { sealed: 5 * YEAR, full: 3 * YEAR, half: 3 * YEAR, signs: 'threads or slime' },
-  'paper-developer': { sealed: 2 * YEAR, full: 6 * MONTH, half: 3 * MONTH, signs: 'the colour of strong tea' },
+  stop: {
+    sealed: 5 * YEAR,
+    full: 3 * YEAR,
+    half: 3 * YEAR,
+    signs: 'It hardly ages; one with a dye turns when it is used up.',
+  },
+  wetting: { sealed: 5 * YEAR, full: 3 * YEAR, half: 3 * YEAR, signs: 'Threads or slime: it is over.' },
+  'paper-developer': { sealed: 2 * YEAR, full: 6 * MONTH, half: 3 * MONTH, signs: 'Strong-tea brown: it is over.' },
 };
 
 const DAY_MS = 24 * 3_600_000;
+
+/** What the day of a bottle is the day of. */
+export function bottleSince({ stage, opened }: Pick<Bottle, 'stage' | 'opened'>): 'mixed' | 'opened' | 'bought' {
+  if (stage === 'stock') return 'mixed';
+  return opened ? 'opened' : 'bought';
+}
 
 /** What is to be expected of a bottle. */
 export interface BottleLife {
@@ -108,7 +124,7 @@ export interface BottleLife {
   goodUntilMs: number;
   /** Part of its time that is left, 0 to 1. */
   left: number;
-  /** What shows that it is over. */
+  /** What shows that it is over, as a sentence. */
   signs: string;
 }
 

@@ -2,7 +2,7 @@
 
 import { format } from 'date-fns';
 import { useRouter } from 'next/navigation';
-import { bottleLife, bottleStages, isPourable } from '@/core/brewing/bottle';
+import { bottleLife, bottleSince, bottleStages, isPourable } from '@/core/brewing/bottle';
 import { jugState } from '@/core/brewing/keeping';
 import { LEAST_DEVELOPING_PH } from '@/core/chemistry/ph/brewPh';
 import { recipeUses } from '@/core/brewing/recipe';
@@ -53,16 +53,18 @@ function Jug({ brew }: { brew: Brew }) {
         </div>
         <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_372px]">
           <div className="min-w-0 space-y-7">
-            <section aria-labelledby="inside">
-              <h2 id="inside">Actual contents</h2>
-              {brew.parts.length === 0 ? (
-                <p className="rule-row mt-2 text-ink2">Not weighed here; assumed as planned.</p>
-              ) : (
-                <div className="mt-2">
-                  <MadeTable made={brew} />
-                </div>
-              )}
-            </section>
+            {brew.bottle === undefined && (
+              <section aria-labelledby="inside">
+                <h2 id="inside">Actual contents</h2>
+                {brew.parts.length === 0 ? (
+                  <p className="rule-row mt-2 text-ink2">Not weighed here; assumed as planned.</p>
+                ) : (
+                  <div className="mt-2">
+                    <MadeTable made={brew} />
+                  </div>
+                )}
+              </section>
+            )}
             {brew.use === 'film-developer' && brew.developer === null && (
               <p role="status" className="border-y-2 border-danger py-3">
                 <b className="text-danger">Aetas gives no times for this one.</b>{' '}
@@ -145,8 +147,7 @@ function Jug({ brew }: { brew: Brew }) {
 /** Since when it stands there, in words. */
 function sinceWords({ bottle, mixedMs }: Brew): string {
   if (bottle === undefined) return `mixed ${format(mixedMs, 'd MMM yyyy, HH:mm')}`;
-  const since = bottle.stage === 'stock' ? 'mixed' : bottle.opened ? 'opened' : 'bought';
-  return `${bottleStages[bottle.stage].toLowerCase()} · ${since} ${format(mixedMs, 'd MMM yyyy')}`;
+  return `${bottleStages[bottle.stage].toLowerCase()} · ${bottleSince(bottle)} ${format(mixedMs, 'd MMM yyyy')}`;
 }
 
 /** What is known of how a bottle keeps: where it stands, the air over it, and what shows that it is over. */
@@ -160,7 +161,7 @@ function BottleWords({ brew, nowMs }: { brew: Brew; nowMs: number }) {
     <p className="mt-1 max-w-[58ch] text-ink2">
       {bottle.place !== '' && `${bottle.place}. `}
       {life !== null &&
-        `It keeps for about ${keepsWords(life.keepsDays)} ${bottle.opened ? 'as it stands' : 'sealed'} (common practice). It is over when it shows ${life.signs}. `}
+        `It keeps for about ${keepsWords(life.keepsDays)} ${bottle.opened ? 'as it stands' : 'sealed'} (common practice). ${life.signs} `}
       {bottle.opened &&
         full !== null &&
         full < 0.75 &&

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import * as z from 'zod';
 import { typed } from '@/core/schema/typed';
 import { useDraft } from '@/features/drafts/useDraft';
+import { isPourable } from '@/core/brewing/bottle';
 import type { JugChange, OneJugChange } from '@/core/brewing/changeJug';
 import { substanceIds, substanceOf, type SubstanceId } from '@/core/chemistry/substances';
 import type { Brew } from '@/core/records/records';
@@ -52,7 +53,7 @@ export function ChangeJug({ brew }: { brew: Brew }) {
     <section aria-labelledby="change">
       <h2 id="change">Change what is in it</h2>
       <div className="mt-2 space-y-2.5">
-        <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+        <div className={classes('flex flex-wrap items-center gap-x-3 gap-y-2', !isPourable(brew) && 'hidden')}>
           <Choice
             id="addWhat"
             label="Add"
@@ -81,7 +82,7 @@ export function ChangeJug({ brew }: { brew: Brew }) {
             Add
           </button>
         </div>
-        <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+        <div className={classes('flex flex-wrap items-center gap-x-3 gap-y-2', !isPourable(brew) && 'hidden')}>
           <Quantity
             id="waterMl"
             label="Topped up with water"

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { bottleStages } from '@/core/brewing/bottle';
+import { bottleSince, bottleStages } from '@/core/brewing/bottle';
 import { jugState } from '@/core/brewing/keeping';
 import type { Brew } from '@/core/records/records';
 import { formatQuantity } from '@/core/units/quantity';
@@ -56,7 +56,7 @@ export function JugLine({ brew, nowMs }: { brew: Brew; nowMs: number }) {
       <div className="text-[13px] text-ink2">
         {brew.bottle === undefined
           ? `mixed ${mixedWords(brew.mixedMs, nowMs)} · ${films} ${films === 1 ? 'film' : 'films'} through`
-          : `${bottleStages[brew.bottle.stage].toLowerCase()} · ${mixedWords(brew.mixedMs, nowMs)}${brew.bottle.place === '' ? '' : ` · ${brew.bottle.place}`}`}{' '}
+          : `${bottleStages[brew.bottle.stage].toLowerCase()} · ${bottleSince(brew.bottle)} ${mixedWords(brew.mixedMs, nowMs)}${brew.bottle.place === '' ? '' : ` · ${brew.bottle.place}`}`}{' '}
         · {jugWords(state, nowMs)}
       </div>
     </li>

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { bottleSince } from '@/core/brewing/bottle';
 import { jugState } from '@/core/brewing/keeping';
 import {
   emptyStanding,
@@ -31,11 +32,7 @@ const LOOK_AGAIN_MS = 60_000;
 
 const stageNames = { working: 'Ready to pour', stock: 'Stock', concentrate: 'Concentrate', powder: 'Powder' } as const;
 
-/** What the day of a bottle is the day of. */
-function sinceLabel(stage: 'stock' | 'concentrate' | 'powder', sealed: boolean): string {
-  if (stage === 'stock') return 'Mixed on';
-  return stage === 'powder' || sealed ? 'Bought on' : 'Opened on';
-}
+const sinceLabels = { mixed: 'Mixed on', opened: 'Opened on', bought: 'Bought on' } as const;
 
 /** Tells of a bottle that was mixed before Aetas knew of it: what it is, since when, and what went through it. */
 export function StandingPage() {
@@ -123,7 +120,11 @@ export function StandingPage() {
           </div>
         ) : (
           <div className="grid gap-4 sm:grid-cols-2">
-            {line('mixedOn', sinceLabel(stage, form.sealed), 'a day, or “3 weeks ago”')}
+            {line(
+              'mixedOn',
+              sinceLabels[bottleSince({ stage, opened: stage === 'concentrate' && !form.sealed })],
+              'a day, or “3 weeks ago”',
+            )}
             {number('volumeMl', stage === 'powder' ? 'It makes' : 'Volume left', 'volume')}
             {stage !== 'powder' && number('holdsMl', 'The bottle holds', 'volume', 'air shortens its life')}
             {stage !== 'powder' && line('dilutions', 'Dilutions', 'as B 1+31, H 1+63')}

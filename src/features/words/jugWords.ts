@@ -10,7 +10,9 @@ export function jugWords(
   if (spent) return 'spent';
   const words = [
     ...(timeFactor > 1.005 ? [`next × ${formatNumber(timeFactor, 2)}`] : []),
-    ...(goodUntilMs === null ? [] : [`good for ${leftWords(goodUntilMs - nowMs)}`]),
+    ...(goodUntilMs === null
+      ? []
+      : [goodUntilMs <= nowMs ? 'past its usual time: test it' : `good for ${leftWords(goodUntilMs - nowMs)}`]),
     ...(filmsLeft === null ? [] : [`${Number(filmsLeft.toFixed(1))} more ${filmsLeft === 1 ? 'film' : 'films'}`]),
   ];
   return words.length === 0 && left === null ? 'wear not tracked' : words.join(' · ');
