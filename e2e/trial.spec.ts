@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
-import { openDemo } from './bench';
+import { USE_TIME, addRoll, choose, openDemo, openStage, recordsOf } from './bench';
 
 /** What the world of this test shows: each brew its contrast and its fog, as a little scatter leaves them. */
 const shown: Record<string, { contrast: string; fog: number }> = {
@@ -106,4 +106,99 @@ test('a trial may be looked at before all is read, and says that the rest is no 
   await page.getByRole('button', { name: 'Stop here and look' }).click();
   await expect(page.getByRole('heading', { name: 'What it says' })).toBeVisible();
   await expect(page.getByText('Its label was opened.')).toBeVisible();
+});
+
+test('what a trial found counts in the times of its rolls, is named there, and is taken back', async ({ page }) => {
+  await addRoll(page, 'Shoebox, hill fog');
+  const roll = new URL(page.url()).pathname;
+  await page.getByRole('button', { name: USE_TIME }).click();
+  await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();
+  await expect(page.getByRole('button', { name: 'Go to the tank' })).toBeVisible();
+  const bandOf = async (): Promise<string> => {
+    await page.goto(`${roll}#choose`);
+    await expect(page.getByTestId('band')).toBeVisible();
+    return (await page.getByTestId('band').textContent()) ?? '';
+  };
+  const before = await bandOf();
+
+  await page.goto('/trials/new');
+  await page.getByLabel('Name of the trial').fill('Two mugs');
+  await page.getByRole('checkbox', { name: 'Contrast by eye' }).uncheck();
+  await page.getByRole('checkbox', { name: 'Average gradient' }).check();
+  await page.getByLabel('Rolls or days').fill('1');
+  await page.getByLabel('Strips from each').fill('4');
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  for (let waiting = 4; waiting > 0; waiting--) {
+    await page
+      .getByRole('button', { name: /^It hangs/ })
+      .first()
+      .click();
+    await expect(page.getByRole('button', { name: /^It hangs/ })).toHaveCount(waiting - 1);
+  }
+  for (let strip = 0; strip < 4; strip++) {
+    const heading = page.getByRole('heading', { name: /^Read strip / });
+    const code = (await heading.textContent()) ?? '';
+    await page.getByLabel('Average gradient').fill((0.5 + 0.01 * strip).toFixed(2));
+    await page.getByLabel('Base + fog').fill('0.62');
+    await page.getByRole('button', { name: 'Keep it, and the next' }).click();
+    await expect(page.getByRole('heading', { name: code, exact: true })).toHaveCount(0);
+  }
+  await page.getByRole('button', { name: 'Let the estimates learn from it' }).click();
+  await expect(page.getByText(/^Nothing to learn yet/)).toBeVisible();
+  await choose(page, 'All strips came from', 'Shoebox, hill fog');
+  await choose(page, /^Coffee/, /·/);
+  await page.reload();
+  await page.getByRole('button', { name: 'Let the estimates learn from it' }).click();
+  await expect(page.getByText('“Coffee”: give its time, 0.1 to 300 min.')).toBeVisible();
+  await page.getByLabel('Time in “Coffee”').fill('12');
+  await page.getByRole('button', { name: 'Let the estimates learn from it' }).click();
+  await expect(page.getByText(/^2 strips count among the evidence/)).toBeVisible();
+  expect((await recordsOf(page, 'aetas')).evidence).toHaveLength(2);
+
+  expect(await bandOf()).not.toBe(before);
+  await openStage(page, 'Test');
+  await expect(page.getByText(/Strip \w{2} of the trial “Two mugs”/)).toHaveCount(2);
+  await page.goto('/trials');
+  await page.getByRole('link', { name: 'Two mugs' }).click();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByRole('button', { name: 'Let the estimates learn from it' })).toBeVisible();
+  expect((await recordsOf(page, 'aetas')).evidence).toHaveLength(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText(/^2 strips count among the evidence/)).toBeVisible();
+});
+
+test('a trial goes out as a file, is refused when it is none, repeated, and put with another', async ({ page }) => {
+  await openDemo(page, '/trials/trial-mugs');
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save it for somebody to repeat' }).click();
+  const file = { name: 'mugs.json', mimeType: 'application/json', buffer: await readFile(await (await saving).path()) };
+  const name = (await page.getByRole('heading', { level: 1 }).textContent()) ?? '';
+  await page.goto('/trials');
+  const field = page.getByLabel('File of a trial');
+  await field.setInputFiles({ ...file, buffer: Buffer.from('{"format":"aetas-records"}') });
+  await expect(page.getByText(/This is no trial/)).toBeVisible();
+  await field.setInputFiles(file);
+  await expect(page.getByText('Nothing has been changed yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Repeat it here' }).click();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'To develop, in this order' })).toBeVisible();
+  const strips = (): Promise<number[]> =>
+    recordsOf(page, 'aetas-demo').then(({ trials }) =>
+      (trials as { name: string; strips: unknown[] }[])
+        .filter((trial) => trial.name === name)
+        .map((trial) => trial.strips.length)
+        .sort((a, b) => a - b),
+    );
+  const [one = 0] = await strips();
+  expect(await strips()).toEqual([one, one]);
+  await page.goto('/trials');
+  await field.setInputFiles(file);
+  await page
+    .getByRole('button', { name: `Put its strips with “${name}”` })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+  await expect.poll(strips).toEqual([one, 2 * one]);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(strips).toEqual([one, one]);
 });

@@ -1,3 +1,4 @@
+import { useLiveQuery } from 'dexie-react-hooks';
 import type { SettingRecord } from '@/core/evidence/evidenceRecord';
 import type { EvidenceRecord } from '@/core/records/records';
 import { act, newStamps } from './act';
@@ -26,6 +27,22 @@ export function keepEvidence(
     return record.id;
   });
 }
+
+/** What was noted with some pieces, by id; pieces without a note, and verdicts, are left out. */
+export function useEvidenceNotes(ids: readonly string[]): ReadonlyMap<string, string> {
+  const found = useLiveQuery(
+    async () =>
+      new Map(
+        (await database().evidence.bulkGet([...ids])).flatMap((one) =>
+          one === undefined || one.note === '' ? [] : [[one.id, one.note] as const],
+        ),
+      ),
+    [ids.join(' ')],
+  );
+  return found ?? NO_NOTES;
+}
+
+const NO_NOTES: ReadonlyMap<string, string> = new Map();
 
 /** Takes a piece away; returns it, so that the page can put it back. */
 export async function dropEvidence(id: string): Promise<EvidenceRecord | undefined> {

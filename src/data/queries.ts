@@ -323,6 +323,19 @@ export function useOpenRollLines(): RollLine[] | undefined {
   return useLiveQuery(async () => newestFirst('open', await allLines(database(), 'open')));
 }
 
+/** Rolls that are offered in a list. More than anybody scrolls through. Source: our choice. */
+const MOST_OFFERED = 100;
+
+/** The latest rolls by name, those in hand first; undefined while they load. */
+export function useLatestRolls(): Pick<Roll, 'id' | 'label'>[] | undefined {
+  return useLiveQuery(async () => {
+    const [open, finished] = [await allLines(database(), 'open'), await allLines(database(), 'finished')];
+    return [...newestFirst('open', open), ...newestFirst('finished', finished)]
+      .slice(0, MOST_OFFERED)
+      .map(({ id, roll }) => ({ id, label: roll.label }));
+  });
+}
+
 /** The line of the last run that was judged; undefined while it loads, null when there is none. */
 export function useLastJudged(): RunLine | null | undefined {
   return useLiveQuery(() => lastJudged(database()));

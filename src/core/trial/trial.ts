@@ -71,6 +71,11 @@ export const trialShape = {
     .max(MOST_BLOCKS * 24),
   /** When its owner looked at what each strip had; null while they are read blind. */
   openedMs: z.number().int().min(0).nullable(),
+  /** What it taught the estimates: its pieces of evidence. Missing while it taught nothing. */
+  taughtIds: z
+    .array(z.string().max(100))
+    .max(MOST_BLOCKS * 24)
+    .optional(),
 };
 export const trialSchema = z.strictObject(trialShape);
 export type TrialValues = z.infer<typeof trialSchema>;

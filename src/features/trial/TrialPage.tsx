@@ -4,11 +4,14 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Trial } from '@/core/records/records';
 import { blindOrder, isRead, trialAnswers, trialStanding } from '@/core/trial/trial';
+import { safeCsv } from '@/core/formats/csv';
+import { trialColumns, writeTrialFile } from '@/core/trial/trialExchange';
 import { trialCsv, trialNote } from '@/core/trial/trialFiles';
-import { changeStrip, openTrial, removeTrial, useTrial } from '@/data/trials';
+import { changeStrip, openTrial, removeTrial, trialValues, useTrial } from '@/data/trials';
 import { NotHere } from '@/features/shell/NotHere';
 import { download } from '@/ui/download';
 import { useTitle } from '@/ui/useTitle';
+import { Lessons } from './Lessons';
 import { ReadStrip } from './ReadStrip';
 import { TrialAnswers } from './TrialAnswers';
 import { standingWords } from './standingWords';
@@ -53,6 +56,7 @@ function TrialView({ trial }: { trial: Trial }) {
         </p>
       )}
       <Developing trial={trial} open={open} />
+      {open && <Lessons trial={trial} />}
       <Ways trial={trial} />
     </div>
   );
@@ -164,6 +168,22 @@ function Ways({ trial }: { trial: Trial }) {
         onClick={() => download(new Blob([trialCsv(trial)], { type: 'text/csv' }), `${file}.csv`)}
       >
         Save the readings
+      </button>
+      <button
+        type="button"
+        className="act-plain"
+        onClick={() => download(new Blob([safeCsv([...trialColumns])], { type: 'text/csv' }), `${file}-columns.csv`)}
+      >
+        What their columns mean
+      </button>
+      <button
+        type="button"
+        className="act-plain"
+        onClick={() =>
+          download(new Blob([writeTrialFile(trialValues(trial))], { type: 'application/json' }), `${file}.json`)
+        }
+      >
+        Save it for somebody to repeat
       </button>
       <button type="button" className="act-plain" onClick={() => window.print()}>
         Print

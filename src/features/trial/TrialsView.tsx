@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { trialStanding } from '@/core/trial/trial';
 import { useTrials } from '@/data/trials';
 import { Empty } from '@/ui/Empty';
+import { TrialFile } from './TrialFile';
 import { StripsPicture } from './StripsPicture';
 import { standingWords } from './standingWords';
 
@@ -48,6 +49,7 @@ export function TrialsView() {
           <div className="mt-5">{layOut}</div>
         </>
       )}
+      <TrialFile trials={trials} />
     </div>
   );
 }

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { EvidenceRecord, Roll } from '@/core/records/records';
 import { formatMinutes } from '@/core/units/duration';
 import type { UnitChoice } from '@/core/units/quantity';
-import { dropEvidence, restoreEvidence } from '@/data/evidence';
+import { dropEvidence, restoreEvidence, useEvidenceNotes } from '@/data/evidence';
 import type { RollDossier } from '@/data/queries';
 import { classes } from '@/ui/classes';
 import { stale } from '@/ui/stale';
@@ -29,6 +29,7 @@ export function EvidenceList({
   const { analysis, form, state, change } = plan;
   const [all, setAll] = useState(false);
   const [taken, setTaken] = useState<EvidenceRecord | null>(null);
+  const notes = useEvidenceNotes((analysis?.listed ?? []).map(({ evidence }) => evidence.id));
   if (analysis === null) return null;
   const { listed, effects, estimate } = analysis;
   const lines = all ? listed : listed.slice(0, SHOWN);
@@ -65,7 +66,7 @@ export function EvidenceList({
               <label htmlFor={`piece-${id}`} className="min-w-0 cursor-pointer">
                 <span className={classes(off && 'text-ink2 line-through')}>{pieceWords(piece)}</span>
                 <span className="block text-[13px] leading-tight text-ink2">
-                  {pieceOrigin(piece, analysis.request, rolls, units)}
+                  {[pieceOrigin(piece, analysis.request, rolls, units), notes.get(id)].filter(Boolean).join(' · ')}
                 </span>
                 {conflicts.map((conflict) => (
                   <span key={conflict.measure} className="mt-1 block border-l-4 border-heat pl-2 text-[14px]">
