@@ -67,7 +67,7 @@ test('from the strip to the print that hangs, with a reload in the dark', async 
   await page.getByLabel('New size, mm').fill('480');
   await page.getByRole('button', { name: /^At that size: 5\d\.\d s$/ }).click();
   await expect(page.getByLabel('On the print, mm')).toHaveValue('480');
-  await page.getByText('How long in the developer').click();
+  await page.getByText('How long in each tray').click();
   await page.getByLabel('Sheets of 8 × 10 so far').fill('8');
   await expect(page.getByTestId('tray-time')).toContainText('6:00');
   await page.getByLabel('First image after').fill('12');
@@ -84,4 +84,35 @@ test('from the strip to the print that hangs, with a reload in the dark', async 
   );
   expect(kept).toHaveLength(1);
   expect(kept[0]).toMatchObject({ rollId: 'past-09', final: true });
+});
+
+test('a contact sheet, a second filter, a lamp that is late, and the baths after the developer', async ({ page }) => {
+  await openDemo(page, '/prints/new?roll=past-09&sheet=contact');
+  await expect(page.getByLabel('What is on it')).toHaveValue('Contact sheet');
+  await page.getByRole('button', { name: 'edge is gone at 11.3 s' }).click();
+  await expect(page.getByTestId('two-tones')).toContainText('11.3 s is the least that turns the clear edge black');
+  await page.getByRole('button', { name: 'Take 11.3 s' }).click();
+  await expect(page.getByLabel('Exposure')).toHaveValue('11.3');
+
+  await page.goto('/prints/new');
+  await page.getByLabel('Then a hard filter').fill('6');
+  await expect(page.getByRole('list', { name: 'What the hands do' })).toContainText('Hard filter in');
+  await page.getByText(/^The lamp/).click();
+  await page.getByLabel('10 of 1 s look like one of').fill('8.2');
+  await expect(page.getByText('The lamp: 0.20 s late, added each time')).toBeVisible();
+  await page.getByRole('button', { name: 'To the lamp' }).click();
+  await expect(page.getByText('Soft filter: the whole paper')).toBeVisible();
+  await expect(page.getByTestId('lamp')).toHaveText(/12\.2/);
+});
+
+test('the baths after the developer follow the paper, and a fixer counts its sheets', async ({ page }) => {
+  await openDemo(page, '/prints/print-dog');
+  await page.getByText('How long in each tray').click();
+  const baths = page.getByRole('list', { name: 'Baths after the developer' });
+  await expect(baths.getByRole('listitem')).toHaveCount(3);
+  await page.getByRole('radio', { name: 'Fibre base' }).click();
+  await page.getByRole('radio', { name: 'Two fixers in turn' }).click();
+  await expect(baths.getByRole('listitem')).toHaveCount(6);
+  await page.getByLabel('Sheets of 8 × 10 through it').fill('40');
+  await expect(page.getByText('It has done its 40 sheets: mix another, or prints brown in years.')).toBeVisible();
 });

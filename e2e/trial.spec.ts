@@ -143,11 +143,13 @@ test('what a trial found counts in the times of its rolls, is named there, and i
     await page.getByRole('button', { name: 'Keep it, and the next' }).click();
     await expect(page.getByRole('heading', { name: code, exact: true })).toHaveCount(0);
   }
+  await page.getByText('Let the estimates learn from its 4 strips').click();
   await page.getByRole('button', { name: 'Let the estimates learn from it' }).click();
   await expect(page.getByText(/^Nothing to learn yet/)).toBeVisible();
   await choose(page, 'All strips came from', 'Shoebox, hill fog');
   await choose(page, /^Coffee/, /·/);
   await page.reload();
+  await page.getByText('Let the estimates learn from its 4 strips').click();
   await page.getByRole('button', { name: 'Let the estimates learn from it' }).click();
   await expect(page.getByText('“Coffee”: give its time, 0.1 to 300 min.')).toBeVisible();
   await page.getByLabel('Time in “Coffee”').fill('12');
@@ -161,7 +163,7 @@ test('what a trial found counts in the times of its rolls, is named there, and i
   await page.goto('/trials');
   await page.getByRole('link', { name: 'Two mugs' }).click();
   await page.getByRole('button', { name: 'Take it back' }).click();
-  await expect(page.getByRole('button', { name: 'Let the estimates learn from it' })).toBeVisible();
+  await expect(page.getByText('Let the estimates learn from its 4 strips')).toBeVisible();
   expect((await recordsOf(page, 'aetas')).evidence).toHaveLength(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText(/^2 strips count among the evidence/)).toBeVisible();

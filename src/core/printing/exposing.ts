@@ -33,16 +33,24 @@ export function stripSteps(patches: readonly StripPatch[]): LampStep[] {
   }));
 }
 
-/** The lamp of a print: the base with what is held back in it, and each area that is burnt in. */
-export function printSteps(plan: readonly PrintStep[]): LampStep[] {
+/**
+ * The lamp of a print: the base with what is held back in it, each area that is burnt in, and the same paper through a hard filter
+ * where there are two.
+ * @param plan what the hands do
+ * @param hardS the exposure through the hard filter, s; null where one filter does
+ */
+export function printSteps(plan: readonly PrintStep[], hardS: number | null = null): LampStep[] {
   const holds = plan.filter(({ kind }) => kind === 'dodge').map(({ where, seconds }) => ({ where, seconds }));
-  return plan
+  const words = hardS === null ? 'The whole paper' : 'Soft filter: the whole paper';
+  const soft = plan
     .filter(({ kind }) => kind !== 'dodge')
     .map(({ kind, where, seconds }) =>
       kind === 'base'
-        ? { words: 'The whole paper', seconds, ...(holds.length > 0 ? { holds } : {}) }
+        ? { words, seconds, ...(holds.length > 0 ? { holds } : {}) }
         : { words: `Burn in: ${where}`, seconds },
     );
+  // Areas are told in stops of the first exposure, so they are burnt in before the filter is changed.
+  return hardS === null ? soft : [...soft, { words: 'Hard filter in: the whole paper', seconds: hardS }];
 }
 
 /** Where a row of exposures stands at an instant. */

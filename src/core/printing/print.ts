@@ -20,6 +20,8 @@ export const printShape = {
   fNumber: within('Aperture', 1, 90),
   /** Base exposure, s. */
   baseS: within('Exposure', 0.1, 3600, 's'),
+  /** The second exposure, with a hard filter, s; missing where one filter does. */
+  hardS: within('Hard filter', 0.1, 3600, 's').optional(),
   /** What it darkens while it dries, % of the exposure; 0 once that was taken off. */
   dryDown: within('Dries darker', 0, 30, '%'),
   areas: z.array(z.strictObject({ where: nameField('Area', 80), stops: within('Stops', -3, 4) })).max(12),
@@ -40,6 +42,7 @@ export const printFormSchema = z.object({
   negativeMm: typed,
   fNumber: typed,
   baseS: typed,
+  hardS: typed.default(''),
   dryDown: typed,
   areas: z.array(z.object({ where: z.string().max(200), stops: typed })).max(12),
   trays: z.string().max(2000),
@@ -56,15 +59,26 @@ export const emptyPrint: PrintForm = {
   negativeMm: 36,
   fNumber: 8,
   baseS: 12,
+  hardS: '',
   dryDown: 0,
   areas: [],
   trays: '',
   note: '',
 };
 
+/** A contact sheet as it first opens: frames as large as they are, on a sheet of 8 × 10 inches. Source: common practice, no source. */
+export const contactPrint: PrintForm = { ...emptyPrint, name: 'Contact sheet', sideMm: 254, negativeMm: 254 };
+
 /** Reads a print; else every problem with its field. Areas that nobody named yet are left out. */
 export function readPrint(form: PrintForm, rollId: string | null, final: boolean): Result<PrintValues> {
   const areas = form.areas.filter(({ where, stops }) => where.trim() !== '' || (stops !== '' && stops !== 0));
-  const read = printSchema.safeParse({ ...form, name: form.name.trim(), areas, rollId, final });
+  const read = printSchema.safeParse({
+    ...form,
+    hardS: form.hardS === '' ? undefined : form.hardS,
+    name: form.name.trim(),
+    areas,
+    rollId,
+    final,
+  });
   return read.success ? success(read.data) : failure(...problemsFromZod(read.error.issues));
 }

@@ -37,6 +37,9 @@ export function ArchivePanel({ dossier: { roll, verdict } }: { dossier: RollDoss
         <Link href={`/rolls/${encodeURIComponent(roll.id)}/sleeve`} className="act-plain">
           The page for its sleeve
         </Link>
+        <Link href={`/prints/new?roll=${encodeURIComponent(roll.id)}&sheet=contact`} className="act-plain">
+          Contact sheet
+        </Link>
         <Link href={`/prints/new?roll=${encodeURIComponent(roll.id)}`} className="act-plain">
           Print from it
         </Link>

@@ -10,6 +10,7 @@ import {
   type Exposing,
   type LampStep,
 } from '@/core/printing/exposing';
+import { withLag } from '@/core/printing/lampLag';
 import { formatNumber } from '@/core/units/quantity';
 import { useDraft } from '@/features/drafts/useDraft';
 import { soundIn, wakeSound } from '@/features/run/tankSound';
@@ -19,8 +20,11 @@ import { setLight, useLight } from '@/ui/light';
 /** How often the clock is drawn, ms. */
 const DRAW_MS = 50;
 
-/** Exposures under way, kept under a key so that a reload in the dark goes on. */
-export function useExposing(key: string): {
+/** Exposures under way, kept under a key so that a reload in the dark goes on; what the lamp loses is made good. */
+export function useExposing(
+  key: string,
+  lagS: number,
+): {
   exposing: Exposing;
   set: (next: Exposing) => void;
   begin: (steps: LampStep[]) => void;
@@ -31,7 +35,7 @@ export function useExposing(key: string): {
     set: (next) => change(next),
     begin: (steps) => {
       wakeSound();
-      change({ steps, at: 0, onSinceMs: null });
+      change({ steps: withLag(steps, lagS), at: 0, onSinceMs: null });
     },
   };
 }

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { Print } from '@/core/records/records';
-import { emptyPrint, printFormSchema, readPrint, type PrintForm } from '@/core/printing/print';
+import { contactPrint, emptyPrint, printFormSchema, readPrint, type PrintForm } from '@/core/printing/print';
 import { printSteps } from '@/core/printing/exposing';
 import { printPlan } from '@/core/printing/printPlan';
 import { keepPrint, printDraftKey, removePrint, usePrint } from '@/data/prints';
@@ -17,6 +17,7 @@ import { Field, describedBy } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { Areas } from './Areas';
 import { Changes } from './Changes';
+import { Lamp, useLamp } from './Lamp';
 import { EnlargerTimer, useExposing } from './EnlargerTimer';
 import { Trays } from './Trays';
 import { TestStripPanel } from './TestStripPanel';
@@ -31,7 +32,8 @@ export function PrintPage({ printId }: { printId: string }) {
 
 /** A print that is begun. */
 export function NewPrint() {
-  return <PrintForms print={null} rollId={useSearchParams().get('roll')} />;
+  const search = useSearchParams();
+  return <PrintForms print={null} rollId={search.get('roll')} contact={search.get('sheet') === 'contact'} />;
 }
 
 function formOf({
@@ -42,22 +44,33 @@ function formOf({
   negativeMm,
   fNumber,
   baseS,
+  hardS,
   dryDown,
   areas,
   trays,
   note,
 }: Print): PrintForm {
-  return { name, paper, grade, sideMm, negativeMm, fNumber, baseS, dryDown, areas, trays, note };
+  return { name, paper, grade, sideMm, negativeMm, fNumber, baseS, hardS: hardS ?? '', dryDown, areas, trays, note };
 }
 
 /** One print: its strip, its exposure with the hands it takes, and what it was made on. */
-function PrintForms({ print, rollId }: { print: Print | null; rollId: string | null }) {
+function PrintForms({
+  print,
+  rollId,
+  contact = false,
+}: {
+  print: Print | null;
+  rollId: string | null;
+  /** Whether all frames are printed at once, as they are. */
+  contact?: boolean;
+}) {
   const router = useRouter();
   const units = useSettings();
-  const key = printDraftKey(print?.id ?? null);
-  const first = print === null ? emptyPrint : formOf(print);
+  const key = contact ? `${printDraftKey(null)}:contact:${rollId ?? ''}` : printDraftKey(print?.id ?? null);
+  const first = print === null ? (contact ? contactPrint : emptyPrint) : formOf(print);
   const { form, change } = useDraft<PrintForm>(key, printFormSchema, (kept) => kept ?? first);
-  const { exposing, set, begin } = useExposing(`${key}:lamp`);
+  const lamp = useLamp();
+  const { exposing, set, begin } = useExposing(`${key}:lamp`, lamp.lagS);
   const [fault, setFault] = useState<string | null>(null);
   const [roll] = useRollNames(rollId === null ? [] : [rollId]);
   const read = form === null ? null : readPrint(form, rollId, print?.final ?? false);
@@ -74,6 +87,7 @@ function PrintForms({ print, rollId }: { print: Print | null; rollId: string | n
   if (form === null) return <p aria-busy="true">Opening the print.</p>;
   // A reload in the dark finds the lamp again.
   const lampOn = exposing.steps.length > 0;
+  const hardS = typeof form.hardS === 'number' && form.hardS > 0 ? form.hardS : null;
   const plan = typeof form.baseS === 'number' && form.baseS > 0 ? printPlan(form.baseS, areasOf(form)) : [];
   const line = (id: 'name' | 'paper' | 'grade' | 'trays', label: string, hint?: string) => (
     <Field id={id} label={label} hint={hint} error={shown[id]}>
@@ -100,7 +114,7 @@ function PrintForms({ print, rollId }: { print: Print | null; rollId: string | n
         />
       )}
       <form className="measure" {...handlers} noValidate inert={lampOn}>
-        <h1>{print === null ? 'A print' : print.name}</h1>
+        <h1>{print === null ? (contact ? 'A contact sheet' : 'A print') : print.name}</h1>
         {roll !== undefined && (
           <p className="text-ink2">
             From <Link href={`/rolls/${encodeURIComponent(roll.id)}`}>{roll.label}</Link>.
@@ -113,16 +127,17 @@ function PrintForms({ print, rollId }: { print: Print | null; rollId: string | n
         </div>
         <TestStripPanel
           printKey={key}
+          contact={contact}
           grade={form.grade}
           onExpose={begin}
           onTake={(baseS, grade) => change({ baseS, ...(grade === null ? {} : { grade }) })}
         />
         <section aria-labelledby="exposure" className="mt-7">
           <h2 id="exposure">The print</h2>
-          <div className="mt-2 grid max-w-[560px] grid-cols-2 gap-4">
+          <div className="mt-2 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-3">
             <Quantity
               id="baseS"
-              label="Exposure"
+              label={form.hardS === '' ? 'Exposure' : 'Soft filter'}
               kind="shutter"
               units={units}
               value={form.baseS}
@@ -137,6 +152,16 @@ function PrintForms({ print, rollId }: { print: Print | null; rollId: string | n
               value={form.fNumber}
               onChange={(fNumber) => change({ fNumber })}
               error={shown.fNumber}
+            />
+            <Quantity
+              id="hardS"
+              label="Then a hard filter"
+              kind="shutter"
+              units={units}
+              optional
+              value={form.hardS}
+              onChange={(hardS) => change({ hardS })}
+              error={shown.hardS}
             />
           </div>
           <Areas form={form} change={change} errors={shown} />
@@ -153,12 +178,19 @@ function PrintForms({ print, rollId }: { print: Print | null; rollId: string | n
                     <span className="num">{formatNumber(step.seconds, 1)} s</span>
                   </li>
                 ))}
+                {hardS !== null && (
+                  <li className="rule-row flex justify-between gap-4">
+                    <span>Hard filter in, the whole paper once more</span>
+                    <span className="num">{formatNumber(hardS, 1)} s</span>
+                  </li>
+                )}
               </ol>
+              <Lamp lamp={lamp} />
               <button
                 type="button"
                 className="act act-primary mt-3 max-sm:w-full"
                 onClick={() => {
-                  begin(printSteps(plan));
+                  begin(printSteps(plan, hardS));
                 }}
               >
                 To the lamp

@@ -37,11 +37,14 @@ const first: StripForm = { fromS: 4, count: 6, step: 'half', light: null, dark: 
 export function TestStripPanel({
   printKey,
   grade,
+  contact,
   onExpose,
   onTake,
 }: {
   printKey: string;
   grade: string;
+  /** A contact sheet: one patch is looked for, the first in which the film’s clear edge is gone. */
+  contact: boolean;
   onExpose: (steps: LampStep[]) => void;
   /** Takes an exposure, and a grade where the strip asks for another. */
   onTake: (baseS: number, grade: string | null) => void;
@@ -109,7 +112,7 @@ export function TestStripPanel({
                 />
                 <span className="num block text-[20px] leading-tight">{formatNumber(totalS, 1)} s</span>
                 <span className="block text-[13px] text-ink2">{at === 0 ? 'all' : `+ ${formatNumber(addedS, 1)}`}</span>
-                {(['light', 'dark'] as const).map((tone) => (
+                {(contact ? (['light'] as const) : (['light', 'dark'] as const)).map((tone) => (
                   <button
                     key={tone}
                     type="button"
@@ -118,7 +121,7 @@ export function TestStripPanel({
                     onClick={() => change({ [tone]: form[tone] === at ? null : at })}
                   >
                     {form[tone] === at ? '✓ ' : ''}
-                    {tone === 'light' ? 'lights right' : 'darks right'}
+                    {contact ? 'edge is gone' : tone === 'light' ? 'lights right' : 'darks right'}
                     <span className="sr-only"> at {formatNumber(totalS, 1)} s</span>
                   </button>
                 ))}
@@ -129,8 +132,9 @@ export function TestStripPanel({
             Expose the strip
           </button>
           <p className="mt-3 max-w-[62ch] text-[14px] text-ink2">
-            Developed and rinsed, look at it in white light: on which patch do the lightest tones just have detail, and
-            on which do the darkest?
+            {contact
+              ? 'Lay a strip of clear film edge on it. Developed and rinsed, look at it in white light: which is the first patch on which the film’s clear edge cannot be told from the bare paper beside it?'
+              : 'Developed and rinsed, look at it in white light: on which patch do the lightest tones just have detail, and on which do the darkest?'}
           </p>
         </>
       )}
@@ -138,10 +142,14 @@ export function TestStripPanel({
         <div className="mt-2 border-l-4 border-chem pl-4" data-testid="two-tones">
           {tones === null ? (
             <p>
-              {formatNumber(lightS, 1)} s for the light tones.{' '}
-              {darkS === undefined
-                ? 'With the dark ones it is known whether the grade fits.'
-                : 'Its grade is not in the table, so the strip cannot say whether it fits.'}
+              {contact
+                ? `${formatNumber(lightS, 1)} s is the least that turns the clear edge black. What is too light or too dark by it tells the exposure of its frame.`
+                : `${formatNumber(lightS, 1)} s for the light tones.`}{' '}
+              {contact
+                ? ''
+                : darkS === undefined
+                  ? 'With the dark ones it is known whether the grade fits.'
+                  : 'Its grade is not in the table, so the strip cannot say whether it fits.'}
             </p>
           ) : (
             <p>

@@ -2,11 +2,13 @@
 
 import * as z from 'zod';
 import { SHEET_M2, factorialS, trayMinutes } from '@/core/printing/printPlan';
+import { fixWays, paperBases, paperFixer, printBaths, type FixWay, type PaperBase } from '@/core/printing/wetPrint';
 import { typed } from '@/core/schema/typed';
 import { formatDuration } from '@/core/units/duration';
 import { useSettings } from '@/data/queries';
 import { useDraft } from '@/features/drafts/useDraft';
 import { Quantity } from '@/ui/Quantity';
+import { Segments } from '@/ui/Segments';
 
 const formSchema = z.object({ freshMin: typed, litres: typed, sheets: typed, imageS: typed, factor: typed });
 type TrayForm = z.infer<typeof formSchema>;
@@ -14,6 +16,94 @@ type TrayForm = z.infer<typeof formSchema>;
 const first: TrayForm = { freshMin: 4.5, litres: 1, sheets: 0, imageS: '', factor: 8 };
 
 const least = (value: number | string, low: number): value is number => typeof value === 'number' && value >= low;
+
+const wetSchema = z.object({
+  base: z.enum(['coated', 'fibre']),
+  way: z.enum(['one', 'two']),
+  aid: z.boolean(),
+  litres: typed,
+  sheets: typed,
+});
+type WetForm = z.infer<typeof wetSchema>;
+const firstWet: WetForm = { base: 'coated', way: 'one', aid: true, litres: 1, sheets: 0 };
+const baseOptions = (Object.keys(paperBases) as PaperBase[]).map((value) => ({ value, name: paperBases[value] }));
+const wayOptions = (Object.keys(fixWays) as FixWay[]).map((value) => ({ value, name: fixWays[value] }));
+
+/** What comes after the developer, by the paper, and how many sheets the fixer still takes. */
+function WetPrint() {
+  const units = useSettings();
+  const { form, change } = useDraft<WetForm>('wet-print', wetSchema, (kept) => kept ?? firstWet);
+  if (form === null) return null;
+  const { base, way, aid, litres, sheets } = form;
+  const fixer = least(litres, 0.1) && least(sheets, 0) ? paperFixer(base, way, litres, sheets) : null;
+  return (
+    <div className="mt-5 max-w-[640px] space-y-3">
+      <h3 className="font-[650]">After the developer</h3>
+      <Segments
+        id="paper-base"
+        label="Paper"
+        value={base}
+        options={baseOptions}
+        onChange={(next) => change({ base: next })}
+      />
+      <Segments
+        id="fix-way"
+        label="Fixed in"
+        value={way}
+        options={wayOptions}
+        onChange={(next) => change({ way: next })}
+      />
+      {base === 'fibre' && (
+        <label className="flex min-h-11 items-center gap-2">
+          <input type="checkbox" checked={aid} onChange={(event) => change({ aid: event.target.checked })} />
+          With a washing aid
+        </label>
+      )}
+      <ol aria-label="Baths after the developer" className="border-b border-hair">
+        {printBaths(base, way, aid).map(({ name, minutes, say }) => (
+          <li key={name} className="rule-row flex items-baseline justify-between gap-4">
+            <span>
+              {name} <span className="block text-[13px] text-ink2">{say}</span>
+            </span>
+            <span className="num text-[19px]">{formatDuration(minutes * 60)}</span>
+          </li>
+        ))}
+      </ol>
+      <div className="grid grid-cols-2 gap-4">
+        <Quantity
+          id="fix-litres"
+          label="Fixer in the tray, l"
+          kind="gradient"
+          units={units}
+          value={litres}
+          onChange={(value) => change({ litres: value })}
+          error={least(litres, 0.1) ? undefined : 'Give 0.1 or more.'}
+        />
+        <Quantity
+          id="fix-sheets"
+          label="Sheets of 8 × 10 through it"
+          kind="gradient"
+          units={units}
+          value={sheets}
+          onChange={(value) => change({ sheets: value })}
+          error={least(sheets, 0) ? undefined : 'Give 0 or more.'}
+        />
+      </div>
+      {fixer !== null && (
+        <p role="status">
+          {fixer.spent
+            ? `It has done its ${fixer.takes} sheets: mix another, or prints brown in years.`
+            : `It takes ${fixer.left} more of ${fixer.takes} (common practice). A drop test on a clear edge goes before any tally.`}
+        </p>
+      )}
+      <p className="text-[14px] text-ink2">
+        To tone, wash first. Selenium and sulfide toners are poisonous or give off gas: outdoors or by an open window,
+        gloves, their own trays, and the label goes before anything here. Flatten fibre prints dry, between clean
+        blotters under books.
+      </p>
+    </div>
+  );
+}
 
 /** How long this sheet stays in the developer: by what was printed in it, or by its first image. */
 export function Trays() {
@@ -40,7 +130,7 @@ export function Trays() {
   );
   return (
     <details className="mt-3 print:hidden">
-      <summary className="act-plain">How long in the developer</summary>
+      <summary className="act-plain">How long in each tray</summary>
       <div className="mt-2 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-3">
         {field('freshMin', 'Fresh, it took', 'minutes', 0.1)}
         {field('litres', 'In the tray, l', 'parts', 0.1)}
@@ -61,6 +151,7 @@ export function Trays() {
           By its first image: <b className="num">{formatDuration(byImage)}</b>
         </p>
       )}
+      <WetPrint />
     </details>
   );
 }

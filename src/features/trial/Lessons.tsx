@@ -48,7 +48,12 @@ export function Lessons({ trial }: { trial: Trial }) {
           no more.
         </p>
       ) : (
-        <LessonsForm trial={trial} count={count} />
+        <details className="mt-1">
+          <summary className="act-plain">
+            Let the estimates learn from its {count} {count === 1 ? 'strip' : 'strips'}
+          </summary>
+          <LessonsForm trial={trial} count={count} />
+        </details>
       )}
     </section>
   );
@@ -116,15 +121,17 @@ function LessonsForm({ trial, count }: { trial: Trial; count: number }) {
             onChange={(brewId) => setLevel(level, { brewId })}
             error={shown[`levels.${level}.brewId`]}
           />
-          <Quantity
-            id={`levels.${level}.timeMin`}
-            label={`Time in “${name}”`}
-            kind="minutes"
-            units={units}
-            value={form.levels[level]?.timeMin ?? ''}
-            onChange={(timeMin) => setLevel(level, { timeMin })}
-            error={shown[`levels.${level}.timeMin`]}
-          />
+          {form.levels[level]?.brewId !== '' && (
+            <Quantity
+              id={`levels.${level}.timeMin`}
+              label={`Time in “${name}”`}
+              kind="minutes"
+              units={units}
+              value={form.levels[level]?.timeMin ?? ''}
+              onChange={(timeMin) => setLevel(level, { timeMin })}
+              error={shown[`levels.${level}.timeMin`]}
+            />
+          )}
         </div>
       ))}
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-t border-hair pt-2">
