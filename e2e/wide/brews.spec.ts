@@ -699,8 +699,23 @@ test('a bottle of concentrate is told with its letters, gives working solutions,
   await page.getByRole('link', { name: 'Open it' }).click();
   await expect(page.getByText(/made from Hut syrup/)).toBeVisible();
 
+  await page.goBack();
+  await page.getByLabel('Film', { exact: true }).fill('larkholm pan 200');
+  await page.getByLabel('Diluted', { exact: true }).fill('strong');
+  await page.getByLabel('Time', { exact: true }).fill('11');
+  await page.getByRole('button', { name: 'Add this time' }).click();
+  await expect(page.getByText('Diluted: give it as 1+31, or its letter.')).toBeVisible();
+  await page.getByLabel('Diluted', { exact: true }).fill('h');
+  await page.getByRole('button', { name: 'Add this time' }).click();
+  await expect(page.getByRole('list', { name: 'Leaflet’s times' })).toContainText('larkholm pan 200 · 1+63 · 20.0 °C');
+
   await addRoll(page);
   await choose(page, 'Developer', /^Hut syrup H 1\+63/);
+  await expect(page.getByTestId('leaflet-offer')).toContainText(
+    'The leaflet of Hut syrup says 11:00 at 20.0 °C for 1+63.',
+  );
+  await page.getByRole('button', { name: 'Count with it' }).click();
+  await expect(page.getByRole('textbox', { name: 'Time', exact: true })).toHaveValue('11');
   await expect(page.locator('#developer')).toContainText('Hut syrup H 1+63');
   await page.getByRole('button', { name: USE_TIME }).click();
   await page.getByRole('button', { name: 'I’ve mixed this recipe' }).click();

@@ -1,4 +1,5 @@
 import { bottleFor, fromBottle } from '@/core/brewing/bottle';
+import type { LeafletTime } from '@/core/brewing/leaflet';
 import { amountOf } from '@/core/brewing/part';
 import type { DeveloperFamilyId } from '@/core/chemistry/developerFamilies';
 import type { Batch } from '@/core/brewing/batch';
@@ -294,6 +295,15 @@ export function openBottle(brewId: string): Promise<void> {
     if (brew?.bottle === undefined) throw new Refusal('This bottle was taken away meanwhile.');
     const mixedMs = Date.now();
     await writer.put('brews', { ...brew, bottle: { ...brew.bottle, opened: true }, mixedMs, updatedMs: mixedMs });
+  });
+}
+
+/** Keeps the times of a bottle's leaflet. */
+export function keepLeafletTimes(brewId: string, times: LeafletTime[]): Promise<void> {
+  return act(`brew:${brewId}`, async (writer) => {
+    const brew = await writer.db.brews.get(brewId);
+    if (brew?.bottle === undefined) throw new Refusal('This bottle was taken away meanwhile.');
+    await writer.put('brews', { ...brew, bottle: { ...brew.bottle, times }, updatedMs: Date.now() });
   });
 }
 

@@ -4,6 +4,7 @@ import type { Parts } from '../chemistry/dilution';
 import { partsSchema } from '../chemistry/partsSchema';
 import { limited, nameField, text } from '../schema/fields';
 import type { Developer } from './composition';
+import { leafletTimeSchema, MOST_LEAFLET_TIMES } from './leaflet';
 import type { RecipeUse } from './recipe';
 
 /** What a bottle can hold that is not poured into a tank as it is. */
@@ -30,6 +31,8 @@ export const bottleSchema = z.strictObject({
   holdsMl: limited('jugVolumeMl', 'The bottle holds').nullable(),
   place: text('Where it stands', 120),
   dilutions: z.array(z.strictObject({ letter: letterField, parts: partsSchema })).max(MOST_DILUTIONS),
+  /** Times that its leaflet gives; missing where none were typed. */
+  times: z.array(leafletTimeSchema).max(MOST_LEAFLET_TIMES).optional(),
 });
 export type Bottle = z.infer<typeof bottleSchema>;
 

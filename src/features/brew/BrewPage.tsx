@@ -17,6 +17,7 @@ import { useTitle } from '@/ui/useTitle';
 import { classes } from '@/ui/classes';
 import { ChangeJug } from './ChangeJug';
 import { FromBottle } from './FromBottle';
+import { LeafletTimes } from './LeafletTimes';
 import { Scraps } from './Scraps';
 import { Label } from './Label';
 import { MadeTable } from './MadeTable';
@@ -74,6 +75,7 @@ function Jug({ brew }: { brew: Brew }) {
               </p>
             )}
             <FromBottle brew={brew} />
+            <LeafletTimes brew={brew} />
             <ChangeJug brew={brew} />
             {brew.bottle === undefined && <JugPast brew={brew} />}
             {brew.use === 'fixer' && brew.bottle === undefined && <Scraps brew={brew} />}

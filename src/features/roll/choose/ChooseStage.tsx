@@ -69,7 +69,7 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
       </div>
       <div className="min-w-0 lg:row-span-2">
         <SameAs plan={plan} dossier={dossier} />
-        <PlanFields plan={plan} jugs={jugs} units={units} />
+        <PlanFields plan={plan} jugs={jugs} film={dossier.stock.name} units={units} />
       </div>
       {form.developerKind !== 'other' && (
         <div className="min-w-0">

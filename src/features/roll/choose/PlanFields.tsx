@@ -12,6 +12,7 @@ import { BrewFields } from './BrewFields';
 import { ConcentrateFields } from './ConcentrateFields';
 import { DeveloperChoice } from './DeveloperChoice';
 import { KnownTimeFields } from './KnownTimeFields';
+import { LeafletOffer } from './LeafletOffer';
 import { MovementChoice, OwnMovement } from './MovementChoice';
 
 const purposeOptions = purposeIds.map((value) => ({
@@ -26,7 +27,7 @@ interface PartProps {
 }
 
 /** What people set, in the order in which they decide it. Each field moves the time beside it. */
-export function PlanFields({ plan, jugs, units }: PartProps & { jugs: readonly Brew[] }) {
+export function PlanFields({ plan, jugs, film, units }: PartProps & { jugs: readonly Brew[]; film: string }) {
   const { form, change, errors } = plan;
   const kind = form.developerKind;
   return (
@@ -68,6 +69,7 @@ export function PlanFields({ plan, jugs, units }: PartProps & { jugs: readonly B
       )}
       {kind !== 'other' && (
         <Row label="Known time">
+          <LeafletOffer plan={plan} jugs={jugs} film={film} units={units} />
           <KnownTimeFields plan={plan} units={units} />
         </Row>
       )}
