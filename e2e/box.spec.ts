@@ -69,6 +69,11 @@ test('a box is named, filled, emptied and taken apart, and undo brings it back',
   await expect(rolls).toHaveCount(2);
   await page.reload();
   await expect(name).toHaveValue('Mast tin, 1988');
+  await page.getByText('They are cut from a reel').click();
+  await page.getByLabel('The reel had, m').fill('30,5');
+  await expect(page.getByTestId('reel-left')).toHaveText(/^About \d+\.\d m left: \d+ more of 36\.$/);
+  await page.reload();
+  await expect(page.getByLabel('The reel had, m')).toHaveValue('30.5');
   await page.getByRole('button', { name: 'Take the box apart, and keep its rolls' }).click();
   await expect(page.getByRole('link', { name: 'Mast tin, 1988' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();

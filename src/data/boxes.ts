@@ -33,7 +33,7 @@ export function newBox(rollId: string, name: string): Promise<string> {
 }
 
 /** Stores what is said of a box. */
-export function changeBox(boxId: string, part: Partial<Pick<Box, 'name' | 'note'>>): Promise<void> {
+export function changeBox(boxId: string, part: Partial<Pick<Box, 'name' | 'note' | 'reelM'>>): Promise<void> {
   return act(`box:${boxId}`, (writer) => writer.change('boxes', boxId, { ...part, updatedMs: Date.now() }));
 }
 

@@ -1,4 +1,4 @@
-import type { SubstanceTrait } from '../chemistry/substances';
+import { substanceOf, type SubstanceId, type SubstanceTrait } from '../chemistry/substances';
 import { traitsOf } from './mixCautions';
 import { biohazardIn } from './animalMatter';
 import type { BrewPart } from './part';
@@ -14,6 +14,18 @@ const sentences: readonly (readonly [SubstanceTrait, string])[] = [
   ['bought', 'See the safety sheet of what it was mixed from.'],
   ['unknown', 'Holds something whose hazards are not known here.'],
 ];
+
+/**
+ * The hazards of one substance by itself, in plain words.
+ * @returns sentences; empty for food in kitchen amounts. Source: common practice and from memory; its own safety sheet goes before it
+ */
+export function substanceHazards(substanceId: SubstanceId): string[] {
+  const traits = new Set<SubstanceTrait>(substanceOf(substanceId).traits);
+  return [
+    ...sentences.flatMap(([trait, sentence]) => (traits.has(trait) ? [sentence] : [])),
+    ...(traits.has('powder') ? ['Its dust is not to be breathed.'] : []),
+  ];
+}
 
 /** pH from which a jug is called alkaline. Source: our choice, cautious. */
 const ALKALINE_FROM_PH = 8.5;

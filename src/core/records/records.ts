@@ -62,6 +62,8 @@ export const boxSchema = z.strictObject({
   ...stamps,
   name: nameField('Name of the box'),
   note: text('Note', 5000),
+  /** Length of the reel that its rolls are cut from, m; missing where they came as rolls. */
+  reelM: within('Reel', 0.5, 610, 'm').optional(),
 });
 
 /** How the film was exposed. */

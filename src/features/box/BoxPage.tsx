@@ -4,7 +4,9 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import type { FirstOfBox } from '@/core/plan/firstOfBox';
+import { bulkReel } from '@/core/films/bulkReel';
 import { formatMinutes } from '@/core/units/duration';
+import { formatNumber } from '@/core/units/quantity';
 import type { Box } from '@/core/records/records';
 import { addToBox, changeBox, putInBox, removeBox, useBox } from '@/data/boxes';
 import { useBrews, useSettings, type Bench, type RollDossier } from '@/data/queries';
@@ -95,6 +97,7 @@ function BoxView({ box, dossiers }: { box: Box; dossiers: RollDossier[] }) {
         })}
       </ul>
       <MoreRolls box={box} like={dossiers.at(-1)} />
+      <Reel box={box} dossiers={dossiers} />
       <button
         type="button"
         className="act-plain mt-4 min-h-11 text-danger"
@@ -165,6 +168,52 @@ function MoreRolls({ box, like }: { box: Box; like: RollDossier | undefined }) {
     </form>
   );
 }
+
+/** The reel that rolls of the box are cut from, and what is left on it. */
+function Reel({ box, dossiers }: { box: Box; dossiers: readonly RollDossier[] }) {
+  const units = useSettings();
+  const [typed, setTyped] = useState<number | string>(box.reelM ?? '');
+  const sound = typeof typed === 'number' && typed >= SHORTEST_REEL_M && typed <= LONGEST_REEL_M;
+  const reel = sound
+    ? bulkReel(
+        typed,
+        dossiers.map(({ roll }) => roll.formatId),
+      )
+    : null;
+  return (
+    <details className="mt-4" open={box.reelM !== undefined}>
+      <summary className="act-plain w-fit">They are cut from a reel</summary>
+      <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
+        <div className="w-40">
+          <Quantity
+            id="reelM"
+            label="The reel had, m"
+            kind="gradient"
+            units={units}
+            optional
+            value={typed}
+            onChange={(next) => {
+              setTyped(next);
+              if (next === '') void changeBox(box.id, { reelM: undefined });
+              else if (typeof next === 'number' && next >= SHORTEST_REEL_M && next <= LONGEST_REEL_M)
+                void changeBox(box.id, { reelM: next });
+            }}
+            error={typed === '' || sound ? undefined : `Give ${SHORTEST_REEL_M} to ${LONGEST_REEL_M} m.`}
+          />
+        </div>
+        {reel !== null && (
+          <p className="pb-2" data-testid="reel-left">
+            About {formatNumber(reel.leftM, 1)} m left: {reel.more} more of 36.
+          </p>
+        )}
+      </div>
+    </details>
+  );
+}
+
+/** Lengths of reels that are taken, m. Source: our choice; 610 m is the longest that is made. */
+const SHORTEST_REEL_M = 0.5;
+const LONGEST_REEL_M = 610;
 
 /** Which roll goes first; null while it is not known, and where there is nothing to choose. */
 function useFirst(bench: Bench | undefined, nowMs: number): FirstOfBox | null {

@@ -5,6 +5,7 @@ import { substanceIds, substanceOf } from '@/core/chemistry/substances';
 import { stockFamilies, stockFamilyIds } from '@/core/films/stockFamilies';
 import { agitationSchoolIds, agitationSchools } from '@/core/schedule/agitationSchools';
 import { formatNumber } from '@/core/units/quantity';
+import { substanceHazards } from '@/core/brewing/labelHazards';
 import { DataTable } from './DataTable';
 
 /** What the numbers are built from. The method in full stands beside it. */
@@ -59,6 +60,15 @@ export function Tables() {
             number(teaspoon?.massG ?? null, 1),
           ];
         })}
+      />
+      <DataTable
+        title="Hazards of the ingredients"
+        note="By itself, in plain words: common practice and from memory. The safety sheet of what you bought goes before it, and so do the rules where you live."
+        head={['Ingredient', 'What to mind']}
+        rows={substanceIds.map((id) => [
+          substanceOf(id).name,
+          substanceHazards(id).join(' ') || 'Food, in kitchen amounts.',
+        ])}
       />
       <DataTable
         title="Developer classes"
