@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { PNG } from 'pngjs';
 import { openDemo, recordsOf } from './bench';
 
 test('a roll is cut, put into its binder, and found by somebody’s name and by its place', async ({ page }) => {
@@ -43,4 +44,33 @@ test('a roll is cut, put into its binder, and found by somebody’s name and by 
     await page.getByRole('searchbox').fill(words);
     await expect(page.getByRole('status').filter({ hasText: /^1 of \d+$/ })).toBeVisible();
   }
+});
+
+test('a picture stands in its frame, with how it was scanned, and is taken away and put back', async ({ page }) => {
+  await openDemo(page, '/rolls/past-04');
+  const frame = page.getByRole('button', { name: /^Frame 3\b/ });
+  await frame.click();
+  const png = new PNG({ width: 300, height: 200 });
+  png.data.fill(160);
+  await page
+    .getByLabel('Picture of frame 3')
+    .setInputFiles({ name: 'third.png', mimeType: 'image/png', buffer: PNG.sync.write(png) });
+  await expect(frame.locator('img')).toBeVisible();
+  await page.getByLabel('Scanned').fill('flatbed, 3200 dpi');
+  await expect
+    .poll(async () => {
+      const { photos = [] } = await recordsOf(page, 'aetas-demo');
+      return (photos as { frame?: number; scanned?: string }[])
+        .filter((photo) => photo.frame === 3)
+        .map(({ scanned }) => scanned);
+    })
+    .toEqual(['flatbed, 3200 dpi']);
+  await page
+    .getByLabel('Picture of frame 3')
+    .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no') });
+  await expect(page.getByRole('alert').filter({ hasText: 'no.png' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take it away' }).click();
+  await expect(frame.locator('img')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Put third.png back' }).click();
+  await expect(frame.locator('img')).toBeVisible();
 });

@@ -34,6 +34,9 @@ function expectSameEnd(a: ClockReading, b: ClockReading): void {
 
 test('a found roll goes from tin to log entry, and a reload in mid-development loses nothing', async ({ page }) => {
   test.setTimeout(240_000);
+  // Nothing is sent anywhere: every request of the whole way goes to the page's own origin.
+  const asked = new Set<string>();
+  page.on('request', (request) => asked.add(new URL(request.url()).origin));
   await page.clock.install({ time: MORNING });
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'How long in this?' })).toBeAttached();
@@ -162,6 +165,7 @@ test('a found roll goes from tin to log entry, and a reload in mid-development l
   await expect(line).toContainText('two minutes more next time');
   const { runs } = await recordsOf(page, 'aetas');
   expect(runs).toHaveLength(1);
+  expect([...asked].filter((origin) => origin !== 'null')).toEqual([new URL(page.url()).origin]);
 });
 
 test('a concentrate by dilution, an unexposed roll, and jugs that wear', async ({ page }) => {

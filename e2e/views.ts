@@ -2,6 +2,9 @@
 export const shelfViews = [
   '/boxes/box-brick',
   '/brews/standing',
+  '/along',
+  '/given',
+  '/rolls/portraits/along',
   '/brews/waste',
   '/trials',
   '/trials/new',

@@ -5,9 +5,15 @@ import { database } from './database';
 /** Keeps a reduced photograph with its roll. */
 export async function keepPhoto(
   rollId: string,
-  photo: Pick<Photo, 'name' | 'widthPx' | 'heightPx' | 'jpeg'>,
+  photo: Pick<Photo, 'name' | 'widthPx' | 'heightPx' | 'jpeg' | 'frame'>,
 ): Promise<void> {
   await act(`photo:${rollId}`, (writer) => writer.put('photos', { ...newStamps(), rollId, ...photo }));
+}
+
+/** Stores how a picture was scanned. */
+export async function tellScan(photoId: string, scanned: string): Promise<void> {
+  const updatedMs = Date.now();
+  await act(`photo:${photoId}:scan`, (writer) => writer.change('photos', photoId, { scanned, updatedMs }));
 }
 
 /** Takes a photograph away; returns it, so that the page can put it back. */

@@ -272,6 +272,20 @@ export function usePhotos(rollId: string): Photo[] | undefined {
   return useLiveQuery(() => database().photos.where({ rollId }).sortBy('createdMs'), [rollId]);
 }
 
+const NO_PICTURES: ReadonlyMap<number, Photo> = new Map();
+
+/** Pictures of a roll's frames, by their number; of two of one frame the later. */
+export function useFramePictures(rollId: string): ReadonlyMap<number, Photo> {
+  const photos = usePhotos(rollId);
+  return useMemo(
+    () =>
+      photos === undefined
+        ? NO_PICTURES
+        : new Map(photos.flatMap((photo) => (photo.frame === undefined ? [] : [[photo.frame, photo] as const]))),
+    [photos],
+  );
+}
+
 /** Lines of a list as they come: the first ones at once, the rest in the background. */
 export interface Lines<Line> {
   lines: readonly Line[];

@@ -5,7 +5,7 @@ import { typed } from '../schema/typed';
 import { within } from '../schema/within';
 
 /** Most frames that a roll has. Source: our choice: a long 135 of half frames. */
-const MOST_FRAMES = 80;
+export const MOST_FRAMES = 80;
 
 const frames = within('Frames', 1, MOST_FRAMES).int('Frames: give a whole number.');
 const perStrip = within('Frames on a strip', 1, 12).int('Frames on a strip: give a whole number.');

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { chartSourceIds } from '../estimate/chartSources';
-import { archiveSchema } from '../archive/archive';
+import { archiveSchema, MOST_FRAMES } from '../archive/archive';
 import { batchSchema } from '../brewing/batch';
 import { mixEventSchema } from '../brewing/mixRun';
 import { jugChangeSchema } from '../brewing/changeJug';
@@ -275,6 +275,10 @@ export const photoSchema = z.strictObject({
   ...stamps,
   rollId: id,
   name: text('Name of the photograph', 200),
+  /** The frame that it shows, from 1; missing for one of the box, the edge or the whole roll. */
+  frame: z.number().int().min(1).max(MOST_FRAMES).optional(),
+  /** How it was scanned; missing where nobody said. */
+  scanned: text('How it was scanned', 200).optional(),
   widthPx: z.number().int().positive().max(PHOTO_EDGE_PX),
   heightPx: z.number().int().positive().max(PHOTO_EDGE_PX),
   jpeg: z

@@ -4,11 +4,12 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { emptyArchive, readArchive, withWords, wordsOf } from '@/core/archive/archive';
 import { imageOf } from '@/core/outcome/grades';
-import { useSettings, type RollDossier } from '@/data/queries';
+import { useFramePictures, useSettings, type RollDossier } from '@/data/queries';
 import { archivePart } from '@/data/typedParts';
 import { useTypedPart } from '@/features/drafts/useTypedPart';
 import { describedBy, Field } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
+import { FramePicture } from './FramePicture';
 import { Sleeve } from './Sleeve';
 
 /** Where a roll that has pictures is kept: what it was cut into, and what is on its frames. */
@@ -16,6 +17,7 @@ export function ArchivePanel({ dossier: { roll, verdict } }: { dossier: RollDoss
   const units = useSettings();
   const { form, change, errors } = useTypedPart(archivePart, roll.id, roll.archive ?? emptyArchive);
   const [chosen, setChosen] = useState<number | null>(null);
+  const pictures = useFramePictures(roll.id);
   if (verdict === undefined || imageOf(verdict.defects) !== 'there') return null;
   const read = readArchive(form);
   const number = (id: 'frames' | 'perStrip' | 'cameOut', label: string) => (
@@ -88,7 +90,10 @@ export function ArchivePanel({ dossier: { roll, verdict } }: { dossier: RollDoss
               />
             </div>
           )}
-          <Sleeve archive={read.value} chosen={chosen} onChoose={setChosen} />
+          {chosen !== null && chosen <= read.value.frames && (
+            <FramePicture key={`picture-${chosen}`} rollId={roll.id} frame={chosen} photo={pictures.get(chosen)} />
+          )}
+          <Sleeve archive={read.value} chosen={chosen} onChoose={setChosen} pictures={pictures} />
         </div>
       )}
     </section>

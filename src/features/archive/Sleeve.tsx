@@ -1,5 +1,7 @@
 import { stripsOf, wordsOf, type Archive } from '@/core/archive/archive';
+import type { Photo } from '@/core/records/records';
 import { classes } from '@/ui/classes';
+import { useObjectUrl } from '@/ui/useObjectUrl';
 
 interface SleeveProps {
   archive: Pick<Archive, 'frames' | 'perStrip' | 'words'>;
@@ -7,10 +9,12 @@ interface SleeveProps {
   chosen: number | null;
   /** Chooses a frame; left out where the page is only looked at. */
   onChoose?: (frame: number) => void;
+  /** Pictures by their frame. */
+  pictures?: ReadonlyMap<number, Photo>;
 }
 
 /** A sleeve page as it lies in the binder: strips, one under the other, with the numbers of their frames. */
-export function Sleeve({ archive, chosen, onChoose }: SleeveProps) {
+export function Sleeve({ archive, chosen, onChoose, pictures }: SleeveProps) {
   return (
     <ol aria-label="Strips" className="space-y-1.5">
       {stripsOf(archive.frames, archive.perStrip).map((strip) => (
@@ -27,6 +31,7 @@ export function Sleeve({ archive, chosen, onChoose }: SleeveProps) {
                   <span className="sr-only">Frame </span>
                   {frame}
                 </span>
+                <FrameThumb photo={pictures?.get(frame)} />
                 <span className="w-full truncate text-[12px] leading-tight text-ink2">{words}</span>
               </>
             );
@@ -50,4 +55,15 @@ export function Sleeve({ archive, chosen, onChoose }: SleeveProps) {
       ))}
     </ol>
   );
+}
+
+/** The picture of a frame, small; nothing where there is none. */
+function FrameThumb({ photo }: { photo: Photo | undefined }) {
+  return photo === undefined ? null : <Thumb photo={photo} />;
+}
+
+function Thumb({ photo }: { photo: Photo }) {
+  const url = useObjectUrl(photo.jpeg);
+  // Kept in the browser's own records: there is nothing for an image server to do.
+  return <img src={url ?? undefined} alt="" decoding="async" className="my-0.5 aspect-[3/2] w-full object-cover" />;
 }

@@ -3,7 +3,7 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
 import { emptyArchive, readArchive, sleeveCode } from '@/core/archive/archive';
-import { useDossier } from '@/data/queries';
+import { useDossier, useFramePictures } from '@/data/queries';
 import { NotHere } from '@/features/shell/NotHere';
 import { QrCode } from '@/ui/QrCode';
 import { Sleeve } from './Sleeve';
@@ -11,6 +11,7 @@ import { Sleeve } from './Sleeve';
 /** One page to lie with the sleeves: what the roll is, its frames as they were cut, and their words. */
 export function SleevePage({ rollId }: { rollId: string }) {
   const dossier = useDossier(rollId);
+  const pictures = useFramePictures(rollId);
   if (dossier === undefined) return <p aria-busy="true">Opening the page.</p>;
   if (dossier === null) return <NotHere table="rolls" id={rollId} what="This roll" />;
   const { roll, stock, run } = dossier;
@@ -43,7 +44,7 @@ export function SleevePage({ rollId }: { rollId: string }) {
           .filter((part) => part !== null)
           .join(' · ')}
       </p>
-      <Sleeve archive={archive} chosen={null} />
+      <Sleeve archive={archive} chosen={null} pictures={pictures} />
       {archive.words.length > 0 && (
         <ol aria-label="Words on the frames" className="mt-5">
           {archive.words.map(({ frame, words }) => (

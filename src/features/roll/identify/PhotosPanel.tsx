@@ -34,7 +34,8 @@ function Picture({ photo }: { photo: Photo }) {
 
 /** Photographs of the roll and its box, kept with it. */
 export function PhotosPanel({ rollId }: { rollId: string }) {
-  const photos = usePhotos(rollId) ?? [];
+  // Pictures of frames stand with their sleeve.
+  const photos = (usePhotos(rollId) ?? []).filter(({ frame }) => frame === undefined);
   const file = useRef<HTMLInputElement>(null);
   const [faults, setFaults] = useState<string[]>([]);
   const [busy, setBusy] = useState(false);
