@@ -195,3 +195,49 @@ export function WashChanges() {
     </svg>
   );
 }
+
+/** Bottles of one developer: full, half full, and filled up with glass beads; what stands over it is air. */
+export function BottleAir() {
+  const bottles = [
+    { x: 20, level: 0.95, beads: false, words: 'full: 6 months' },
+    { x: 130, level: 0.5, beads: false, words: 'half: 3 months' },
+    { x: 240, level: 0.95, beads: true, words: 'half, with beads' },
+  ];
+  return (
+    <svg
+      role="img"
+      aria-label="Three bottles of one developer: full it keeps six months, half full three, and half full with glass beads as long as a full one."
+      viewBox="0 0 340 180"
+      className="w-full max-w-[520px]"
+    >
+      {bottles.map(({ x, level, beads, words }) => {
+        const top = 146 - 96 * level;
+        return (
+          <g key={x}>
+            <path d={`M${x + 2} ${top}H${x + 68}V146H${x + 2}Z`} fill="var(--brew)" opacity="0.75" />
+            {beads &&
+              Array.from({ length: 28 }, (_, index) => (
+                <circle
+                  key={index}
+                  cx={x + 9 + (index % 7) * 8.7}
+                  cy={139 - Math.floor(index / 7) * 9}
+                  r="4"
+                  fill="var(--ground)"
+                  stroke="var(--edge)"
+                />
+              ))}
+            <path
+              d={`M${x + 24} 14H${x + 46}V34C${x + 62} 40 ${x + 70} 48 ${x + 70} 60V148H${x}V60C${x} 48 ${x + 8} 40 ${x + 24} 34Z`}
+              fill="none"
+              stroke="var(--ink)"
+              strokeWidth="2"
+            />
+            <text x={x + 35} y="168" textAnchor="middle" fontSize="12" fill="var(--ink2)">
+              {words}
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

@@ -7,6 +7,7 @@ import { WasteBottlePicture } from '@/features/waste/WasteBottlePicture';
 import { BenchDrawing } from '@/features/dark/BenchDrawing';
 import { ReelDrawing } from '@/features/dark/ReelDrawing';
 import {
+  BottleAir,
   BucketDrift,
   FogRow,
   SodaGrains,
@@ -179,6 +180,19 @@ export const subjects: readonly Subject[] = [
       'Each roll gives one strip to each brew. Rolls differ more than brews do, and so they cancel.',
       'Read the strips without knowing what they had. Aetas gives them codes, and an order by lot.',
       'Two strips that look different may differ by chance. The range says how large the difference may be; “not told” is an honest answer, and one more strip of each narrows it.',
+    ],
+  },
+  {
+    id: 'bottles',
+    title: 'How long a bottle keeps',
+    answers: 'What air does to a developer, and how to find out whether it still works.',
+    also: 'bottle concentrate stock powder keep expiry air old smell brown dead developer fixer',
+    drawing: <BottleAir />,
+    words: [
+      'Air ends a developer, and half a bottle of it ends it in half the time. Move what is left into a smaller bottle, or fill it up with glass beads.',
+      'A snip of leader in a drop of it, in room light, tells more than any date: it must go black in a few minutes.',
+      'Some developers brown and work on for years; ascorbate ones stay clear and die from one week to the next.',
+      'A fixer is tested by a scrap of film: the first clearing time counts, and at twice that it is done. A smell of sulphur ends it at once.',
     ],
   },
   {

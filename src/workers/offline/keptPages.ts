@@ -16,6 +16,7 @@ export const plainPages = [
   '/handbook',
   '/handbook/method',
   '/handbook/tables',
+  '/handbook/bottles',
   '/handbook/dark',
   '/handbook/fog',
   '/handbook/prints',
