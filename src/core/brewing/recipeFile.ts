@@ -19,16 +19,18 @@ const fileSchema = z.object({
     .max(500, 'There are more than 500 recipes in this file.'),
 });
 
+/** A recipe as it is given to others: without the stamps of the bench that it is from. */
+export function plainRecipe({ name, use, lines, note, makesMl }: Recipe): Recipe {
+  return { ...{ name, use, lines, note }, ...(makesMl === undefined ? {} : { makesMl }) };
+}
+
 /**
  * Writes recipes as a file that people and programs can read.
  * @param recipes the recipes
  * @returns JSON text
  */
 export function writeRecipes(recipes: readonly Recipe[]): string {
-  const plain = recipes.map(({ name, use, lines, note, makesMl }) => ({
-    ...{ name, use, lines, note },
-    ...(makesMl === undefined ? {} : { makesMl }),
-  }));
+  const plain = recipes.map(plainRecipe);
   return `${JSON.stringify({ format: RECIPE_FORMAT, version: RECIPE_VERSION, recipes: plain }, null, 2)}\n`;
 }
 

@@ -4,9 +4,8 @@ import { format } from 'date-fns';
 import Link from 'next/link';
 import { useState } from 'react';
 import { formulary, formularyIds, type FormularyId } from '@/core/brewing/formulary';
-import { lineName, recipeUseIds, recipeUses, type Recipe } from '@/core/brewing/recipe';
-import { shortName } from '@/core/chemistry/substances';
-import { readRecipes, writeRecipes } from '@/core/brewing/recipeFile';
+import { recipeUseIds, recipeUses } from '@/core/brewing/recipe';
+import { plainRecipe, readRecipes, writeRecipes } from '@/core/brewing/recipeFile';
 import { mixProgress } from '@/core/brewing/mixRun';
 import { mixSteps } from '@/core/brewing/mixSteps';
 import type { Mix, RecipeRecord } from '@/core/records/records';
@@ -17,6 +16,8 @@ import { download } from '@/ui/download';
 import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
 import { useNow } from '@/ui/useNow';
+import { GiveButton } from '@/features/offline/GiveButton';
+import { recipeContents } from '@/features/words/recipeContents';
 import { JugLine } from './JugLine';
 import { ShoppingList } from './ShoppingList';
 import { JugsPicture } from '@/ui/emptyPictures';
@@ -93,19 +94,6 @@ export function BrewsView() {
   );
 }
 
-/** What a recipe is made of, in a line. */
-function contents({ lines }: Recipe): string {
-  if (lines.length === 0) return 'water';
-  return lines
-    .map((line) => {
-      const name = lineName(line);
-      if (line.kind === 'concentrate') return `${name} ${line.parts.concentrate}+${line.parts.water}`;
-      if (line.kind === 'packet') return name;
-      return `${line.kind === 'substance' ? shortName(line.substanceId) : name} ${Number(line.perL.toFixed(1))}`;
-    })
-    .join(' · ');
-}
-
 function FormularyLine({ id }: { id: FormularyId }) {
   const recipe = formulary[id];
   return (
@@ -115,7 +103,7 @@ function FormularyLine({ id }: { id: FormularyId }) {
           {recipe.name}
         </Link>
         <p className="text-[13px] text-ink2">
-          {contents(recipe)}{' '}
+          {recipeContents(recipe)}{' '}
           <span className="whitespace-nowrap">
             ({recipe.source === 'practice' ? 'common practice' : 'our estimate'})
           </span>
@@ -197,7 +185,7 @@ function OwnRecipes({ recipes }: { recipes: readonly RecipeRecord[] }) {
               >
                 {recipe.name}
               </Link>
-              <p className="text-[13px] text-ink2">{contents(recipe)}</p>
+              <p className="text-[13px] text-ink2">{recipeContents(recipe)}</p>
             </div>
             <span className="flex gap-4">
               <button
@@ -207,6 +195,11 @@ function OwnRecipes({ recipes }: { recipes: readonly RecipeRecord[] }) {
               >
                 Duplicate<span className="sr-only"> {recipe.name}</span>
               </button>
+              <GiveButton
+                name={recipe.name}
+                className="act-plain text-[13px] text-ink2"
+                gift={{ kind: 'recipe', recipe: plainRecipe(recipe) }}
+              />
               <button
                 type="button"
                 className="act-plain text-[13px] text-ink2"

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { useOpenRollLines } from '@/data/queries';
+import { GiftPage, useGift } from './GiftPage';
 import { useGivenFile } from './useGivenFile';
 
 /** Rolls that are offered for a picture: those in hand, the latest first. */
@@ -9,6 +10,11 @@ const MOST_ROLLS = 40;
 
 /** What another program gave to Aetas, and what it can be for. */
 export function GivenPage() {
+  const gift = useGift();
+  return gift === null ? <GivenFile /> : <GiftPage given={gift} />;
+}
+
+function GivenFile() {
   const { file, drop } = useGivenFile();
   if (file === undefined) return <p aria-busy="true">Looking for the file.</p>;
   if (file === null)

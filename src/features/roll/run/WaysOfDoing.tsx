@@ -6,6 +6,7 @@ import { bathFormOf, bathFormsOf, freeKey, type BathForm } from '@/core/schedule
 import type { Bath, PourIn } from '@/core/schedule/baths';
 import { ownNote } from '@/core/schedule/wetSteps';
 import { keepBaths, removeHabit, useHabits } from '@/data/habits';
+import { GiveButton } from '@/features/offline/GiveButton';
 import { useDraftText } from '@/features/drafts/useDraft';
 import { Choice } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
@@ -94,6 +95,11 @@ export function WaysOfDoing({ forms, baths, pourIn, onChange, onPourIn }: WaysPr
                   Make it the default
                 </button>
               )}
+              <GiveButton
+                name={habit.name}
+                className="act-plain text-[14px]"
+                gift={{ kind: 'baths', name: habit.name, baths: habit.baths, pourIn: habit.pourIn }}
+              />
               <button type="button" className="act-plain text-[14px]" onClick={() => void removeHabit(habit)}>
                 Delete
               </button>

@@ -1,0 +1,53 @@
+import { expect, test } from '@playwright/test';
+import { openDemo, recordsOf } from '../bench';
+
+test('a recipe is given as an address and a code, looked at over there, and kept on a word', async ({
+  page,
+  browser,
+}) => {
+  await page.goto('/brews');
+  await page.getByRole('button', { name: 'Duplicate Coffee, standard' }).click();
+  await page.getByRole('button', { name: 'Give Coffee, standard, mine' }).click();
+  await expect(page.getByRole('img', { name: '“Coffee, standard, mine” as a code to scan' })).toBeVisible();
+  const address = await page.getByLabel('Address').inputValue();
+  expect(new URL(address).pathname).toBe('/given');
+
+  const other = await browser.newContext({ serviceWorkers: 'block' });
+  try {
+    const there = await other.newPage();
+    await there.goto(address);
+    await expect(there.getByRole('heading', { level: 1, name: 'Coffee, standard, mine' })).toBeVisible();
+    await expect(there.getByText('washing soda 54 · ascorbic acid 16 · instant coffee 40')).toBeVisible();
+    expect((await recordsOf(there, 'aetas')).recipes).toHaveLength(0);
+    await there.getByRole('button', { name: 'Keep it among my recipes' }).click();
+    await expect(there.getByRole('link', { name: 'Coffee, standard, mine' })).toBeVisible();
+    const [mine, theirs] = await Promise.all([recordsOf(page, 'aetas'), recordsOf(there, 'aetas')]);
+    const lines = (records: Record<string, unknown[]>): unknown =>
+      (records.recipes as { lines: unknown }[]).map((recipe) => recipe.lines);
+    expect(lines(theirs)).toEqual(lines(mine));
+    await there.goto(address.slice(0, -20));
+    await expect(there.getByText('This address was cut off or changed on its way.')).toBeVisible();
+  } finally {
+    await other.close();
+  }
+});
+
+test('baths of one’s own are given, and stand beside those of the same name', async ({ page }) => {
+  await openDemo(page, '/rolls/instruments#run');
+  await page.getByLabel('Keep these baths as').fill('At the hut');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Give At the hut' }).click();
+  const address = await page.getByLabel('Address').inputValue();
+  await page.goto('/');
+  await page.goto(address);
+  await expect(page.getByRole('heading', { level: 1, name: 'At the hut' })).toBeVisible();
+  await expect(page.getByText('these are kept as “At the hut, given”')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep them among my presets' }).click();
+  await expect
+    .poll(async () =>
+      ((await recordsOf(page, 'aetas-demo')).habits as { kind: string; name: string }[])
+        .filter(({ kind }) => kind === 'baths')
+        .map(({ name }) => name),
+    )
+    .toEqual(expect.arrayContaining(['At the hut', 'At the hut, given']));
+});

@@ -1,0 +1,46 @@
+import { deflateSync, strToU8 } from 'fflate';
+import { expect, test } from 'vitest';
+import { formulary, formularyIds } from '../brewing/formulary';
+import type { Recipe } from '../brewing/recipe';
+import { giftFromFragment, giftToFragment, type Gift } from './gift';
+
+const recipe = { ...formulary['coffee-standard'], lines: [...formulary['coffee-standard'].lines] };
+const plain = ({ name, use, lines }: Pick<Recipe, 'name' | 'use' | 'lines'>): Gift => ({
+  kind: 'recipe',
+  recipe: { name, use, lines, note: 'Tante Ø’s words: “stir”, 20 °C & more' },
+});
+
+test('every recipe of the formulary goes into an address and comes back, short enough for one code', () => {
+  for (const id of formularyIds) {
+    const gift = plain({ ...formulary[id], lines: [...formulary[id].lines] });
+    const fragment = giftToFragment(gift);
+    expect(giftFromFragment(`#${fragment}`), id).toEqual({ ok: true, value: gift });
+    // A code of version 25 holds 1,273 bytes (published: ISO/IEC 18004, table of capacities).
+    expect(fragment.length, id).toBeLessThan(1273);
+    expect(fragment).toMatch(/^gift=1\.[\w-]+$/);
+  }
+});
+
+test('an address without a gift is none', () => {
+  for (const fragment of ['', '#', '#ask=1&film=x', 'regift=1.x']) expect(giftFromFragment(fragment)).toBeNull();
+});
+
+const packed = (value: unknown): string =>
+  `gift=1.${btoa(String.fromCharCode(...deflateSync(strToU8(JSON.stringify(value)))))
+    .replaceAll('+', '-')
+    .replaceAll('/', '_')
+    .replaceAll('=', '')}`;
+
+test.each([
+  ['cut off', giftToFragment(plain(recipe)).slice(0, 60)],
+  ['of another version', 'gift=2.abc'],
+  ['no letters of it', 'gift=1.%%%'],
+  ['far too long', `gift=1.${'A'.repeat(9000)}`],
+  ['something else', packed({ kind: 'roll' })],
+  ['a recipe with a wrong part', packed({ kind: 'recipe', recipe: { ...recipe, use: 'lunch' } })],
+  ['one that unpacks without end', packed('x'.repeat(2_000_000))],
+])('an address that is %s is refused', (_, fragment) => {
+  const read = giftFromFragment(fragment);
+  expect(read?.ok).toBe(false);
+  expect(read?.ok === false && read.problems[0]?.message).toMatch(/[.]$/);
+});

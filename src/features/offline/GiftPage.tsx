@@ -1,0 +1,123 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState, useSyncExternalStore } from 'react';
+import { giftFromFragment, type Gift } from '@/core/formats/gift';
+import { recipeUses } from '@/core/brewing/recipe';
+import type { Result } from '@/core/schema/result';
+import { keepBaths, useHabits } from '@/data/habits';
+import { addRecipes } from '@/data/recipes';
+import { useRecipes } from '@/data/queries';
+import { Refused } from '@/features/files/Refused';
+import { recipeContents } from '@/features/words/recipeContents';
+
+const onHash = (tell: () => void): (() => void) => {
+  window.addEventListener('hashchange', tell);
+  return () => window.removeEventListener('hashchange', tell);
+};
+
+/** What somebody gave in the address of this page; null where nothing is in it. */
+export function useGift(): Result<Gift> | null {
+  const fragment = useSyncExternalStore(
+    onHash,
+    () => location.hash,
+    () => '',
+  );
+  return giftFromFragment(fragment);
+}
+
+/** A recipe or baths of somebody else: looked at first, kept on a word. */
+export function GiftPage({ given }: { given: Result<Gift> }) {
+  if (!given.ok)
+    return (
+      <div className="measure">
+        <h1>This address does not read.</h1>
+        <Refused name="the address" problems={given.problems} />
+        <p className="mt-3">
+          <Link href="/">Go to the bench</Link>
+        </p>
+      </div>
+    );
+  return given.value.kind === 'recipe' ? <GivenRecipe gift={given.value} /> : <GivenBaths gift={given.value} />;
+}
+
+function useKeep(): { fault: string | null; keep: (act: Promise<unknown>, path: string) => void } {
+  const router = useRouter();
+  const [fault, setFault] = useState<string | null>(null);
+  return {
+    fault,
+    keep: (act, path) =>
+      void act.then(
+        () => router.push(path),
+        (error: unknown) => setFault(error instanceof Error ? error.message : 'It was not stored. Try once more.'),
+      ),
+  };
+}
+
+function GivenRecipe({ gift: { recipe } }: { gift: Extract<Gift, { kind: 'recipe' }> }) {
+  const { fault, keep } = useKeep();
+  const own = useRecipes();
+  const twin = own?.some(({ name }) => name === recipe.name) === true;
+  return (
+    <div className="measure">
+      <h1>{recipe.name}</h1>
+      <p className="mt-1 text-ink2">A recipe from somebody else: {recipeUses[recipe.use].name.toLowerCase()}.</p>
+      <p className="num mt-3 text-[19px]">{recipeContents(recipe)}</p>
+      {recipe.note.trim() !== '' && <p className="mt-3 max-w-[62ch] whitespace-pre-line">{recipe.note}</p>}
+      <p className="mt-3 max-w-[62ch] text-ink2">
+        Nothing has been changed yet. {twin && 'You have one of that name; both stay. '}Its cautions are reckoned here,
+        by what is in it; whether it works, its giver knows.
+      </p>
+      <Ways fault={fault} words="Keep it among my recipes" onKeep={() => keep(addRecipes([recipe]), '/brews')} />
+    </div>
+  );
+}
+
+function GivenBaths({ gift }: { gift: Extract<Gift, { kind: 'baths' }> }) {
+  const { fault, keep } = useKeep();
+  const twin = useHabits()?.some((habit) => habit.kind === 'baths' && habit.name === gift.name) === true;
+  const name = twin ? `${gift.name.slice(0, 100)}, given` : gift.name;
+  return (
+    <div className="measure">
+      <h1>{gift.name}</h1>
+      <p className="mt-1 text-ink2">Baths as somebody else does them.</p>
+      <ol className="mt-3 max-w-[560px] border-b border-hair" aria-label="Baths">
+        {gift.baths.map((bath, index) => (
+          <li key={index} className="rule-row">
+            {bath.name}
+            {bath.note !== '' && <span className="block text-[14px] text-ink2">{bath.note}</span>}
+          </li>
+        ))}
+      </ol>
+      <p className="mt-3 text-ink2">
+        Nothing has been changed yet. {twin && `You have baths of that name; these are kept as “${name}”.`}
+      </p>
+      <Ways
+        fault={fault}
+        words="Keep them among my presets"
+        onKeep={() => keep(keepBaths({ name, baths: gift.baths, pourIn: gift.pourIn, usual: false }), '/rolls')}
+      />
+    </div>
+  );
+}
+
+function Ways({ fault, words, onKeep }: { fault: string | null; words: string; onKeep: () => void }) {
+  return (
+    <>
+      <p className="mt-4 flex flex-wrap items-center gap-4">
+        <button type="button" className="act act-primary" onClick={onKeep}>
+          {words}
+        </button>
+        <Link href="/" className="act-plain text-ink2">
+          Leave it
+        </Link>
+      </p>
+      {fault !== null && (
+        <p role="alert" className="mt-2 text-danger">
+          {fault}
+        </p>
+      )}
+    </>
+  );
+}
