@@ -109,7 +109,7 @@ test('every page closes its doors, and an address that does not read says so', a
     expect(headers['content-security-policy']).toMatch(/script-src 'self' 'nonce-[^']+';.*frame-ancestors 'none'/);
     expect(headers['x-content-type-options']).toBe('nosniff');
     expect(headers['referrer-policy']).toBe('no-referrer');
-    expect(headers['permissions-policy']).toContain('camera=()');
+    expect(headers['permissions-policy']).toContain('microphone=()');
     expect(headers['cross-origin-opener-policy']).toBe('same-origin');
   }
   const nonces = await Promise.all(

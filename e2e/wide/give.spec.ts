@@ -35,7 +35,7 @@ test('a recipe is given as an address and a code, looked at over there, and kept
 test('baths of one’s own are given, and stand beside those of the same name', async ({ page }) => {
   await openDemo(page, '/rolls/instruments#run');
   await page.getByLabel('Keep these baths as').fill('At the hut');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save preset' }).click();
   await page.getByRole('button', { name: 'Give At the hut' }).click();
   const address = await page.getByLabel('Address').inputValue();
   await page.goto('/');

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { developerFamilyIds } from '../chemistry/developerFamilies';
-import { bottleFor, bottleLife, dilutionsText, fromBottle, isPourable, readDilutions, type Bottle } from './bottle';
+import { bottleFor, bottleLife, dilutionsText, fromBottle, isPourable } from './bottle';
+import { readDilutions, type Bottle } from './bottleSchema';
 import { jugState } from './keeping';
 import { emptyStanding, readStanding, stagesOf, standingIds } from './standing';
 

@@ -1,10 +1,7 @@
-import * as z from 'zod';
 import type { DeveloperFamilyId } from '../chemistry/developerFamilies';
 import type { Parts } from '../chemistry/dilution';
-import { partsSchema } from '../chemistry/partsSchema';
-import { limited, nameField, text } from '../schema/fields';
+import type { Bottle } from './bottleSchema';
 import type { Developer } from './composition';
-import { leafletTimeSchema, MOST_LEAFLET_TIMES } from './leaflet';
 import type { RecipeUse } from './recipe';
 
 /** What a bottle can hold that is not poured into a tank as it is. */
@@ -15,26 +12,6 @@ export const bottleStages = {
 } as const;
 export type BottleStage = keyof typeof bottleStages;
 export const bottleStageIds = Object.keys(bottleStages) as BottleStage[];
-
-/** Most dilutions of one bottle. Source: our choice. */
-const MOST_DILUTIONS = 12;
-
-/** Letters or names of a dilution, as a leaflet has them. */
-const letterField = nameField('Letter of a dilution', 20);
-
-/** What is known of a bottle besides what is in it. */
-export const bottleSchema = z.strictObject({
-  stage: z.enum(bottleStageIds),
-  /** Whether it was opened, or mixed: a sealed one keeps by another rule. */
-  opened: z.boolean(),
-  /** What it holds when it is full, ml; null where nobody said. Over what is left stands air. */
-  holdsMl: limited('jugVolumeMl', 'The bottle holds').nullable(),
-  place: text('Where it stands', 120),
-  dilutions: z.array(z.strictObject({ letter: letterField, parts: partsSchema })).max(MOST_DILUTIONS),
-  /** Times that its leaflet gives; missing where none were typed. */
-  times: z.array(leafletTimeSchema).max(MOST_LEAFLET_TIMES).optional(),
-});
-export type Bottle = z.infer<typeof bottleSchema>;
 
 /** Whether something can go into a tank as it stands. */
 export function isPourable({ bottle }: { bottle?: Bottle | undefined }): boolean {
@@ -164,26 +141,6 @@ function keepsOf(stage: BottleStage, use: RecipeUse, familyId: DeveloperFamilyId
   if (familyId !== null)
     return stage === 'stock' ? { ...stockOfPowder, signs: developers[familyId].signs } : developers[familyId];
   return others[use] ?? null;
-}
-
-/**
- * Reads dilutions as they are noted: `B 1+31, H 1+63`, or `1+9` alone.
- * @returns them in order; null where something in it does not read
- * @example readDilutions('B 1+31, 1+63') // [{ letter: 'B', parts: 1+31 }, { letter: '1+63', parts: 1+63 }]
- */
-export function readDilutions(written: string): Bottle['dilutions'] | null {
-  const found: Bottle['dilutions'] = [];
-  for (const piece of written.split(/[,;\n]/).map((one) => one.trim())) {
-    if (piece === '') continue;
-    const [, letter = '', concentrate, water] =
-      /^(.*?)\s*[:=]?\s*(\d+(?:\.\d+)?)\s*(?:\+|:)\s*(\d+(?:\.\d+)?)$/.exec(piece) ?? [];
-    if (concentrate === undefined || water === undefined) return null;
-    const parts: Parts = { concentrate: Number(concentrate), water: Number(water) };
-    const one = { letter: letter.trim() || `${concentrate}+${water}`, parts };
-    if (!bottleSchema.shape.dilutions.element.safeParse(one).success || parts.concentrate === 0) return null;
-    found.push(one);
-  }
-  return found.length > MOST_DILUTIONS ? null : found;
 }
 
 /** Dilutions as they are noted. */

@@ -1,6 +1,7 @@
 import { BREW_GRACE_H, BREW_HALF_LIFE_H, brewAgeRate, brewUseRate } from '../chemistry/brewWear';
 import { WORKING_HALF_LIFE_H, concentrateUseRate, isOneShot } from '../chemistry/concentrateWear';
-import { bottleLife, type Bottle } from './bottle';
+import { bottleLife } from './bottle';
+import type { Bottle } from './bottleSchema';
 import type { Developer } from './composition';
 import { fixerStrength } from '../fixing/fixerStrength';
 import type { BrewPart } from './part';

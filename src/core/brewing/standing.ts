@@ -6,7 +6,8 @@ import { limited } from '../schema/fields';
 import { problemsFromZod } from '../schema/problemsFromZod';
 import { failure, success, type Problem, type Result } from '../schema/result';
 import { typed } from '../schema/typed';
-import { bottleSchema, bottleStageIds, readDilutions, type Bottle, type BottleStage } from './bottle';
+import { bottleStageIds, type BottleStage } from './bottle';
+import { bottleSchema, readDilutions, type Bottle } from './bottleSchema';
 import type { Developer } from './composition';
 import { recipeUses, type RecipeUse } from './recipe';
 

@@ -5,7 +5,7 @@ import { batchSchema } from '../brewing/batch';
 import { mixEventSchema } from '../brewing/mixRun';
 import { jugChangeSchema } from '../brewing/changeJug';
 import { brewPartSchema } from '../brewing/part';
-import { bottleSchema } from '../brewing/bottle';
+import { bottleSchema } from '../brewing/bottleSchema';
 import { recipeShape } from '../brewing/recipe';
 import { estimateRequestSchema } from '../estimate/request';
 import { strategyIds } from '../estimate/strategyIds';

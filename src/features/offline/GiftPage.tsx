@@ -66,8 +66,8 @@ function GivenRecipe({ gift: { recipe } }: { gift: Extract<Gift, { kind: 'recipe
       <p className="num mt-3 text-[19px]">{recipeContents(recipe)}</p>
       {recipe.note.trim() !== '' && <p className="mt-3 max-w-[62ch] whitespace-pre-line">{recipe.note}</p>}
       <p className="mt-3 max-w-[62ch] text-ink2">
-        Nothing has been changed yet. {twin && 'You have one of that name; both stay. '}Its cautions are reckoned here,
-        by what is in it; whether it works, its giver knows.
+        Nothing has been changed yet. {twin && 'You have one of that name; both stay. '}Its cautions are worked out
+        here, from what is in it. Only its giver knows whether it works.
       </p>
       <Ways fault={fault} words="Keep it among my recipes" onKeep={() => keep(addRecipes([recipe]), '/brews')} />
     </div>
