@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { MORNING, openDemo, recordsOf } from './bench';
 
@@ -78,6 +79,11 @@ test('from the strip to the print that hangs, with a reload in the dark', async 
   await expect(page.getByRole('button', { name: 'It is not the one that hangs' })).toBeVisible();
   await page.goto('/prints');
   await expect(page.getByRole('listitem').filter({ hasText: 'laughing' })).toContainText('the one that hangs');
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save them as a table' }).click();
+  expect(await readFile(await (await saving).path(), 'utf8')).toMatch(
+    /^day,name,roll,[^]*"Frame 12, the same, laughing",Hut dog/,
+  );
   const { prints } = await recordsOf(page, 'aetas-demo');
   const kept = (prints as { name: string; rollId: string; baseS: number; final: boolean }[]).filter(({ name }) =>
     name.includes('Frame 12'),

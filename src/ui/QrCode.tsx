@@ -29,7 +29,7 @@ export function QrCode({ text, label, quiet = 1, edgePx = 112, whole = false }: 
       height={side}
       viewBox={`0 0 ${size} ${size}`}
       shapeRendering="crispEdges"
-      className="shrink-0"
+      className="h-auto max-w-full shrink-0"
     >
       <path d={path} fill="currentColor" />
     </svg>

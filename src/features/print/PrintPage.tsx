@@ -6,6 +6,7 @@ import { useState } from 'react';
 import type { Print } from '@/core/records/records';
 import { contactPrint, emptyPrint, printFormSchema, readPrint, type PrintForm } from '@/core/printing/print';
 import { printSteps } from '@/core/printing/exposing';
+import { printNote } from '@/core/printing/printFiles';
 import { printPlan } from '@/core/printing/printPlan';
 import { keepPrint, printDraftKey, removePrint, usePrint } from '@/data/prints';
 import { useRollNames, useSettings } from '@/data/queries';
@@ -14,6 +15,7 @@ import { useFaults } from '@/features/drafts/useFaults';
 import { NotHere } from '@/features/shell/NotHere';
 import { formatNumber } from '@/core/units/quantity';
 import { Field, describedBy } from '@/ui/Field';
+import { download } from '@/ui/download';
 import { Quantity } from '@/ui/Quantity';
 import { Areas } from './Areas';
 import { Changes } from './Changes';
@@ -225,6 +227,19 @@ function PrintForms({
               </button>
               <button type="button" className="act-plain" onClick={() => window.print()}>
                 Print the card
+              </button>
+              <button
+                type="button"
+                className="act-plain"
+                onClick={() =>
+                  download(
+                    printNote({ ...print, rollLabel: roll?.label ?? '' }),
+                    `aetas-print-${print.id}.md`,
+                    'text/markdown',
+                  )
+                }
+              >
+                Save as a note
               </button>
               <button
                 type="button"
