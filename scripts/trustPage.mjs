@@ -1,10 +1,10 @@
 /** Where the page offers the authority's certificate. */
 export const CERTIFICATE_PATH = '/aetas-authority.crt';
 
-/** How each system comes to trust an authority. Source: common practice of the systems; their menus change. */
+/** How a system comes to trust an authority, by what its menus say. Source: common practice of the systems; menus change. */
 const systems = [
   [
-    'iPhone, iPad',
+    'A phone or tablet that speaks of profiles',
     [
       'Open the certificate here in the browser that came with it, and allow the download.',
       'Settings: “Profile downloaded”, install it.',
@@ -12,7 +12,7 @@ const systems = [
     ],
   ],
   [
-    'Android',
+    'A phone with “Encryption and credentials” in its settings',
     [
       'Download the certificate.',
       'Settings, Security, Encryption and credentials, Install a certificate, CA certificate. The system warns; it is right to.',
@@ -20,17 +20,20 @@ const systems = [
     ],
   ],
   [
-    'Windows',
+    'A desktop that offers “Install Certificate”',
     [
       'Open the certificate, Install Certificate, Current User.',
       '“Place all certificates in the following store”: Trusted Root Certification Authorities.',
     ],
   ],
   [
-    'macOS',
-    ['Open the certificate; it goes into the login keychain.', 'In Keychain Access open it, Trust: Always Trust.'],
+    'A desktop with a keychain',
+    ['Open the certificate; it goes into the login keychain.', 'Open it there; under Trust choose Always Trust.'],
   ],
-  ['Linux', ['Browser settings, Certificates, Authorities, Import; allow it to identify websites.']],
+  [
+    'Any other: in the browser itself',
+    ['Browser settings, Certificates, Authorities, Import; allow it to identify websites.'],
+  ],
 ];
 
 const escaped = (text) => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('"', '&quot;');
