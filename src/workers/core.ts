@@ -26,6 +26,7 @@ const { calls: core } = workerClient<CoreApi>(
     'firstOfBox',
     'alongside',
     'verdictEffect',
+    'trialAnswers',
     'writeBenchFile',
     'readBenchFile',
   ],

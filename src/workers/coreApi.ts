@@ -1,3 +1,4 @@
+import { trialAnswers, type TrialValues } from '@/core/trial/trial';
 import { readBenchFile, writeBenchFile, type OnProgress, type RowSink, type RowSource } from '@/core/formats/benchFile';
 import type { EstimateRequest } from '@/core/estimate/request';
 import type { StrategyRequests } from '@/core/estimate/strategies';
@@ -99,6 +100,8 @@ export const coreApi = {
   /** What one verdict changed for the rolls that wait. */
   verdictEffect: (verdictId: string, rolls: readonly CurrentRoll[], jugs: readonly Brew[], nowMs: number) =>
     verdictEffect(verdictId, rolls, jugs, nowMs, learning),
+  /** What a trial of strips says. */
+  trialAnswers: (trial: TrialValues) => trialAnswers(trial),
   writeBenchFile: (source: RowSource, exportedAt: string, atMs: number, total: number, onProgress: OnProgress) =>
     writeBenchFile(source, exportedAt, atMs, total, onProgress),
   readBenchFile: (file: Blob, sink: RowSink, atMs: number, onProgress: OnProgress) =>

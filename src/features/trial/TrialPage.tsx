@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Trial } from '@/core/records/records';
-import { blindOrder, isRead, trialAnswers, trialStanding } from '@/core/trial/trial';
+import { blindOrder, isRead, trialStanding } from '@/core/trial/trial';
 import { safeCsv } from '@/core/formats/csv';
 import { trialColumns, writeTrialFile } from '@/core/trial/trialExchange';
 import { trialCsv, trialNote } from '@/core/trial/trialFiles';
@@ -15,6 +15,7 @@ import { Lessons } from './Lessons';
 import { ReadStrip } from './ReadStrip';
 import { TrialAnswers } from './TrialAnswers';
 import { standingWords } from './standingWords';
+import { useTrialAnswers } from './useTrialAnswers';
 
 /** One trial: its strips in the order of the lot, reading them blind, and what they say. */
 export function TrialPage({ trialId }: { trialId: string }) {
@@ -27,8 +28,8 @@ export function TrialPage({ trialId }: { trialId: string }) {
 function TrialView({ trial }: { trial: Trial }) {
   useTitle(trial.name);
   const standing = trialStanding(trial);
-  const answers = trialAnswers(trial);
   const open = standing.done || trial.openedMs !== null;
+  const { answers, failed } = useTrialAnswers(trial, open);
   const next = blindOrder(trial).find((strip) => !isRead(trial, strip));
   return (
     <div className="measure">
@@ -37,7 +38,13 @@ function TrialView({ trial }: { trial: Trial }) {
         {standingWords(standing)}. Held against “{trial.levels[trial.control]}”.
       </p>
       {trial.held !== '' && <p className="mt-1 whitespace-pre-line">Held: {trial.held}</p>}
-      {open && <TrialAnswers trial={trial} answers={answers} />}
+      {open && answers === null && failed === null && <p aria-busy="true">Working the answer out.</p>}
+      {open && answers !== null && <TrialAnswers trial={trial} answers={answers} />}
+      {failed !== null && (
+        <p role="alert" className="mt-4 border-l-4 border-danger pl-3">
+          No answer could be worked out: {failed} Reload the page; the readings are kept.
+        </p>
+      )}
       {next !== undefined && (
         <section aria-labelledby="reading" className="mt-6">
           <h2 id="reading">Read strip {next.code}</h2>
