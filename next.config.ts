@@ -4,8 +4,12 @@ import { PHASE_PRODUCTION_BUILD } from 'next/constants';
 /** What this build is called: all that was built from the same sources has the same name. */
 const version = process.env.AETAS_VERSION ?? 'unnamed';
 
+/** Under which path it is served; empty for a server of its own. */
+const basePath = process.env.AETAS_BASE_PATH ?? '';
+
 const config: NextConfig = {
-  env: { AETAS_VERSION: version },
+  basePath,
+  env: { AETAS_VERSION: version, AETAS_BASE_PATH: basePath },
   reactStrictMode: true,
   poweredByHeader: false,
   // Components keep what has not changed by themselves.

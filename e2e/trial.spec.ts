@@ -67,6 +67,7 @@ test('on an empty bench: three brews and a control on twelve strips, one is lost
     .click();
   await page.getByLabel('Why').fill('Stuck to the reel');
   await page.getByRole('button', { name: 'It is lost' }).click();
+  await expect(page.getByRole('button', { name: /^It hangs/ })).toHaveCount(11);
   for (let hung = 0; hung < 11; hung++) {
     await page
       .getByRole('button', { name: /^It hangs/ })

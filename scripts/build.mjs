@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { existsSync, readFileSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root, run, tool } from './shell.mjs';
 
@@ -20,6 +20,15 @@ function newestMs(path) {
   return Math.max(stat.mtimeMs, ...readdirSync(path).map((name) => newestMs(join(path, name))));
 }
 
+/** Path under which it is served behind another server; empty for one of its own. Next asks for no slash at its end. */
+const basePath = (process.env.AETAS_BASE_PATH ?? '').replace(/\/+$/, '');
+
+const builtForFile = join(root, '.next', 'base-path');
+
+function builtFor() {
+  return existsSync(builtForFile) ? readFileSync(builtForFile, 'utf8') : '';
+}
+
 function hashInto(hash, path) {
   if (statSync(path).isDirectory()) for (const name of readdirSync(path).sort()) hashInto(hash, join(path, name));
   else hash.update(path.slice(root.length)).update(readFileSync(path));
@@ -29,7 +38,7 @@ function hashInto(hash, path) {
 function versionName() {
   const hash = createHash('sha256');
   for (const path of sources) hashInto(hash, join(root, path));
-  return hash.digest('hex').slice(0, 12);
+  return hash.update(basePath).digest('hex').slice(0, 12);
 }
 
 /** Bundles the service worker, with the list of the files that it keeps. */
@@ -42,7 +51,12 @@ async function buildServiceWorker(version) {
     root,
     logLevel: 'warn',
     publicDir: false,
-    define: { AETAS_VERSION: JSON.stringify(version), 'process.env.NODE_ENV': '"production"' },
+    define: {
+      AETAS_VERSION: JSON.stringify(version),
+      'process.env.AETAS_BASE_PATH': JSON.stringify(basePath),
+      'process.env.NODE_ENV': '"production"',
+    },
+    resolve: { alias: { '@': join(root, 'src') } },
     build: {
       outDir: bundled,
       emptyOutDir: true,
@@ -57,10 +71,13 @@ async function buildServiceWorker(version) {
     swDest: join(root, '.next', 'sw.js'),
     globDirectory: join(root, '.next', 'static'),
     globPatterns: ['**/*.{js,css,woff2,svg,png}'],
-    modifyURLPrefix: { '': '/_next/static/' },
+    modifyURLPrefix: { '': `${basePath}/_next/static/` },
     // Every file there has its content in its name.
     dontCacheBustURLsMatching: /./,
-    additionalPrecacheEntries: ['/manifest.webmanifest', ...publicFiles()].map((url) => ({ url, revision: version })),
+    additionalPrecacheEntries: ['/manifest.webmanifest', ...publicFiles()].map((path) => ({
+      url: `${basePath}${path}`,
+      revision: version,
+    })),
     maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
   });
   for (const words of warnings) console.warn(words);
@@ -80,6 +97,7 @@ export async function ensureBuild() {
   if (
     existsSync(id) &&
     existsSync(join(root, '.next', 'sw.js')) &&
+    builtFor() === basePath &&
     readFileSync(id, 'utf8') !== '' &&
     statSync(id).mtimeMs > Math.max(...sources.map((path) => newestMs(join(root, path))))
   )
@@ -87,10 +105,11 @@ export async function ensureBuild() {
   console.log('Building.');
   const version = versionName();
   rmSync(join(root, '.next', 'sw.js'), { force: true });
-  const code = run(tool('next'), ['build'], { AETAS_VERSION: version });
+  const code = run(tool('next'), ['build'], { AETAS_VERSION: version, AETAS_BASE_PATH: basePath });
   if (code !== 0) {
     console.error('The build failed; the messages above say where.');
     process.exit(code);
   }
+  writeFileSync(builtForFile, basePath);
   await buildServiceWorker(version);
 }

@@ -26,5 +26,5 @@ const tls = TLS_CERT === undefined ? undefined : { cert: pem('TLS_CERT', TLS_CER
 ensurePackages();
 await ensureBuild();
 await serveOrSay({ host, port, tls }, `PORT=${port + 1} npm start`);
-console.log(`Aetas: ${tls === undefined ? 'http' : 'https'}://${host}:${port}`);
+console.log(`Aetas: ${tls === undefined ? 'http' : 'https'}://${host}:${port}${process.env.AETAS_BASE_PATH ?? ''}`);
 console.log('Stop it with Ctrl+C.');

@@ -1,4 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { BASE_PATH } from './core/schema/basePath';
 import { VERSION_HEADER } from './workers/offline/messages';
 
 /*
@@ -53,7 +54,7 @@ export function proxy(request: NextRequest): NextResponse {
   const readable = isReadable(request.nextUrl.pathname);
   const response = readable
     ? NextResponse.next({ request: { headers } })
-    : NextResponse.rewrite(new URL('/no-such-page', request.url), { request: { headers } });
+    : NextResponse.rewrite(new URL(`${BASE_PATH}/no-such-page`, request.url), { request: { headers } });
   response.headers.set('Content-Security-Policy', policy);
   // A browser that keeps the pages keeps those of one version.
   response.headers.set(VERSION_HEADER, process.env.AETAS_VERSION ?? 'unnamed');

@@ -1,6 +1,7 @@
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { BASE_PATH } from '@/core/schema/basePath';
 import { VersionNotice } from '@/features/offline/VersionNotice';
 import { Foot } from '@/features/shell/Foot';
 import { Rail } from '@/features/shell/Rail';
@@ -14,7 +15,7 @@ import './globals.css';
 export const metadata: Metadata = {
   title: { default: 'Aetas', template: '%s · Aetas' },
   description: 'Development times, with an honest range, for film and developers that have no published times.',
-  icons: { apple: '/icons/apple-180.png' },
+  icons: { apple: `${BASE_PATH}/icons/apple-180.png` },
   appleWebApp: { title: 'Aetas', capable: true },
 };
 

@@ -1,8 +1,9 @@
 import type { MetadataRoute } from 'next';
+import { BASE_PATH } from '@/core/schema/basePath';
 import { GIVEN_FIELD, GIVEN_PAGE } from '@/features/offline/given';
 
 const icon = (size: number, purpose: 'any' | 'maskable'): NonNullable<MetadataRoute.Manifest['icons']>[number] => ({
-  src: `/icons/${purpose}-${size}.png`,
+  src: `${BASE_PATH}/icons/${purpose}-${size}.png`,
   sizes: `${size}x${size}`,
   type: 'image/png',
   purpose,
@@ -11,32 +12,32 @@ const icon = (size: number, purpose: 'any' | 'maskable'): NonNullable<MetadataRo
 /** What a system needs to know to install Aetas. */
 export default function manifest(): MetadataRoute.Manifest {
   return {
-    id: '/',
+    id: `${BASE_PATH}/`,
     name: 'Aetas',
     short_name: 'Aetas',
     description: 'Development times, with an honest range, for film and developers that have no published times.',
     lang: 'en',
-    start_url: '/',
-    scope: '/',
+    start_url: `${BASE_PATH}/`,
+    scope: `${BASE_PATH}/`,
     display: 'standalone',
     background_color: '#e7ede3',
     theme_color: '#e7ede3',
     categories: ['photo', 'utilities'],
     icons: [48, 96, 192, 512].map((size) => icon(size, 'any')).concat([192, 512].map((size) => icon(size, 'maskable'))),
     shortcuts: [
-      { name: 'Ask for a time', url: '/ask' },
-      { name: 'Rolls', url: '/rolls' },
-      { name: 'Log', url: '/log' },
+      { name: 'Ask for a time', url: `${BASE_PATH}/ask` },
+      { name: 'Rolls', url: `${BASE_PATH}/rolls` },
+      { name: 'Log', url: `${BASE_PATH}/log` },
     ],
     // Files of Aetas, opened from the system, and pictures that are shared to it.
     file_handlers: [
       {
-        action: GIVEN_PAGE,
+        action: `${BASE_PATH}${GIVEN_PAGE}`,
         accept: { 'application/zip': ['.zip'], 'text/csv': ['.csv'], 'application/json': ['.json'] },
       },
     ],
     share_target: {
-      action: GIVEN_PAGE,
+      action: `${BASE_PATH}${GIVEN_PAGE}`,
       method: 'POST',
       enctype: 'multipart/form-data',
       params: { files: [{ name: GIVEN_FIELD, accept: ['image/*', 'application/zip', 'text/csv', '.zip', '.csv'] }] },

@@ -1,3 +1,4 @@
+import { BASE_PATH } from '@/core/schema/basePath';
 import { immediately } from './immediateStore';
 
 /** Two benches live in one browser: the user's own, and the demo's. */
@@ -29,5 +30,5 @@ export function keepToBench(name: BenchName): void {
 /** Moves to the other bench; the page starts over with that bench's records. */
 export function chooseBench(name: BenchName, path = '/'): void {
   immediately((store) => store.setItem(KEY, name));
-  location.assign(path);
+  location.assign(`${BASE_PATH}${path}`);
 }

@@ -2,6 +2,7 @@
 
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useState } from 'react';
+import { BASE_PATH } from '@/core/schema/basePath';
 import { giftToFragment, type Gift } from '@/core/formats/gift';
 import { QrCode } from '@/ui/QrCode';
 import { GIVEN_PAGE } from './given';
@@ -15,7 +16,7 @@ export function GiveButton({ gift, name, className }: { gift: Gift; name: string
   const [copied, setCopied] = useState(false);
   const open = (): void => {
     setCopied(false);
-    setAddress(`${location.origin}${GIVEN_PAGE}#${giftToFragment(gift)}`);
+    setAddress(`${location.origin}${BASE_PATH}${GIVEN_PAGE}#${giftToFragment(gift)}`);
   };
   return (
     <>

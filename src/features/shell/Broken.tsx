@@ -1,5 +1,6 @@
 'use client';
 
+import { BASE_PATH } from '@/core/schema/basePath';
 import { useState } from 'react';
 import { useParams, usePathname } from 'next/navigation';
 
@@ -43,7 +44,7 @@ export function Broken({ error, retry }: { error: Error; retry: () => void }) {
           Save all records
         </button>
         {/* A full load, so that nothing of the broken page stays. */}
-        <a href="/" className="act">
+        <a href={`${BASE_PATH}/`} className="act">
           Go to the bench
         </a>
         {rollId !== null && (

@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { chooseBench, type BenchName } from '@/data/benchName';
 import { benchWith } from '@/data/queries';
@@ -16,6 +17,7 @@ const benchNames: Record<BenchName, string> = { own: 'your own bench', demo: 'th
 
 /** Something that is not on this bench: says whether it lies on the other one. */
 export function NotHere({ table, id, what }: NotHereProps) {
+  const path = usePathname();
   const [other, setOther] = useState<BenchName | null>(null);
   useEffect(() => {
     let gone = false;
@@ -34,7 +36,7 @@ export function NotHere({ table, id, what }: NotHereProps) {
         <Link href="/">Go to this bench</Link>
       </p>
       {other !== null && (
-        <button type="button" className="act act-primary mt-4" onClick={() => chooseBench(other, location.pathname)}>
+        <button type="button" className="act act-primary mt-4" onClick={() => chooseBench(other, path)}>
           Open it on {benchNames[other]}
         </button>
       )}

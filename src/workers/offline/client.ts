@@ -1,3 +1,4 @@
+import { BASE_PATH } from '@/core/schema/basePath';
 import { pageMessages, WORKER_ADDRESS, workerMessages, type VersionsKept } from './messages';
 
 /** How long a service worker may take to answer, ms. */
@@ -11,7 +12,7 @@ function container(): ServiceWorkerContainer | null {
 /** Installs the service worker, which keeps all of Aetas for when there is no server. Quiet where that cannot be. */
 export async function keepOffline(): Promise<void> {
   await container()
-    ?.register(WORKER_ADDRESS, { scope: '/' })
+    ?.register(`${BASE_PATH}${WORKER_ADDRESS}`, { scope: `${BASE_PATH}/` })
     .catch(() => undefined);
 }
 

@@ -1,5 +1,6 @@
 /// <reference lib="webworker" />
 import { Serwist, type PrecacheEntry, type SerwistPlugin } from 'serwist';
+import { BASE_PATH } from '@/core/schema/basePath';
 import { anyRecordPage, pageForRecord, plainPages, recordPageOf, recordPages } from './keptPages';
 import { keepGiven } from './givenFile';
 import { GIVEN_FIELD, GIVEN_PAGE, pageMessages, VERSION_HEADER, workerMessages, type VersionsKept } from './messages';
@@ -18,7 +19,12 @@ const cacheOf = (version: string): string => `aetas-${version}`;
 const POINTER_CACHE = 'aetas-served';
 const POINTER = '/served';
 
-const pages = [...plainPages, ...recordPages.map(anyRecordPage)];
+const pages = [...plainPages, ...recordPages.map(anyRecordPage)].map(addressOf);
+
+/** A page’s own address, under the path that Aetas is served at. */
+function addressOf(page: string): string {
+  return page === '/' && BASE_PATH !== '' ? BASE_PATH : `${BASE_PATH}${page}`;
+}
 
 /** Refuses a page that another version of the server sent: a version is kept whole or not at all. Other files have their content in their names. */
 const sameVersion: SerwistPlugin = {
@@ -89,8 +95,9 @@ self.addEventListener('message', (event) => {
 self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
-  if (request.method === 'POST' && url.pathname === GIVEN_PAGE) return event.respondWith(takeGiven(request));
-  if (request.method !== 'GET' || url.origin !== self.location.origin || url.pathname.startsWith('/api/')) return;
+  if (request.method === 'POST' && url.pathname === addressOf(GIVEN_PAGE)) return event.respondWith(takeGiven(request));
+  if (request.method !== 'GET' || url.origin !== self.location.origin || url.pathname.startsWith(addressOf('/api/')))
+    return;
   if (request.mode === 'navigate') event.respondWith(pageAt(request, url.pathname));
   // A link that the server does not answer soon becomes a page of its own, and that is kept.
   else if (request.headers.has('rsc')) event.respondWith(fromServerSoon(request));
@@ -101,16 +108,16 @@ self.addEventListener('fetch', (event) => {
 async function takeGiven(request: Request): Promise<Response> {
   const [file] = (await request.formData()).getAll(GIVEN_FIELD);
   if (file instanceof File) await keepGiven(file);
-  return Response.redirect(GIVEN_PAGE, 303);
+  return Response.redirect(addressOf(GIVEN_PAGE), 303);
 }
 
 async function pageAt(request: Request, path: string): Promise<Response> {
   const cache = await caches.open(cacheOf(await servedVersion()));
-  const plain = path.length > 1 ? path.replace(/\/+$/, '') : path;
-  const found = await cache.match(plain);
+  const plain = path.slice(BASE_PATH.length).replace(/\/+$/, '') || '/';
+  const found = await cache.match(addressOf(plain));
   if (found !== undefined) return found;
   const record = recordPageOf(plain);
-  const any = record === null ? undefined : await cache.match(record.kept);
+  const any = record === null ? undefined : await cache.match(addressOf(record.kept));
   if (record === null || any === undefined) return fetch(request).catch(() => noSuchPage());
   return new Response(pageForRecord(await any.text(), record.id), { status: any.status, headers: any.headers });
 }
@@ -126,7 +133,7 @@ async function fileAt(request: Request): Promise<Response> {
 function noSuchPage(): Response {
   const words =
     '<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Aetas</title>' +
-    '<h1>There is no such page here.</h1><p>And no server answers that could know it. <a href="/">Go to the bench</a>.</p></html>';
+    `<h1>There is no such page here.</h1><p>And no server answers that could know it. <a href="${addressOf('/')}">Go to the bench</a>.</p></html>`;
   return new Response(words, { status: 404, headers: { 'Content-Type': 'text/html; charset=utf-8' } });
 }
 
