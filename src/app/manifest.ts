@@ -1,5 +1,5 @@
 import type { MetadataRoute } from 'next';
-import { BASE_PATH } from '@/core/schema/basePath';
+import { BASE_PATH, HOME } from '@/core/schema/basePath';
 import { GIVEN_FIELD, GIVEN_PAGE } from '@/features/offline/given';
 
 const icon = (size: number, purpose: 'any' | 'maskable'): NonNullable<MetadataRoute.Manifest['icons']>[number] => ({
@@ -12,13 +12,13 @@ const icon = (size: number, purpose: 'any' | 'maskable'): NonNullable<MetadataRo
 /** What a system needs to know to install Aetas. */
 export default function manifest(): MetadataRoute.Manifest {
   return {
-    id: `${BASE_PATH}/`,
+    id: HOME,
     name: 'Aetas',
     short_name: 'Aetas',
     description: 'Development times, with an honest range, for film and developers that have no published times.',
     lang: 'en',
-    start_url: `${BASE_PATH}/`,
-    scope: `${BASE_PATH}/`,
+    start_url: HOME,
+    scope: HOME,
     display: 'standalone',
     background_color: '#e7ede3',
     theme_color: '#e7ede3',

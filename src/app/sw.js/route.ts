@@ -1,3 +1,4 @@
+import { HOME } from '@/core/schema/basePath';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 
@@ -18,6 +19,11 @@ export async function GET(): Promise<Response> {
   const kept = process.env.NODE_ENV === 'production' && process.env.AETAS_DEMO !== '1';
   const script = kept ? await readFile(join(process.cwd(), '.next', 'sw.js'), 'utf8').catch(() => FAREWELL) : FAREWELL;
   return new Response(script, {
-    headers: { 'Content-Type': 'text/javascript; charset=utf-8', 'Cache-Control': 'no-cache' },
+    headers: {
+      'Content-Type': 'text/javascript; charset=utf-8',
+      'Cache-Control': 'no-cache',
+      // The bench itself lies above the worker’s own folder.
+      'Service-Worker-Allowed': HOME,
+    },
   });
 }

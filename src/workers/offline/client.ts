@@ -1,4 +1,4 @@
-import { BASE_PATH } from '@/core/schema/basePath';
+import { BASE_PATH, HOME } from '@/core/schema/basePath';
 import { pageMessages, WORKER_ADDRESS, workerMessages, type VersionsKept } from './messages';
 
 /** How long a service worker may take to answer, ms. */
@@ -12,7 +12,7 @@ function container(): ServiceWorkerContainer | null {
 /** Installs the service worker, which keeps all of Aetas for when there is no server. Quiet where that cannot be. */
 export async function keepOffline(): Promise<void> {
   await container()
-    ?.register(`${BASE_PATH}${WORKER_ADDRESS}`, { scope: `${BASE_PATH}/` })
+    ?.register(`${BASE_PATH}${WORKER_ADDRESS}`, { scope: HOME })
     .catch(() => undefined);
 }
 

@@ -1,6 +1,6 @@
 /// <reference lib="webworker" />
 import { Serwist, type PrecacheEntry, type SerwistPlugin } from 'serwist';
-import { BASE_PATH } from '@/core/schema/basePath';
+import { BASE_PATH, HOME } from '@/core/schema/basePath';
 import { anyRecordPage, pageForRecord, plainPages, recordPageOf, recordPages } from './keptPages';
 import { keepGiven } from './givenFile';
 import { GIVEN_FIELD, GIVEN_PAGE, pageMessages, VERSION_HEADER, workerMessages, type VersionsKept } from './messages';
@@ -23,7 +23,7 @@ const pages = [...plainPages, ...recordPages.map(anyRecordPage)].map(addressOf);
 
 /** A page’s own address, under the path that Aetas is served at. */
 function addressOf(page: string): string {
-  return page === '/' && BASE_PATH !== '' ? BASE_PATH : `${BASE_PATH}${page}`;
+  return page === '/' ? HOME : `${BASE_PATH}${page}`;
 }
 
 /** Refuses a page that another version of the server sent: a version is kept whole or not at all. Other files have their content in their names. */
