@@ -1,4 +1,4 @@
-import { bottleFor, fromBottle } from '@/core/brewing/bottle';
+import { bottleFor, fromBottle, partOfBottle } from '@/core/brewing/bottle';
 import type { LeafletTime } from '@/core/brewing/leaflet';
 import { amountOf } from '@/core/brewing/part';
 import type { DeveloperFamilyId } from '@/core/chemistry/developerFamilies';
@@ -240,6 +240,7 @@ export function makeWorking(brewId: string, takeMl: number, waterMl: number): Pr
     delete taken.clearings;
     delete taken.takesFilms;
     delete taken.bottle;
+    if (brew.bottle?.stage === 'concentrate' && brew.parts.length === 0) taken.parts = [partOfBottle(brew, takeMl)];
     await writer.put('brews', taken);
     return success(stamps.id);
   });

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { developerFamilyIds } from '../chemistry/developerFamilies';
-import { bottleFor, bottleLife, dilutionsText, fromBottle, isPourable } from './bottle';
+import { bottleFor, bottleLife, dilutionsText, fromBottle, isPourable, partOfBottle } from './bottle';
 import { readDilutions, type Bottle } from './bottleSchema';
 import { jugState } from './keeping';
 import { emptyStanding, readStanding, stagesOf, standingIds } from './standing';
@@ -95,6 +95,8 @@ test('a concentrate is taken from the bottle that was opened, the older first, a
   expect(bottleFor(shelf, 'hydroquinone-syrup', 400)?.id).toBe('sealed');
   expect(bottleFor(shelf, 'hydroquinone-syrup', 900)).toBeNull();
   expect(bottleFor(shelf, 'staining', 16)).toBeNull();
+  const spent = shelf.map((brew) => (brew.id === 'early' ? { ...brew, spentMs: 7 } : brew));
+  expect(bottleFor(spent, 'hydroquinone-syrup', 16)?.id).toBe('late');
 });
 
 describe('a bottle as it is told', () => {
@@ -134,4 +136,21 @@ describe('a bottle as it is told', () => {
     const read = readStanding({ ...emptyStanding, whatId: 'pre-bath', stage: 'powder', mixedOn: 'today' }, now);
     expect(read.ok && read.value.bottle).toBeUndefined();
   });
+});
+
+test('a fixer that is made 1+9 from its bottle takes half the films of one that is made 1+4 (common practice)', () => {
+  const made = (takeMl: number): number | null =>
+    jugState(
+      {
+        use: 'fixer',
+        developer: null,
+        mixedMs: now,
+        volumeMl: 1000,
+        films: 0,
+        parts: [partOfBottle({ name: 'Fixer', developer: null }, takeMl)],
+      },
+      now,
+    ).filmsLeft;
+  expect(made(200)).toBe(12);
+  expect(made(100)).toBe(6);
 });

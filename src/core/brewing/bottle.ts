@@ -2,6 +2,7 @@ import type { DeveloperFamilyId } from '../chemistry/developerFamilies';
 import type { Parts } from '../chemistry/dilution';
 import type { Bottle } from './bottleSchema';
 import type { Developer } from './composition';
+import type { BrewPart } from './part';
 import type { RecipeUse } from './recipe';
 
 /** What a bottle can hold that is not poured into a tank as it is. */
@@ -159,11 +160,32 @@ interface OnShelf {
   developer: Developer | null;
   volumeMl: number;
   mixedMs: number;
+  spentMs?: number | undefined;
   bottle?: Bottle | undefined;
 }
 
+/** Spread of a volume that somebody measured by hand, ln. Source: our estimate. */
+const POURED_LN_SD = 0.02;
+
+/** What a working solution holds of the bottle that it is made from: its dilution decides how strong it is. */
+export function partOfBottle(
+  { name, developer }: Pick<OnShelf, 'developer'> & { name: string },
+  takeMl: number,
+): BrewPart {
+  return {
+    key: 'bottle',
+    name,
+    unit: 'ml',
+    target: takeMl,
+    actual: takeMl,
+    how: 'typed',
+    lnSd: POURED_LN_SD,
+    makeup: { kind: 'concentrate', familyId: developer?.kind === 'concentrate' ? developer.familyId : null },
+  };
+}
+
 /**
- * The bottle that a concentrate comes from: of its class, with enough in it; an opened one before a sealed one, the older first.
+ * The bottle that a concentrate comes from: of its class, not spent, with enough in it; an opened one before a sealed one, the older first.
  * @param brews all that stands on the shelf
  * @param familyId class of the developer
  * @param takeMl what is wanted of it, ml
@@ -177,8 +199,9 @@ export function bottleFor<T extends OnShelf>(
   const sealed = ({ bottle }: T): number => Number(bottle?.opened === false);
   const [first] = brews
     .filter(
-      ({ bottle, developer, volumeMl }) =>
+      ({ bottle, developer, volumeMl, spentMs }) =>
         bottle?.stage === 'concentrate' &&
+        spentMs === undefined &&
         developer?.kind === 'concentrate' &&
         developer.familyId === familyId &&
         volumeMl >= takeMl,

@@ -1,3 +1,4 @@
+import { isPourable } from '../brewing/bottle';
 import { jugState } from '../brewing/keeping';
 import { priceKey } from '../brewing/cost';
 import { amountOf, type BrewPart, type PartUnit } from '../brewing/part';
@@ -66,7 +67,9 @@ export function shoppingList(
   for (const liquid of Object.keys(otherBaths) as (keyof typeof otherBaths)[]) {
     const wanting = rolls.filter(({ plan }) => wants(plan, liquid));
     const films = wanting.reduce((sum, { formatId }) => sum + filmEquivalents(formatId), 0);
-    const jugs = brews.filter(({ use }) => use === otherBaths[liquid]).map((brew) => jugState(brew, nowMs));
+    const jugs = brews
+      .filter((brew) => brew.use === otherBaths[liquid] && isPourable(brew))
+      .map((brew) => jugState(brew, nowMs));
     if (films === 0) continue;
     const good = jugs.filter(({ spent }) => !spent);
     const takes = good.reduce((sum, { filmsLeft }) => sum + (filmsLeft ?? Infinity), 0);
