@@ -160,7 +160,7 @@ test('my own movement and my own baths are kept, and the next roll of the film b
   await clear.getByRole('button', { name: 'Move Rinse until clear up' }).click();
   await page.getByLabel('Keep these baths as').fill('Kitchen tap');
   await page.getByRole('button', { name: 'Save preset' }).click();
-  await expect(page.getByText('Kitchen tap')).toBeVisible();
+  await expect(page.getByText('Kitchen tap').first()).toBeVisible();
   const run = await develop(page);
   expect(run.steps.find(({ kind }) => kind === 'develop')?.cues.at(-1)?.startS).toBe(420);
   expect(run.movementName).toBe('Still at the end');
