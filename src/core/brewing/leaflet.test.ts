@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { leafletTimeFor, type LeafletTime } from './leaflet';
+import { leafletTimeFor, readLeafletTime, type LeafletTime } from './leaflet';
 
 const time = (film: string, water: number, timeMin: number): LeafletTime => ({
   film,
@@ -30,4 +30,22 @@ test('a bottle of another class, one without times and an empty shelf say nothin
   const bare = { ...syrup, bottle: undefined };
   expect(leafletTimeFor([bare], 'Other', 'hydroquinone-syrup', { concentrate: 1, water: 31 })).toBeNull();
   expect(leafletTimeFor([], 'Other', 'hydroquinone-syrup', { concentrate: 1, water: 31 })).toBeNull();
+});
+
+test('a leaflet’s time reads with a letter of the bottle, a dilution, or the usual one; what is wrong has its field', () => {
+  const letters = [{ letter: 'B', parts: { concentrate: 1, water: 31 } }];
+  const usual = { concentrate: 1, water: 15 };
+  const form = { film: ' Larkholm Pan 200 ', dilution: '', temperatureC: 20, timeMin: 7.5 };
+  const water = (dilution: string): number | null => {
+    const read = readLeafletTime({ ...form, dilution }, letters, usual);
+    return read.ok ? read.value.parts.water : null;
+  };
+  expect([water('b'), water('1+63'), water('')]).toEqual([31, 63, 15]);
+  const wrong = readLeafletTime({ film: '', dilution: 'strong', temperatureC: 'warm', timeMin: '' }, letters, usual);
+  expect(wrong.ok ? [] : [...new Set(wrong.problems.map(({ path }) => path))].sort()).toEqual([
+    'dilution',
+    'film',
+    'temperatureC',
+    'timeMin',
+  ]);
 });

@@ -2,6 +2,10 @@ import * as z from 'zod';
 import type { DeveloperFamilyId } from '../chemistry/developerFamilies';
 import { concentrateFraction, type Parts } from '../chemistry/dilution';
 import { partsSchema } from '../chemistry/partsSchema';
+import { readDilution } from '../chemistry/readDilution';
+import { problemsFromZod } from '../schema/problemsFromZod';
+import { failure, success, type Result } from '../schema/result';
+import { typed } from '../schema/typed';
 import { limited, nameField } from '../schema/fields';
 import type { Developer } from './composition';
 
@@ -16,6 +20,46 @@ export type LeafletTime = z.infer<typeof leafletTimeSchema>;
 
 /** Most times of one bottle. Source: our choice. */
 export const MOST_LEAFLET_TIMES = 60;
+
+/** A leaflet's time as it is typed. */
+export const leafletFormSchema = z.object({
+  film: z.string().max(300),
+  dilution: z.string().max(60),
+  temperatureC: typed,
+  timeMin: typed,
+});
+export type LeafletForm = z.infer<typeof leafletFormSchema>;
+
+/**
+ * Reads a leaflet's time.
+ * @param form as typed; its dilution is a letter of the bottle, a dilution such as 1+31, or empty for the usual one
+ * @param letters dilutions that are noted on the bottle
+ * @param usual the usual dilution of its class
+ * @returns the time; else every problem with its field
+ */
+export function readLeafletTime(
+  form: LeafletForm,
+  letters: readonly { letter: string; parts: Parts }[],
+  usual: Parts,
+): Result<LeafletTime> {
+  const written = form.dilution.trim();
+  const lettered = letters.find(({ letter }) => letter.toLowerCase() === written.toLowerCase())?.parts;
+  const plainly = written === '' ? success({ parts: usual }) : readDilution(written, usual, {});
+  const read = leafletTimeSchema.safeParse({
+    film: form.film.trim(),
+    parts: lettered ?? (plainly.ok ? plainly.value.parts : null),
+    temperatureC: form.temperatureC,
+    timeMin: form.timeMin,
+  });
+  if (read.success) return success(read.data);
+  return failure(
+    ...problemsFromZod(read.error.issues).map((problem) =>
+      problem.path.startsWith('parts')
+        ? { path: 'dilution', message: 'Diluted: give it as 1+31, or its letter.' }
+        : problem,
+    ),
+  );
+}
 
 /** Dilutions closer than this are the same, ln of the share. Source: our choice. */
 const SAME_DILUTION_LN = 0.01;

@@ -1,12 +1,14 @@
 'use client';
 
 import { useState } from 'react';
-import * as z from 'zod';
-import { leafletTimeSchema, MOST_LEAFLET_TIMES, type LeafletTime } from '@/core/brewing/leaflet';
-import { readDilution } from '@/core/chemistry/readDilution';
+import {
+  leafletFormSchema,
+  MOST_LEAFLET_TIMES,
+  readLeafletTime,
+  type LeafletForm,
+  type LeafletTime,
+} from '@/core/brewing/leaflet';
 import { developerFamilies } from '@/core/chemistry/developerFamilies';
-import { problemsFromZod } from '@/core/schema/problemsFromZod';
-import { typed } from '@/core/schema/typed';
 import { formatMinutes } from '@/core/units/duration';
 import { formatQuantity } from '@/core/units/quantity';
 import type { Brew } from '@/core/records/records';
@@ -17,20 +19,13 @@ import { useDraft } from '@/features/drafts/useDraft';
 import { Field, describedBy } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 
-const formSchema = z.object({
-  film: z.string().max(300),
-  dilution: z.string().max(60),
-  temperatureC: typed,
-  timeMin: typed,
-});
-type Form = z.infer<typeof formSchema>;
-const empty: Form = { film: '', dilution: '', temperatureC: 20, timeMin: '' };
+const empty: LeafletForm = { film: '', dilution: '', temperatureC: 20, timeMin: '' };
 
 /** Times of the leaflet, typed once: offered from then on to every roll of that film. */
 export function LeafletTimes({ brew }: { brew: Brew }) {
   const units = useSettings();
   const stocks = useStockNames();
-  const { form, change } = useDraft<Form>(`leaflet:${brew.id}`, formSchema, (kept) => kept ?? empty);
+  const { form, change } = useDraft<LeafletForm>(`leaflet:${brew.id}`, leafletFormSchema, (kept) => kept ?? empty);
   const [errors, setErrors] = useState<Partial<Record<string, string>>>({});
   const { bottle, developer } = brew;
   if (bottle === undefined || developer?.kind !== 'concentrate' || form === null) return null;
@@ -42,27 +37,15 @@ export function LeafletTimes({ brew }: { brew: Brew }) {
     );
   };
   const add = (): void => {
-    const letter = bottle.dilutions.find((one) => one.letter.toLowerCase() === form.dilution.trim().toLowerCase());
-    const parts = letter?.parts ?? (form.dilution.trim() === '' ? usual : null);
-    const dilution = parts === null ? readDilution(form.dilution, usual, {}) : null;
-    const read = leafletTimeSchema.safeParse({
-      film: form.film.trim(),
-      parts: parts ?? (dilution?.ok === true ? dilution.value.parts : null),
-      temperatureC: form.temperatureC,
-      timeMin: form.timeMin,
+    const read = readLeafletTime(form, bottle.dilutions, usual);
+    if (!read.ok) {
+      setErrors(Object.fromEntries(read.problems.map(({ path, message }) => [path, message])));
+      return;
+    }
+    store([...times, read.value].slice(-MOST_LEAFLET_TIMES), () => {
+      setErrors({});
+      change({ ...empty, dilution: form.dilution, temperatureC: form.temperatureC });
     });
-    if (read.success)
-      return store([...times, read.data].slice(-MOST_LEAFLET_TIMES), () => {
-        setErrors({});
-        change({ ...empty, dilution: form.dilution, temperatureC: form.temperatureC });
-      });
-    setErrors(
-      Object.fromEntries(
-        problemsFromZod(read.error.issues).map(({ path, message }) =>
-          path.startsWith('parts') ? ['dilution', 'Diluted: give it as 1+31, or its letter.'] : [path, message],
-        ),
-      ),
-    );
   };
   const line = (id: 'film' | 'dilution', label: string, hint: string) => (
     <Field id={`leaflet-${id}`} label={label} hint={hint} error={errors[id]}>
