@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { developerFamilyIds } from '../chemistry/developerFamilies';
-import { bottleFor, bottleLife, dilutionsText, fromBottle, isPourable, partOfBottle } from './bottle';
+import { bottleFor, bottleLife, dilutionsOf, fromBottle, isPourable, partOfBottle } from './bottle';
 import { readDilutions, type Bottle } from './bottleSchema';
 import { jugState } from './keeping';
 import { emptyStanding, readStanding, stagesOf, standingIds } from './standing';
@@ -62,7 +62,6 @@ describe('dilutions on a bottle', () => {
   ])('%s', (written, letters) => {
     const read = readDilutions(written);
     expect(read?.map(({ letter }) => letter)).toEqual(letters);
-    expect(readDilutions(dilutionsText(read ?? []))).toEqual(read);
   });
 
   test.each([['B'], ['B 1+'], ['0+9'], [Array.from({ length: 13 }, () => '1+9').join(',')]])(
@@ -153,4 +152,17 @@ test('a fixer that is made 1+9 from its bottle takes half the films of one that 
     ).filmsLeft;
   expect(made(200)).toBe(12);
   expect(made(100)).toBe(6);
+});
+
+test('a bottle without letters is thinned as its class or use is: syrup 1+31, fixer 1+4, anything else 1+19', () => {
+  const developer = {
+    kind: 'concentrate',
+    familyId: 'hydroquinone-syrup',
+    parts: { concentrate: 1, water: 0 },
+  } as const;
+  const lettered = { ...bottle, dilutions: [{ letter: 'H', parts: { concentrate: 1, water: 63 } }] };
+  expect(dilutionsOf({ bottle, developer, use: 'film-developer' })[0]?.letter).toBe('1+31');
+  expect(dilutionsOf({ bottle: lettered, developer, use: 'film-developer' })[0]?.letter).toBe('H');
+  expect(dilutionsOf({ bottle, developer: null, use: 'fixer' })[0]?.parts).toEqual({ concentrate: 1, water: 4 });
+  expect(dilutionsOf({ bottle, developer: null, use: 'stop' })[0]?.parts).toEqual({ concentrate: 1, water: 19 });
 });

@@ -1,4 +1,4 @@
-import type { DeveloperFamilyId } from '../chemistry/developerFamilies';
+import { developerFamilies, type DeveloperFamilyId } from '../chemistry/developerFamilies';
 import type { Parts } from '../chemistry/dilution';
 import type { Bottle } from './bottleSchema';
 import type { Developer } from './composition';
@@ -144,14 +144,22 @@ function keepsOf(stage: BottleStage, use: RecipeUse, familyId: DeveloperFamilyId
   return others[use] ?? null;
 }
 
-/** Dilutions as they are noted. */
-export function dilutionsText(dilutions: Bottle['dilutions']): string {
-  return dilutions
-    .map(({ letter, parts }) => {
-      const plain = `${parts.concentrate}+${parts.water}`;
-      return letter === plain ? plain : `${letter} ${plain}`;
-    })
-    .join(', ');
+/** Usual dilutions of concentrates that develop no film. Source: common practice, no source. */
+const usualParts: Partial<Record<RecipeUse, Parts>> = { fixer: { concentrate: 1, water: 4 } };
+const OTHERWISE: Parts = { concentrate: 1, water: 19 };
+
+/** Dilutions that a bottle is thinned to: those that are noted on it, else the usual one of its class or use. */
+export function dilutionsOf({
+  bottle,
+  developer,
+  use,
+}: Pick<OnShelf, 'bottle' | 'developer'> & { use: RecipeUse }): Bottle['dilutions'] {
+  if (bottle !== undefined && bottle.dilutions.length > 0) return bottle.dilutions;
+  const parts =
+    developer?.kind === 'concentrate'
+      ? developerFamilies[developer.familyId].referenceParts
+      : (usualParts[use] ?? OTHERWISE);
+  return [{ letter: `${parts.concentrate}+${parts.water}`, parts }];
 }
 
 /** A bottle as it is looked for. */

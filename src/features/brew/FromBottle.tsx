@@ -3,8 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import * as z from 'zod';
-import { fromBottle } from '@/core/brewing/bottle';
-import { developerFamilies } from '@/core/chemistry/developerFamilies';
+import { dilutionsOf, fromBottle } from '@/core/brewing/bottle';
 import { typed } from '@/core/schema/typed';
 import type { Brew } from '@/core/records/records';
 import { formatQuantity } from '@/core/units/quantity';
@@ -17,23 +16,6 @@ import { Quantity } from '@/ui/Quantity';
 
 const formSchema = z.object({ letter: z.string().max(60), wantedMl: typed });
 type Form = z.infer<typeof formSchema>;
-
-/** Dilutions of a bottle: those on it, else the usual one of its class. */
-function dilutionsOf({
-  bottle,
-  developer,
-  use,
-}: Brew): { letter: string; parts: { concentrate: number; water: number } }[] {
-  if (bottle === undefined || bottle.dilutions.length > 0) return bottle?.dilutions ?? [];
-  if (developer?.kind === 'concentrate') {
-    const { referenceParts } = developerFamilies[developer.familyId];
-    return [{ letter: partsWords(referenceParts), parts: referenceParts }];
-  }
-  // Source: common practice, no source.
-  return use === 'fixer'
-    ? [{ letter: '1+4', parts: { concentrate: 1, water: 4 } }]
-    : [{ letter: '1+19', parts: { concentrate: 1, water: 19 } }];
-}
 
 /** What is done with a bottle that holds no working solution: opened, mixed, and thinned for use. */
 export function FromBottle({ brew }: { brew: Brew }) {
