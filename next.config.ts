@@ -12,6 +12,8 @@ const config: NextConfig = {
   env: { AETAS_VERSION: version, AETAS_BASE_PATH: basePath },
   reactStrictMode: true,
   poweredByHeader: false,
+  // On one machine packing costs more than it saves: the browser tests switch it off.
+  compress: process.env.AETAS_COMPRESS !== '0',
   // Components keep what has not changed by themselves.
   reactCompiler: true,
   devIndicators: false,

@@ -57,7 +57,7 @@ export default defineConfig({
     command: `node node_modules/next/dist/bin/next start --hostname 127.0.0.1 --port ${PORT}`,
     url: `http://127.0.0.1:${PORT}/api/schema`,
     reuseExistingServer: false,
-    env: { NEXT_TELEMETRY_DISABLED: '1' },
+    env: { NEXT_TELEMETRY_DISABLED: '1', AETAS_COMPRESS: '0' },
     stdout: 'ignore',
   },
 });

@@ -4,6 +4,14 @@ import { defineConfig } from 'vitest/config';
 const long = process.env.AETAS_LONG === '1';
 /** Tests of what keeps something between calls: a database, a worker, a feed. Each file has a world of its own. */
 const keeping = ['src/data/**/*.test.ts', 'src/features/learning/**/*.test.ts'];
+/** Tests that draw few cases in every run, and many in the long one. */
+const drawing = [
+  'src/core/chemistry/ph/solver.reference.test.ts',
+  'src/core/estimate/{estimate,evidence}.test.ts',
+  'src/core/inference/quantiles.reference.test.ts',
+  'src/core/plan/{anyForm,changeForm,saidAndMeant}.test.ts',
+  'src/data/shards.test.ts',
+];
 const shared = {
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: { environment: 'node', testTimeout: long ? 1_200_000 : 30_000 },
@@ -17,7 +25,7 @@ export default defineConfig({
     maxWorkers: '100%',
     projects: long
       ? // Soaks are files of their own, and run alone.
-        [{ ...shared, test: { ...shared.test, name: 'long', include: ['src/**/*.long.ts'] } }]
+        [{ ...shared, test: { ...shared.test, name: 'long', include: ['src/**/*.long.ts', ...drawing] } }]
       : [
           // Pure code is loaded once for all files: that was most of their time.
           {

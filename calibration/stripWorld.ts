@@ -53,7 +53,7 @@ function tabled(curve: (light: number) => number): (light: number) => number {
   return (light) => {
     const at = 4096 * Math.sqrt(light);
     const from = Math.min(4095, Math.floor(at));
-    return (table[from] ?? 0) * (1 - at + from) + (table[from + 1] ?? 0) * (at - from);
+    return (table[from] as number) * (1 - at + from) + (table[from + 1] as number) * (at - from);
   };
 }
 
@@ -148,20 +148,17 @@ export function takePicture(subject: StripSubject | null, shot: Shot): TakenPict
   const steps = subject?.densitiesD ?? [];
   const inner = FILM.long - 2 * FILM.leader;
   const pitch = inner / Math.max(1, steps.length);
-  // From the picture back into the plane of the film.
-  const planeOf = (x: number, y: number): { u: number; v: number } => {
-    const [a, b] = [x * Math.cos(turn) + y * Math.sin(turn), y * Math.cos(turn) - x * Math.sin(turn)];
-    const depth = DISTANCE / (DISTANCE * Math.cos(tilt) - a * Math.sin(tilt));
-    return { u: a * depth, v: b * depth * Math.cos(tilt) };
-  };
+  const [cosTurn, sinTurn, cosTilt, sinTilt] = [Math.cos(turn), Math.sin(turn), Math.cos(tilt), Math.sin(tilt)];
   const pictureOf = (u: number, v: number): Place => {
     const depth = DISTANCE / (DISTANCE + u * Math.sin(tilt));
     const [a, b] = [u * Math.cos(tilt) * depth, v * depth];
     const [x, y] = [a * Math.cos(turn) - b * Math.sin(turn), a * Math.sin(turn) + b * Math.cos(turn)];
     return { x: x + 0.5, y: y + HEIGHT / WIDTH / 2 };
   };
+  const stepLight = steps.map((densityD) => 10 ** -densityD);
+  const baseLight = 10 ** -(subject?.baseFogD ?? 0);
   const filmLight = (u: number, v: number): number => {
-    if (shot.coin === true && Math.hypot(u - COIN.u, v - COIN.v) < COIN.radius) return 0;
+    if (shot.coin === true && (u - COIN.u) ** 2 + (v - COIN.v) ** 2 < COIN.radius ** 2) return 0;
     if (subject === null || Math.abs(u) > FILM.long / 2 || Math.abs(v) > FILM.wide / 2) return 1;
     const along = (u + inner / 2) / pitch;
     const step = Math.floor(along);
@@ -172,7 +169,7 @@ export function takePicture(subject: StripSubject | null, shot: Shot): TakenPict
       Math.abs(v) < FILM.wide / 2 - FILM.rim &&
       within > FILM.gap / 2 &&
       within < 1 - FILM.gap / 2;
-    return 10 ** -(frame ? (steps[step] ?? 0) : subject.baseFogD);
+    return frame ? (stepLight[step] as number) : baseLight;
   };
   const light = new Float64Array(WIDTH * HEIGHT);
   const exposure = camera.level * 2 ** (shot.stops ?? 0);
@@ -180,23 +177,30 @@ export function takePicture(subject: StripSubject | null, shot: Shot): TakenPict
   let mean = 0;
   for (let py = 0; py < HEIGHT; py++)
     for (let px = 0; px < WIDTH; px++) {
-      const [x, y] = [(px + 0.5) / WIDTH - 0.5, (py + 0.5) / WIDTH - HEIGHT / WIDTH / 2];
-      const { u, v } = planeOf(x, y);
-      const far = Math.hypot(x + 0.5 - camera.peak.x, y + HEIGHT / WIDTH / 2 - camera.peak.y) / reach;
-      const value = exposure * (1 - camera.falloff * Math.min(1.4, far) ** 2) * filmLight(u, v);
+      const x = (px + 0.5) / WIDTH - 0.5;
+      const y = (py + 0.5) / WIDTH - HEIGHT / WIDTH / 2;
+      // From the picture back into the plane of the film.
+      const a = x * cosTurn + y * sinTurn;
+      const depth = DISTANCE / (DISTANCE * cosTilt - a * sinTilt);
+      const u = a * depth;
+      const v = (y * cosTurn - x * sinTurn) * depth * cosTilt;
+      const fromX = x + 0.5 - camera.peak.x;
+      const fromY = y + HEIGHT / WIDTH / 2 - camera.peak.y;
+      const far = Math.min(1.4, Math.sqrt(fromX * fromX + fromY * fromY) / reach);
+      const value = exposure * (1 - camera.falloff * far * far) * filmLight(u, v);
       light[py * WIDTH + px] = value;
-      mean += value / light.length;
+      mean += value;
     }
-  const veil = camera.glare * mean;
+  const veil = (camera.glare * mean) / light.length;
   const mapped = camera.local === 0 ? null : localLevels(light, exposure);
   const codes = new Float64Array(light.length);
   for (let at = 0; at < light.length; at++) {
-    let value = (light[at] ?? 0) + veil;
-    if (mapped !== null) value *= (mapped[at] ?? 1) ** -camera.local;
+    let value = (light[at] as number) + veil;
+    if (mapped !== null) value *= (mapped[at] as number) ** -camera.local;
     value += camera.noise * Math.sqrt(Math.max(0, value)) * 0.5 * luck.normal();
     codes[at] = 255 * camera.curve(Math.min(1, Math.max(0, value)));
   }
-  const data = shot.jpeg === false ? Float64Array.from(codes, Math.round) : squares(codes, camera.quality);
+  const data = shot.jpeg === false ? rounded(codes) : squares(codes, camera.quality);
   const at = (share: number): Place => pictureOf(share, 0);
   const [first, last] = [at(-inner / 2 + pitch / 2), at(inner / 2 - pitch / 2)];
   // Along the row, places follow a projective law with one parameter.
@@ -216,23 +220,35 @@ function localLevels(light: Float64Array, level: number): Float64Array {
   const [columns, rows] = [Math.ceil(WIDTH / size), Math.ceil(HEIGHT / size)];
   const coarse = new Float64Array(columns * rows);
   const counts = new Float64Array(columns * rows);
-  light.forEach((value, at) => {
-    const cell = Math.floor(Math.floor(at / WIDTH) / size) * columns + Math.floor((at % WIDTH) / size);
-    coarse[cell] = (coarse[cell] ?? 0) + value;
-    counts[cell] = (counts[cell] ?? 0) + 1;
-  });
-  const of = (i: number, j: number): number => {
-    const cell = Math.min(rows - 1, Math.max(0, j)) * columns + Math.min(columns - 1, Math.max(0, i));
-    return (coarse[cell] ?? 0) / Math.max(1, counts[cell] ?? 1) / level;
-  };
-  return Float64Array.from(light, (_, at) => {
-    const [x, y] = [(at % WIDTH) / size - 0.5, Math.floor(at / WIDTH) / size - 0.5];
-    const [i, j] = [Math.floor(x), Math.floor(y)];
-    const [a, b] = [x - i, y - j];
-    const mixed =
-      of(i, j) * (1 - a) * (1 - b) + of(i + 1, j) * a * (1 - b) + of(i, j + 1) * (1 - a) * b + of(i + 1, j + 1) * a * b;
-    return Math.max(0.02, mixed);
-  });
+  for (let y = 0, at = 0; y < HEIGHT; y++)
+    for (let x = 0; x < WIDTH; x++, at++) {
+      const cell = Math.floor(y / size) * columns + Math.floor(x / size);
+      coarse[cell] = (coarse[cell] as number) + (light[at] as number);
+      counts[cell] = (counts[cell] as number) + 1;
+    }
+  for (let cell = 0; cell < coarse.length; cell++)
+    coarse[cell] = (coarse[cell] as number) / Math.max(1, counts[cell] as number) / level;
+  const within = (at: number, most: number): number => Math.min(most - 1, Math.max(0, at));
+  const levels = new Float64Array(light.length);
+  for (let py = 0, at = 0; py < HEIGHT; py++) {
+    const y = py / size - 0.5;
+    const j = Math.floor(y);
+    const b = y - j;
+    const [upper, lower] = [within(j, rows) * columns, within(j + 1, rows) * columns];
+    for (let px = 0; px < WIDTH; px++, at++) {
+      const x = px / size - 0.5;
+      const i = Math.floor(x);
+      const a = x - i;
+      const [left, right] = [within(i, columns), within(i + 1, columns)];
+      const mixed =
+        (coarse[upper + left] as number) * (1 - a) * (1 - b) +
+        (coarse[upper + right] as number) * a * (1 - b) +
+        (coarse[lower + left] as number) * (1 - a) * b +
+        (coarse[lower + right] as number) * a * b;
+      levels[at] = Math.max(0.02, mixed);
+    }
+  }
+  return levels;
 }
 
 /** Quantisation of luminance. Source: ISO/IEC 10918-1 (JPEG), annex K, table K.1. */
@@ -246,43 +262,55 @@ const COSINES = Array.from({ length: 64 }, (_, at) => {
   return (k === 0 ? Math.sqrt(1 / 8) : 0.5) * Math.cos(((2 * n + 1) * k * Math.PI) / 16);
 });
 
+/** Cosines as rows of frequencies, and as rows of places. */
+const FORWARD = Float64Array.from(COSINES);
+const BACK = Float64Array.from({ length: 64 }, (_, at) => COSINES[(at & 7) * 8 + (at >> 3)] as number);
+
 /** What packing as JPEG leaves of a picture in greys. Source: ISO/IEC 10918-1. */
 function squares(codes: Float64Array, quality: number): Float64Array {
   const scale = quality < 50 ? 5000 / quality : 200 - 2 * quality;
-  const quanta = QUANTA.map((one) => Math.max(1, Math.floor((one * scale + 50) / 100)));
-  const out = Float64Array.from(codes, Math.round);
+  const quanta = Float64Array.from(QUANTA, (one) => Math.max(1, Math.floor((one * scale + 50) / 100)));
+  const out = rounded(codes);
   const [block, half] = [new Float64Array(64), new Float64Array(64)];
   for (let top = 0; top + 8 <= HEIGHT; top += 8)
     for (let left = 0; left + 8 <= WIDTH; left += 8) {
-      for (let at = 0; at < 64; at++) block[at] = (codes[(top + (at >> 3)) * WIDTH + left + (at & 7)] ?? 0) - 128;
-      transform(block, half, false);
+      const from = top * WIDTH + left;
+      for (let at = 0; at < 64; at++) block[at] = (codes[from + (at >> 3) * WIDTH + (at & 7)] as number) - 128;
+      transform(block, half, FORWARD);
       for (let at = 0; at < 64; at++) {
-        const step = quanta[at] ?? 1;
-        block[at] = Math.round((block[at] ?? 0) / step) * step;
+        const step = quanta[at] as number;
+        block[at] = Math.round((block[at] as number) / step) * step;
       }
-      transform(block, half, true);
+      transform(block, half, BACK);
       for (let at = 0; at < 64; at++)
-        out[(top + (at >> 3)) * WIDTH + left + (at & 7)] = Math.min(
-          255,
-          Math.max(0, Math.round((block[at] ?? 0) + 128)),
-        );
+        out[from + (at >> 3) * WIDTH + (at & 7)] = Math.min(255, Math.max(0, Math.round((block[at] as number) + 128)));
     }
   return out;
 }
 
-function transform(block: Float64Array, half: Float64Array, back: boolean): void {
-  const basis = (k: number, n: number): number => COSINES[back ? n * 8 + k : k * 8 + n] ?? 0;
-  for (let row = 0; row < 8; row++)
-    for (let k = 0; k < 8; k++) {
-      let sum = 0;
-      for (let n = 0; n < 8; n++) sum += basis(k, n) * (block[row * 8 + n] ?? 0);
-      half[row * 8 + k] = sum;
+/** Whole codes. */
+function rounded(codes: Float64Array): Float64Array {
+  const whole = new Float64Array(codes.length);
+  for (let at = 0; at < codes.length; at++) whole[at] = Math.round(codes[at] as number);
+  return whole;
+}
+
+/** Rows, then columns, by a basis; what is nought takes no part. */
+function transform(block: Float64Array, half: Float64Array, basis: Float64Array): void {
+  half.fill(0);
+  for (let row = 0; row < 64; row += 8)
+    for (let n = 0; n < 8; n++) {
+      const value = block[row + n] as number;
+      if (value === 0) continue;
+      for (let k = 0; k < 8; k++) half[row + k] = (half[row + k] as number) + (basis[k * 8 + n] as number) * value;
     }
-  for (let column = 0; column < 8; column++)
-    for (let k = 0; k < 8; k++) {
-      let sum = 0;
-      for (let n = 0; n < 8; n++) sum += basis(k, n) * (half[n * 8 + column] ?? 0);
-      block[k * 8 + column] = sum;
+  block.fill(0);
+  for (let n = 0; n < 8; n++)
+    for (let column = 0; column < 8; column++) {
+      const value = half[n * 8 + column] as number;
+      if (value === 0) continue;
+      for (let k = 0; k < 8; k++)
+        block[k * 8 + column] = (block[k * 8 + column] as number) + (basis[k * 8 + n] as number) * value;
     }
 }
 

@@ -11,7 +11,7 @@ const seed = Number(process.env.AETAS_SEED ?? Math.floor(Math.random() * 1_000_0
 const part = (seed % PARTS) + 1;
 const shard = short ? [`--shard=${part}/${PARTS}`] : [];
 /** Sweeps without a browser, by a word of their file's name. */
-const withoutBrowser = ['anyBrew.long', 'estimate.long'];
+const withoutBrowser = ['anyBrew.long', 'estimate.long', 'src/core/plan', 'src/core/inference', 'src/core/estimate'];
 
 ensurePackages();
 const chromium = ensureChromium();

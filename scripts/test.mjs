@@ -47,7 +47,7 @@ run(tool('next'), ['typegen']);
 const building = runBeside(process.execPath, ['-e', "import('./scripts/build.mjs').then((m) => m.ensureBuild())"]);
 await check('Layout', tool('prettier'), ['--check', '--cache', '--log-level', 'warn', '.']);
 await check('Lint', tool('eslint'), ['--cache', '--cache-location', 'node_modules/.cache/eslint', '.']);
-await check('Types', tool('tsc'), ['--noEmit']);
+await check('Types', process.execPath, ['node_modules/typescript-native/bin/tsc', '--noEmit']);
 if ((await building) !== 0) process.exit(1);
 passed += 1;
 

@@ -240,6 +240,7 @@ export function makeWorking(brewId: string, takeMl: number, waterMl: number): Pr
     delete taken.clearings;
     delete taken.takesFilms;
     delete taken.bottle;
+    delete taken.price;
     if (brew.bottle?.stage === 'concentrate' && brew.parts.length === 0) taken.parts = [partOfBottle(brew, takeMl)];
     await writer.put('brews', taken);
     return success(stamps.id);
@@ -286,6 +287,18 @@ export function mixPowder(brewId: string): Promise<void> {
       mixedMs,
       updatedMs: mixedMs,
     });
+  });
+}
+
+/** Keeps what a bottle cost; null takes it back. */
+export function tellPrice(brewId: string, amount: number | null): Promise<void> {
+  return act(`brew:${brewId}`, async (writer) => {
+    const brew = await writer.db.brews.get(brewId);
+    if (brew === undefined) throw new Refusal('This bottle was taken away meanwhile.');
+    const next: Brew = { ...brew, updatedMs: Date.now() };
+    if (amount === null) delete next.price;
+    else next.price = { amount, forMl: brew.price?.forMl ?? brew.bottle?.holdsMl ?? brew.volumeMl };
+    await writer.put('brews', next);
   });
 }
 

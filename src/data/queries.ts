@@ -122,6 +122,31 @@ export function useDossier(rollId: string): RollDossier | null | undefined {
   return useLiveQuery(() => readDossier(rollId, false), [rollId]);
 }
 
+/** A jug that a run used, and the bottle that it was made from where that stands there still. */
+export interface UsedJug {
+  jug: Brew;
+  parent: Brew | undefined;
+}
+
+/** The jugs that a run used, by what they were for; undefined while they load. */
+export function useJugsOfRun(
+  run: Run | undefined,
+  developer: Brew | undefined,
+): Partial<Record<'developer' | 'stop' | 'fixer' | 'wetting', UsedJug>> | undefined {
+  const ids = [run?.brewId ?? developer?.id ?? '', run?.jugs?.stop ?? '', run?.jugs?.fix ?? ''];
+  return useLiveQuery(async () => {
+    const db = database();
+    const [develop, stop, fixer] = await db.brews.bulkGet(ids);
+    const parents = await db.brews.bulkGet([develop, stop, fixer].map((jug) => jug?.from?.id ?? ''));
+    const used = (jug: Brew | undefined, parent: Brew | undefined) => (jug === undefined ? undefined : { jug, parent });
+    return {
+      developer: used(develop, parents[0]),
+      stop: used(stop, parents[1]),
+      fixer: used(fixer, parents[2]),
+    };
+  }, [ids.join(' ')]);
+}
+
 /** Names and formats of some rolls. */
 export function useRollNames(rollIds: readonly string[]): Pick<Roll, 'id' | 'label' | 'formatId'>[] {
   const found = useLiveQuery(

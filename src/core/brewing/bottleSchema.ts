@@ -25,6 +25,13 @@ export const bottleSchema = z.strictObject({
 });
 export type Bottle = z.infer<typeof bottleSchema>;
 
+/** What a bottle cost in the shop, and for how much of it. The currency is that of all prices. */
+export const bottlePriceSchema = z.strictObject({
+  amount: limited('price', 'What it cost'),
+  forMl: limited('jugVolumeMl', 'The bottle holds'),
+});
+export type BottlePrice = z.infer<typeof bottlePriceSchema>;
+
 /**
  * Reads dilutions as they are noted: `B 1+31, H 1+63`, or `1+9` alone.
  * @returns them in order; null where something in it does not read

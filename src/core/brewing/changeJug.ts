@@ -4,6 +4,7 @@ import { organicAgentIds } from '../chemistry/organicAgents';
 import { substanceIds, substanceOf, type SubstanceId } from '../chemistry/substances';
 import { instantMs, limited, nameField } from '../schema/fields';
 import { failure, success, type Result } from '../schema/result';
+import type { BottlePrice } from './bottleSchema';
 import { compositionOf, estimableDeveloper, phOf, type Developer } from './composition';
 import type { MadeBrew } from './finishMix';
 import { amountOf, type BrewPart } from './part';
@@ -36,7 +37,7 @@ export type OneJugChange = Exclude<JugChange, { kind: 'joined' }>;
 export type ChangingJug = Pick<
   MadeBrew,
   'use' | 'developer' | 'bromideGPerL' | 'volumeMl' | 'parts' | 'ph' | 'mixingLnSd'
-> & { films: number; wornMl?: number | undefined };
+> & { films: number; wornMl?: number | undefined; price?: BottlePrice | undefined };
 
 /** Spread of an amount that somebody added by hand, ln. Source: our estimate. */
 const ADDED_LN_SD = 0.03;
@@ -62,11 +63,15 @@ export function changedJug<T extends ChangingJug>(jug: T, change: OneJugChange):
     }
     case 'water': {
       const volumeMl = jug.volumeMl + change.ml;
-      if (jug.parts.length > 0) return success(reckoned({ ...jug, volumeMl, ...worn(jug) }));
       const share = jug.volumeMl / volumeMl;
+      // Water costs nothing: what was paid is spread over more.
+      const { price } = jug;
+      const spread = price === undefined ? {} : { price: { ...price, forMl: price.forMl / share } };
+      if (jug.parts.length > 0) return success(reckoned({ ...jug, volumeMl, ...spread, ...worn(jug) }));
       return success({
         ...jug,
         ...worn(jug),
+        ...spread,
         volumeMl,
         ph: null,
         developer: jug.developer === null ? null : thinned(jug.developer, share),
@@ -118,6 +123,10 @@ export function joined<T extends ChangingJug>(into: T, from: T): Result<T> {
   const films = into.films + from.films;
   const worn = films > 0 ? { wornMl: (into.wornMl ?? into.volumeMl) + (from.wornMl ?? from.volumeMl) } : {};
   const both = { ...into, volumeMl, films, ...worn };
+  // Where only one of them has a price, nobody knows that of both.
+  delete both.price;
+  if (into.price !== undefined && from.price !== undefined)
+    both.price = { amount: paidFor(into.price, into.volumeMl) + paidFor(from.price, from.volumeMl), forMl: volumeMl };
   if (into.parts.length > 0 && from.parts.length > 0) {
     const parts = [...into.parts];
     for (const part of from.parts) {
@@ -144,6 +153,11 @@ export function joined<T extends ChangingJug>(into: T, from: T): Result<T> {
     developer,
     bromideGPerL: share * into.bromideGPerL + (1 - share) * from.bromideGPerL,
   });
+}
+
+/** Money in a volume, by a price. */
+export function paidFor({ amount, forMl }: BottlePrice, ml: number): number {
+  return (amount * ml) / forMl;
 }
 
 /** Two developers of one kind together, by the share of the first; undefined where they are none. */

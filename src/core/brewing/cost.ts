@@ -124,8 +124,8 @@ export function priceProblem(value: number | string, mayBeZero: boolean): string
 export interface RollSpent {
   /** What the film spent in its developer; null where its price is not known. */
   developer: number | null;
-  /** Baths that it went through besides. */
-  baths: readonly (keyof PricesForm['baths'])[];
+  /** Baths that it went through besides, with what one film costs in the bottle that was used; null for one without a price. */
+  baths: readonly { id: keyof PricesForm['baths']; ofBottle: number | null }[];
   waterL: number;
   /** Frames that came out; 0 where none did. */
   cameOut: number;
@@ -159,7 +159,7 @@ export function rollCost({ developer, baths, waterL, cameOut }: RollSpent, price
   const perM3 = notNegative(prices.water);
   const film = { name: 'Film', amount: notNegative(prices.film) };
   const water = { name: 'Water', amount: perM3 === null ? null : (perM3 * waterL) / M3_L };
-  const bathLines = baths.map((id) => ({ name: bathNames[id], amount: share(id) }));
+  const bathLines = baths.map(({ id, ofBottle }) => ({ name: bathNames[id], amount: ofBottle ?? share(id) }));
   const lines = [film, { name: 'Developer', amount: developer }, ...bathLines, water];
   const total = sumOf(lines);
   const one = oneBathPerFilm(prices);
@@ -194,13 +194,16 @@ function sumOf(lines: readonly { amount: number | null }[]): number | null {
  * What one film spent in the developer that it went through.
  * @param brew the jug, where it stands on the bench still
  * @param kind what develops in it; undefined where nobody knows
+ * @param ofBottle what one film costs in the bottle that was used; null for one without a price
  * @param prices the user's prices
  */
 export function developerCost(
   brew: { parts: readonly BrewPart[]; films: number } | undefined,
   kind: Developer['kind'] | undefined,
+  ofBottle: number | null,
   prices: PricesForm,
 ): number | null {
+  if (ofBottle !== null) return ofBottle;
   if (kind === 'one-bath') return oneBathPerFilm(prices);
   if (kind === 'concentrate') return boughtPerFilm(prices);
   return brew === undefined || brew.parts.length === 0

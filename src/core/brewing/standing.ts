@@ -7,7 +7,7 @@ import { problemsFromZod } from '../schema/problemsFromZod';
 import { failure, success, type Problem, type Result } from '../schema/result';
 import { typed } from '../schema/typed';
 import { bottleStageIds, type BottleStage } from './bottle';
-import { bottleSchema, readDilutions, type Bottle } from './bottleSchema';
+import { bottlePriceSchema, bottleSchema, readDilutions, type Bottle, type BottlePrice } from './bottleSchema';
 import type { Developer } from './composition';
 import { recipeUses, type RecipeUse } from './recipe';
 
@@ -43,6 +43,8 @@ export const standingFormSchema = z.object({
   place: z.string().max(400).default(''),
   /** Its dilutions as they are noted. */
   dilutions: z.string().max(400).default(''),
+  /** What it cost. */
+  price: typed.default(''),
 });
 export type StandingForm = z.infer<typeof standingFormSchema>;
 
@@ -60,6 +62,7 @@ export const emptyStanding: StandingForm = {
   holdsMl: '',
   place: '',
   dilutions: '',
+  price: '',
 };
 
 /** A bottle that stands on the shelf with a past of its own. */
@@ -72,6 +75,7 @@ export interface StandingBottle {
   films: number;
   takesFilms?: number;
   bottle?: Bottle;
+  price?: BottlePrice;
 }
 
 const isFamily = (id: StandingId): id is DeveloperFamilyId => (developerFamilyIds as readonly string[]).includes(id);
@@ -138,6 +142,7 @@ export function readStanding(form: StandingForm, nowMs: number): Result<Standing
   const films = read('films');
   const takes = form.takesFilms === '' ? null : read('takesFilms');
   if (takes === 0) problems.push({ path: 'takesFilms', message: 'Films it takes: give 1 or more, or leave it empty.' });
+  const price = priceOf(form, bottle?.holdsMl ?? volumeMl, problems);
   if (problems.length > 0) return failure(...problems);
   return success({
     name,
@@ -148,7 +153,17 @@ export function readStanding(form: StandingForm, nowMs: number): Result<Standing
     films,
     ...(takes === null ? {} : { takesFilms: takes }),
     ...(bottle === null ? {} : { bottle }),
+    ...(price === null ? {} : { price }),
   });
+}
+
+/** What it cost, for all that it held when it was bought; null where nobody said. */
+function priceOf({ price }: StandingForm, forMl: number, problems: Problem[]): BottlePrice | null {
+  if (price === '') return null;
+  const read = bottlePriceSchema.shape.amount.safeParse(price);
+  if (read.success) return { amount: read.data, forMl };
+  problems.push({ path: 'price', message: read.error.issues[0]?.message ?? '' });
+  return null;
 }
 
 /** Stages in which a kind comes: powders as powder or stock, liquids as a concentrate. */

@@ -1,4 +1,4 @@
-import { lightSurface, type LightBlock } from './lightSurface';
+import { lightSurface, type LightBlock, type LightSurface } from './lightSurface';
 import { projected, type Patch, type PatchRow } from './patch';
 import type { PixelGrid } from './pixelGrid';
 import { samplePatch } from './samplePatch';
@@ -45,7 +45,7 @@ export function findRow(grid: PixelGrid, transfer: Transfer): FoundRow | null {
   const density = (x: number, y: number): number | null => {
     const px = { x, y, along: 3 / edge, across: 3 / edge, turn: 0 };
     const sample = samplePatch(grid, px, edge, GREEN, transfer);
-    return sample === null ? null : bare.at(px).lnValue / Math.LN10 - Math.log10(Math.max(sample.linear, 1e-5));
+    return sample === null ? null : bare.lnValueAt(px) / Math.LN10 - Math.log10(Math.max(sample.linear, 1e-5));
   };
   const film = filmAxis(grid, edge, density);
   if (film === null) return null;
@@ -97,11 +97,11 @@ const RIM_LN = -0.5;
 /** The middle of the darkest thing that lies clear of the film. */
 function opaqueBeside(
   blocks: readonly LightBlock[],
-  bare: { at: (place: { x: number; y: number }) => { lnValue: number } },
+  bare: Pick<LightSurface, 'lnValueAt'>,
   film: FilmAxis,
 ): Patch | null {
   const size = 1 / 50;
-  const below = (block: LightBlock): number => block.lnValue - bare.at(block).lnValue;
+  const below = (block: LightBlock): number => block.lnValue - bare.lnValueAt(block);
   const beside = blocks.filter((block) => {
     const [dx, dy] = [block.x - film.x, block.y - film.y];
     const [u, v] = [dx * film.cos + dy * film.sin, dy * film.cos - dx * film.sin];

@@ -23,6 +23,8 @@ export interface LightAt {
 /** The bare light of a picture. */
 export interface LightSurface {
   at: (place: Place) => LightAt;
+  /** ln of its value alone: where millions of places are asked about. */
+  lnValueAt: (place: Place) => number;
   /** Blocks that count as bare light. */
   bare: readonly LightBlock[];
 }
@@ -47,6 +49,11 @@ const TERMS: readonly { x: number; y: number; sd: number }[] = [
     [0, 4],
   ].map(([x = 0, y = 0]) => ({ x, y, sd: 0.08 })),
 ];
+
+/** A number to the powers that the terms have. */
+function powersOf(u: number): readonly number[] {
+  return [1, u, u * u, u * u * u, u * u * u * u];
+}
 
 /** A block of bare light is good to this, for texture of the light and what no smooth surface follows, ln. Source: our estimate. */
 const BLOCK_LN_SD = 0.004;
@@ -85,8 +92,9 @@ export function lightSurface(
     y: (Math.max(...blocks.map(({ y }) => y), ...all.map(({ block }) => block.y)) || 1) / 2,
   };
   const termsAt = ({ x, y }: Place): number[] => {
-    const [u, v] = [(x - middle.x) / reach, (y - middle.y) / reach];
-    return TERMS.map((term) => u ** term.x * v ** term.y);
+    const us = powersOf((x - middle.x) / reach);
+    const vs = powersOf((y - middle.y) / reach);
+    return TERMS.map((term) => (us[term.x] as number) * (vs[term.y] as number));
   };
   // The brightest parts first; then whatever lies on the surface through them.
   const level = marks.length > 0 ? medianOf(marks.map(({ lnValue }) => lnValue)) : quantile(free, 0.9);
@@ -106,7 +114,11 @@ export function lightSurface(
   if (fitted === null || (kept.length < LEAST_BLOCKS && marks.length === 0)) return null;
   const surface = fitted;
   return {
-    at: (place) => ({ lnValue: surface.valueAt(termsAt(place)), shared: surface.errorsAt(termsAt(place)) }),
+    at: (place) => {
+      const terms = termsAt(place);
+      return { lnValue: surface.valueAt(terms), shared: surface.errorsAt(terms) };
+    },
+    lnValueAt: (place) => surface.valueAt(termsAt(place)),
     bare: kept.map(({ block }) => block),
   };
 }
@@ -124,18 +136,17 @@ interface Kept {
 function fit(kept: readonly Kept[], termsAt: (place: Place) => number[]): Surface {
   const size = TERMS.length;
   const rows = kept.map(({ block }) => termsAt(block));
+  const sums = productsOf(kept, rows, size);
   const solve = (sd: number): { coefficients: number[]; normal: Matrix } => {
     const normal = Matrix.zeros(size, size);
     const right = Matrix.zeros(size, 1);
     TERMS.forEach((term, at) => normal.set(at, at, 1 / term.sd ** 2));
-    rows.forEach((row, index) => {
-      const value = (kept[index] as Kept).block.lnValue;
-      for (let a = 0; a < size; a++) {
-        const weighted = (row[a] as number) / sd ** 2;
-        right.set(a, 0, right.get(a, 0) + weighted * value);
-        for (let b = 0; b < size; b++) normal.set(a, b, normal.get(a, b) + weighted * (row[b] as number));
-      }
-    });
+    const [squares, values] = sums;
+    for (let a = 0; a < size; a++) {
+      right.set(a, 0, (values[a] as number) / sd ** 2);
+      for (let b = 0; b < size; b++)
+        normal.set(a, b, normal.get(a, b) + (squares[Math.min(a, b) * size + Math.max(a, b)] as number) / sd ** 2);
+    }
     return { coefficients: choleskyOf(normal).solve(right).to1DArray(), normal };
   };
   const valueBy = (coefficients: readonly number[], terms: readonly number[]): number =>
@@ -163,6 +174,26 @@ function fit(kept: readonly Kept[], termsAt: (place: Place) => number[]): Surfac
       return errors;
     },
   };
+}
+
+/** Sums of products of the terms of all blocks, the upper half, and of the terms with the values. */
+function productsOf(
+  kept: readonly Kept[],
+  rows: readonly (readonly number[])[],
+  size: number,
+): [Float64Array, Float64Array] {
+  const squares = new Float64Array(size * size);
+  const values = new Float64Array(size);
+  rows.forEach((row, index) => {
+    const { lnValue } = (kept[index] as Kept).block;
+    for (let a = 0; a < size; a++) {
+      const term = row[a] as number;
+      values[a] = (values[a] as number) + term * lnValue;
+      for (let b = a; b < size; b++)
+        squares[a * size + b] = (squares[a * size + b] as number) + term * (row[b] as number);
+    }
+  });
+  return [squares, values];
 }
 
 /** Whether a block lies within a patch. */

@@ -1,8 +1,7 @@
-import { bisect } from '../inference/bisection';
 import { medianOf } from '../inference/median';
 import type { Patch } from './patch';
 import { channelShares, type ChannelId, type PixelGrid } from './pixelGrid';
-import { linearOf, type Transfer } from './transfer';
+import { encodedOf, lightOfCodes, linearOf, type Transfer } from './transfer';
 
 /** What a patch of a picture shows. */
 export interface PatchSample {
@@ -58,26 +57,34 @@ export function samplePatch(
 ): PatchSample | null {
   const nAlong = Math.max(3, Math.min(MOST_ALONG, Math.round(patch.along * edgePx)));
   const nAcross = Math.max(3, Math.min(MOST_ALONG, Math.round(patch.across * edgePx)));
-  const [cos, sin] = [Math.cos(patch.turn), Math.sin(patch.turn)];
+  const cos = Math.cos(patch.turn);
+  const sin = Math.sin(patch.turn);
+  const { leftPx, topPx, widthPx, heightPx } = grid;
   const light = lightOf(grid, channel, transfer);
-  const values: number[] = [];
-  const cells: number[] = [];
-  let clipped = 0;
-  let black = 0;
+  const room = nAlong * nAcross;
+  const inOrder = new Float64Array(room);
+  const cells = new Uint8Array(room);
+  let [count, clipped, black] = [0, 0, 0];
   for (let j = 0; j < nAcross; j++) {
+    const v = (j + 0.5) / nAcross - 0.5;
+    const row = CELLS * Math.floor((v + 0.5) * CELLS);
+    const fromX = patch.x - v * patch.across * sin;
+    const fromY = patch.y + v * patch.across * cos;
     for (let i = 0; i < nAlong; i++) {
-      const [u, v] = [(i + 0.5) / nAlong - 0.5, (j + 0.5) / nAcross - 0.5];
-      const x = Math.floor((patch.x + u * patch.along * cos - v * patch.across * sin) * edgePx) - grid.leftPx;
-      const y = Math.floor((patch.y + u * patch.along * sin + v * patch.across * cos) * edgePx) - grid.topPx;
-      if (x < 0 || y < 0 || x >= grid.widthPx || y >= grid.heightPx) continue;
-      const { linear, atTop, atBottom } = light(y * grid.widthPx + x);
-      values.push(linear);
-      cells.push(Math.floor((u + 0.5) * CELLS) + CELLS * Math.floor((v + 0.5) * CELLS));
-      if (atTop) clipped += 1;
-      if (atBottom) black += 1;
+      const u = (i + 0.5) / nAlong - 0.5;
+      const x = Math.floor((fromX + u * patch.along * cos) * edgePx) - leftPx;
+      const y = Math.floor((fromY + u * patch.along * sin) * edgePx) - topPx;
+      if (x < 0 || y < 0 || x >= widthPx || y >= heightPx) continue;
+      const pixel = light(y * widthPx + x);
+      inOrder[count] = pixel.linear;
+      cells[count] = row + Math.floor((u + 0.5) * CELLS);
+      count += 1;
+      if (pixel.atTop) clipped += 1;
+      if (pixel.atBottom) black += 1;
     }
   }
-  if (values.length < 9) return null;
+  if (count < 9) return null;
+  const values = inOrder.subarray(0, count);
   const middle = medianOf(values);
   const stepLinear = stepAt(middle, grid.maximum, transfer);
   const spread = medianOf(values.map((value) => Math.abs(value - middle))) / MAD_PER_SD;
@@ -85,15 +92,17 @@ export function samplePatch(
   const sums = new Float64Array(CELLS * CELLS);
   const counts = new Float64Array(CELLS * CELLS);
   let [kept, sum, squares] = [0, 0, 0];
-  values.forEach((value, index) => {
-    if (Math.abs(value - middle) > far) return;
+  for (let index = 0; index < count; index++) {
+    const value = values[index] as number;
+    const off = value - middle;
+    if (Math.abs(off) > far) continue;
     const cell = cells[index] as number;
     sums[cell] = (sums[cell] as number) + value;
     counts[cell] = (counts[cell] as number) + 1;
     kept += 1;
     sum += value;
-    squares += (value - middle) ** 2;
-  });
+    squares += off * off;
+  }
   const linear = sum / kept;
   const linearSd = Math.sqrt(Math.max(0, squares / kept - (linear - middle) ** 2));
   const means = [...sums].flatMap((total, cell) => ((counts[cell] as number) > 0 ? [total / (counts[cell] ?? 1)] : []));
@@ -103,51 +112,50 @@ export function samplePatch(
     linear,
     linearSe: Math.hypot(standardErrorOf(means), rounding),
     linearSd,
-    clippedShare: clipped / values.length,
-    blackShare: black / values.length,
-    leftOutShare: 1 - kept / values.length,
+    clippedShare: clipped / count,
+    blackShare: black / count,
+    leftOutShare: 1 - kept / count,
     stepLinear,
-    count: values.length,
+    count,
   };
 }
 
+/** One pixel after the other: its light, and whether it stands at white or at black. */
+interface PixelLight {
+  linear: number;
+  atTop: boolean;
+  atBottom: boolean;
+}
+
+/** Reads pixels of a picture; the answer is one object, filled anew each time. */
 function lightOf(
   { data, channels, maximum }: PixelGrid,
   channel: ChannelId,
   transfer: Transfer,
-): (pixel: number) => { linear: number; atTop: boolean; atBottom: boolean } {
-  const shares = channelShares[channel];
-  const known = new Map<number, number>();
-  const linear = (code: number): number => {
-    const found = known.get(code);
-    if (found !== undefined) return found;
-    const made = linearOf(code / maximum, transfer);
-    known.set(code, made);
-    return made;
-  };
+): (pixel: number) => PixelLight {
+  const shares = channels < 3 ? [1] : channelShares[channel];
+  const linear = lightOfCodes(maximum, transfer);
+  const top = CLIPPED_FROM * maximum;
+  const found: PixelLight = { linear: 0, atTop: false, atBottom: false };
   return (pixel) => {
-    const at = pixel * channels;
-    if (channels < 3) {
-      const code = data[at] as number;
-      return { linear: linear(code), atTop: code >= CLIPPED_FROM * maximum, atBottom: code === 0 };
-    }
-    let sum = 0;
-    let [atTop, atBottom] = [false, true];
-    for (let index = 0; index < 3; index++) {
+    found.linear = 0;
+    found.atTop = false;
+    found.atBottom = true;
+    for (let index = 0; index < shares.length; index++) {
       const share = shares[index] as number;
       if (share === 0) continue;
-      const code = data[at + index] as number;
-      sum += share * linear(code);
-      if (code >= CLIPPED_FROM * maximum) atTop = true;
-      if (code > 0) atBottom = false;
+      const code = data[pixel * channels + index] as number;
+      found.linear += share * linear(code);
+      if (code >= top) found.atTop = true;
+      if (code > 0) found.atBottom = false;
     }
-    return { linear: sum, atTop, atBottom };
+    return found;
   };
 }
 
 /** Light of one code step at a tone. */
 function stepAt(linear: number, maximum: number, transfer: Transfer): number {
-  const code = Math.round(bisect((share) => linearOf(share, transfer), linear, 0, 1) * maximum);
+  const code = Math.round(encodedOf(linear, transfer) * maximum);
   return (
     linearOf(Math.min(1, (code + 0.5) / maximum), transfer) - linearOf(Math.max(0, (code - 0.5) / maximum), transfer)
   );

@@ -2,7 +2,7 @@ import type { LightBlock } from './lightSurface';
 import { samplePatch } from './samplePatch';
 import type { ChannelId, PixelGrid } from './pixelGrid';
 import { channelShares } from './pixelGrid';
-import { linearOf, type Transfer } from './transfer';
+import { lightOfCodes, type Transfer } from './transfer';
 
 /** A picture as a whole: where its bare light may be, and of what tones it is made. */
 export interface PictureSurvey {
@@ -56,14 +56,7 @@ function tonesOf(
   transfer: Transfer,
 ): Omit<PictureSurvey, 'blocks'> {
   const shares = channels < 3 ? [1] : channelShares[channel];
-  const light = new Map<number, number>();
-  const linear = (code: number): number => {
-    const known = light.get(code);
-    if (known !== undefined) return known;
-    const made = linearOf(code / maximum, transfer);
-    light.set(code, made);
-    return made;
-  };
+  const linear = lightOfCodes(maximum, transfer);
   const sums = new Float64Array(BINS);
   const counts = new Float64Array(BINS);
   const pixels = widthPx * heightPx;
@@ -72,11 +65,12 @@ function tonesOf(
   for (let pixel = 0; pixel < pixels; pixel += every) {
     let value = 0;
     let code = 0;
-    shares.forEach((share, index) => {
-      if (share === 0) return;
+    for (let index = 0; index < shares.length; index++) {
+      const share = shares[index] as number;
+      if (share === 0) continue;
       code = data[pixel * channels + index] as number;
       value += share * linear(code);
-    });
+    }
     looked += 1;
     if (value <= linear(1)) black += 1;
     if (code >= 0.995 * maximum) white += 1;

@@ -22,6 +22,27 @@ export function linearOf(code: number, transfer: Transfer): number {
   }
 }
 
+/** Light by code value, for the picture that was looked at last: a picture is asked for millions of times. */
+let lastTable = { key: '', light: new Float64Array(0) };
+
+/**
+ * Light that the code values of a picture stand for, looked up.
+ * @param maximum largest code value, above 0
+ * @param transfer how the picture is encoded
+ * @returns linear light of a code, 0 to `maximum`, as `linearOf` has it
+ */
+export function lightOfCodes(maximum: number, transfer: Transfer): (code: number) => number {
+  const key = `${transfer.id} ${transfer.id === 'gamma' ? transfer.gamma : ''} ${maximum}`;
+  if (lastTable.key !== key) {
+    const light = new Float64Array(Math.floor(maximum) + 1);
+    for (let code = 0; code < light.length; code++) light[code] = linearOf(code / maximum, transfer);
+    lastTable = { key, light };
+  }
+  const { light } = lastTable;
+  // Pictures that were reduced have values between the codes.
+  return (code) => light[code] ?? linearOf(code / maximum, transfer);
+}
+
 /**
  * Code value for a light: the way back of `linearOf`.
  * @param linear linear light as a share of white, 0 to 1

@@ -9,6 +9,7 @@ import { workOut } from './estimate';
 import { gradientCurve } from './gradientCurve';
 import type { EstimateRequestInput } from './request';
 import { estimateSchema } from './result';
+import { cases } from '../testing/cases';
 
 const time = (part: Partial<EstimateRequestInput> = {}): number => estimate(sampleRequest(part)).timeMin;
 
@@ -27,7 +28,7 @@ describe('properties of every estimate', () => {
         expect(answer.band.highMin).toBeGreaterThanOrEqual(answer.timeMin);
         expect(Math.log(answer.band.highMin / answer.band.lowMin)).toBeCloseTo(2 * Z80 * answer.lnSd, 9);
       }),
-      { numRuns: 300 },
+      { numRuns: cases(100, 300) },
     );
   });
   test('every number is finite and fits the published schema', () => {
@@ -35,7 +36,7 @@ describe('properties of every estimate', () => {
       fc.property(anyRequest, (request) => {
         expect(estimateSchema.safeParse(estimate(request)).error?.issues ?? []).toEqual([]);
       }),
-      { numRuns: 300 },
+      { numRuns: cases(100, 300) },
     );
   });
   test('Extend never takes less than Hold, and within its cap never more than half as long again', () => {
@@ -46,7 +47,7 @@ describe('properties of every estimate', () => {
         expect(extend.timeMin).toBeGreaterThanOrEqual(hold.timeMin * (1 - 1e-9));
         expect(extend.timeMin).toBeLessThanOrEqual(hold.timeMin * 1.5 * (1 + 1e-9));
       }),
-      { numRuns: 200 },
+      { numRuns: cases(80, 200) },
     );
   });
 });
@@ -322,7 +323,7 @@ describe('bad input', () => {
           else expect(answer.problems.length).toBeGreaterThan(0);
         }
       }),
-      { numRuns: 400 },
+      { numRuns: cases(120, 400) },
     );
   });
 });

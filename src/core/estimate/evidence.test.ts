@@ -11,6 +11,7 @@ import { LN_GRADIENT_PER_GRADE } from '../outcome/grades';
 import { piecesOf } from './pieces';
 import type { EstimateRequestInput } from './request';
 import { estimateSchema } from './result';
+import { cases } from '../testing/cases';
 
 const old: Partial<EstimateRequestInput> = { age: roomYears(25), strategy: { id: 'extend', liftCap: true } };
 const withEvidence = (evidence: EvidenceInput[], part: Partial<EstimateRequestInput> = old) =>
@@ -42,7 +43,7 @@ describe('properties with evidence', () => {
         expect(answer.band.lowMin).toBeLessThanOrEqual(answer.timeMin);
         expect(answer.band.highMin).toBeGreaterThanOrEqual(answer.timeMin);
       }),
-      { numRuns: 150 },
+      { numRuns: cases(50, 150) },
     );
   });
   test('the order of the pieces does not matter', () => {

@@ -93,7 +93,7 @@ export function syntheticStrip(strip: SyntheticStrip): { grid: PixelGrid; truth:
 
   const densityAt = (u: number, v: number): number | null => {
     if (Math.abs(u) > FILM_LONG / 2 || Math.abs(v) > FILM_WIDE / 2) return null;
-    if (specks.some((speck) => Math.hypot(u - speck.u, v - speck.v) < speck.size)) return strip.baseFogD + 2;
+    if (specks.some((speck) => (u - speck.u) ** 2 + (v - speck.v) ** 2 < speck.size ** 2)) return strip.baseFogD + 2;
     if (scratches.some((at) => Math.abs(v - at) < 1 / widthPx)) return 0;
     const along = (u + stepsLong / 2) / pitch;
     const step = Math.floor(along);
@@ -107,15 +107,23 @@ export function syntheticStrip(strip: SyntheticStrip): { grid: PixelGrid; truth:
     return strip.baseFogD + (inFrame ? (stepsD[step] as number) : 0);
   };
 
+  // Neighbouring pixels mostly have one density: what it lets through is worked out once.
+  const passed = new Float64Array(3).fill(1);
+  let lastD: number | null = null;
   for (let py = 0; py < heightPx; py++) {
     for (let px = 0; px < widthPx; px++) {
-      const [x, y] = [(px + 0.5 - widthPx / 2) / widthPx, (py + 0.5 - heightPx / 2) / widthPx];
+      const x = (px + 0.5 - widthPx / 2) / widthPx;
+      const y = (py + 0.5 - heightPx / 2) / widthPx;
       const density = densityAt(x * cos + y * sin, y * cos - x * sin);
-      const light = strip.exposure * (1 - strip.falloff * (Math.hypot(x, y) / reach) ** 2);
+      const light = strip.exposure * (1 - (strip.falloff * (x * x + y * y)) / reach ** 2);
+      if (density !== lastD) {
+        for (let channel = 0; channel < 3; channel++)
+          passed[channel] = density === null ? 1 : 10 ** -(density + (strip.maskD[channel] as number));
+        lastD = density;
+      }
       for (let channel = 0; channel < 3; channel++) {
         const at = (py * widthPx + px) * 3 + channel;
-        const mask = strip.maskD[channel] as number;
-        const clean = density === null ? light : light * 10 ** -(density + mask);
+        const clean = light * (passed[channel] as number);
         const noisy = clean + strip.noise * Math.sqrt(clean) * seededNormal(seed, at);
         data[at] = Math.round(maximum * encodedOf(Math.min(1, Math.max(0, noisy)), strip.transfer));
       }

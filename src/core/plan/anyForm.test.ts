@@ -21,6 +21,7 @@ import { sampleBrew } from '../testing/sampleBrew';
 import { estimateRequestFor } from './estimateRequestFor';
 import { initialPlanForm, planFormOf, readPlanForm, type PlanForm } from './planForm';
 import { withStrategy } from './withStrategy';
+import { cases } from '../testing/cases';
 
 const { NOW, roll, stock } = demoInputs;
 const film = { familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition };
@@ -115,9 +116,9 @@ describe('whatever is typed into a plan', () => {
         // A plan that was stored opens as the form that made it.
         expect(readPlanForm(planFormOf(stored, initialPlanForm(film)), roll, jugs)).toEqual(answer);
       }),
-      { numRuns: 250 },
+      { numRuns: cases(80, 250) },
     );
-    expect(read).toBeGreaterThan(40);
+    expect(read).toBeGreaterThan(cases(10, 40));
   });
   test('a stand and back again leaves the form as it was', () => {
     fc.assert(

@@ -12,6 +12,7 @@ import { movementFormOf } from '../schedule/movementForm';
 import { bursts, seconds } from '../schedule/movement';
 import { initialPlanForm, planFormOf, readPlanForm, type PlanForm } from './planForm';
 import { thinnedFrom, withStrategy } from './withStrategy';
+import { cases } from '../testing/cases';
 
 const { NOW, roll, stock } = demoInputs;
 const jugs = [sampleBrew(NOW - 3_600_000)];
@@ -155,7 +156,7 @@ const step: fc.Arbitrary<Partial<PlanForm>> = fc.oneof(
   fc.record({ ownTimeOn: fc.boolean(), ownTimeMin: fc.constantFrom<number | string>(10, 15) }),
 );
 
-describe('two thousand walks through the form', () => {
+describe('walks through the form', () => {
   test('a change moves nothing but what depends on it, and no developer takes another’s time', () => {
     fc.assert(
       fc.property(fc.array(step, { minLength: 3, maxLength: 10 }), (steps) => {
@@ -185,7 +186,7 @@ describe('two thousand walks through the form', () => {
           form = next;
         }
       }),
-      { numRuns: 2000, seed: 11 },
+      { numRuns: cases(400, 2000), seed: 11 },
     );
   });
   test('a strategy and back again, from wherever a walk ends, is where it began', () => {
@@ -194,7 +195,7 @@ describe('two thousand walks through the form', () => {
         const form = steps.reduce<PlanForm>((now, part) => changeForm(now, part, jugs), start);
         expect(withStrategy(withStrategy(form, id, jugs), form.strategyId, jugs)).toEqual(form);
       }),
-      { numRuns: 300, seed: 12 },
+      { numRuns: cases(100, 300), seed: 12 },
     );
   });
 });

@@ -5,7 +5,7 @@ import { batchSchema } from '../brewing/batch';
 import { mixEventSchema } from '../brewing/mixRun';
 import { jugChangeSchema } from '../brewing/changeJug';
 import { brewPartSchema } from '../brewing/part';
-import { bottleSchema } from '../brewing/bottleSchema';
+import { bottlePriceSchema, bottleSchema } from '../brewing/bottleSchema';
 import { recipeShape } from '../brewing/recipe';
 import { estimateRequestSchema } from '../estimate/request';
 import { strategyIds } from '../estimate/strategyIds';
@@ -135,6 +135,8 @@ export const brewSchema = z.strictObject({
   from: z.strictObject({ id, name: nameField('Name of the brew'), code: z.string().min(1).max(12) }).optional(),
   /** What is known of the bottle, where it holds no working solution; missing for a jug. */
   bottle: bottleSchema.optional(),
+  /** What it cost in the shop; missing where nobody said. */
+  price: bottlePriceSchema.optional(),
   /** Clearing times of scraps in this fixer, oldest first; missing where none was taken. */
   clearings: z.array(clearingReadingSchema).max(500).optional(),
 });

@@ -14,6 +14,7 @@ export const limits = {
   sheetMl: { what: 'Volume', min: 5, max: 100_000, unit: 'ml' },
   jugVolumeMl: { what: 'Volume', min: 1, max: 100_000, unit: 'ml' },
   jugFilms: { what: 'Films already through the brew', min: 0, max: 10_000 },
+  price: { what: 'Price', min: 0, max: 100_000 },
   brewAgeH: { what: 'Age of the brew', min: 0, max: 48, unit: 'h' },
   bathC: { what: 'Temperature', min: 5, max: 40, unit: '°C' },
   roomC: { what: 'Room temperature', min: -10, max: 45, unit: '°C' },

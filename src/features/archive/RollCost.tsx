@@ -10,9 +10,14 @@ import {
 } from '@/core/brewing/cost';
 import { waterOfRun } from '@/core/run/waterOfRun';
 import { formatNumber } from '@/core/units/quantity';
-import { useSettings, type RollDossier } from '@/data/queries';
+import { jugMoneyPerFilm } from '@/core/brewing/jugMoney';
+import { useJugsOfRun, useSettings, type RollDossier, type UsedJug } from '@/data/queries';
 import { useDraft } from '@/features/drafts/useDraft';
 import { Quantity } from '@/ui/Quantity';
+import { useNow } from '@/ui/useNow';
+
+/** How often the age of the jugs is looked at again, ms. */
+const LOOK_AGAIN_MS = 600_000;
 
 /** Tank that is reckoned with where a run says nothing of its own, ml. Source: our choice. */
 const USUAL_TANK_ML = 500;
@@ -24,15 +29,28 @@ const bathOf = { fixer: 'fixer', acid: 'stop', wetting: 'wetting' } as const;
 export function RollCost({ dossier: { roll, run, brew } }: { dossier: RollDossier }) {
   const units = useSettings();
   const { form: prices, change } = useDraft<PricesForm>('prices', pricesFormSchema, (kept) => kept ?? noPrices());
+  const jugs = useJugsOfRun(run, brew);
+  const nowMs = useNow(LOOK_AGAIN_MS);
   if (run === undefined || prices === null) return null;
+  const moneyIn = (used: UsedJug | undefined, filmsPerL: number | null): number | null =>
+    used === undefined ? null : jugMoneyPerFilm(used.jug, used.parent, filmsPerL, nowMs);
   const liquids = new Set(run.steps.map(({ liquid }) => liquid));
   const baths = (Object.keys(bathOf) as (keyof typeof bathOf)[])
     .filter((id) => liquids.has(id))
-    .map((id) => bathOf[id]);
+    .map((liquid) => {
+      const id = bathOf[liquid];
+      const { films } = prices.baths[id];
+      return { id, ofBottle: moneyIn(jugs?.[id], typeof films === 'number' ? films : null) };
+    });
   const waterL = waterOfRun(run.steps, run.volumeMl ?? USUAL_TANK_ML);
   const cameOut = roll.archive?.cameOut ?? roll.archive?.frames ?? 0;
   const { lines, total, perFrame, instead } = rollCost(
-    { developer: developerCost(brew, run.setup?.developer.kind, prices), baths, waterL, cameOut },
+    {
+      developer: developerCost(brew, run.setup?.developer.kind, moneyIn(jugs?.developer, null), prices),
+      baths,
+      waterL,
+      cameOut,
+    },
     prices,
   );
   const money = (amount: number | null): string =>
@@ -81,7 +99,8 @@ export function RollCost({ dossier: { roll, run, brew } }: { dossier: RollDossie
         </tbody>
       </table>
       <p className="mt-1 text-[13px] text-ink2">
-        What is not priced is left out of the sums. The powders of a kitchen brew are priced on its worksheet.
+        What is not priced is left out of the sums. A bottle that has its price on its own page goes by that. The
+        powders of a kitchen brew are priced on its worksheet.
       </p>
       <div className="mt-3 grid max-w-[560px] grid-cols-2 gap-4">
         {field('film', 'A roll of film', prices.film, (film) => change({ film }))}

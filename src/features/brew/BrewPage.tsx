@@ -7,9 +7,10 @@ import { jugState } from '@/core/brewing/keeping';
 import { LEAST_DEVELOPING_PH } from '@/core/chemistry/ph/brewPh';
 import { recipeUses } from '@/core/brewing/recipe';
 import type { Brew } from '@/core/records/records';
-import { callSpent, countFilms, pourAway, tellJug } from '@/data/brews';
+import { callSpent, countFilms, pourAway, tellJug, tellPrice } from '@/data/brews';
 import { useBrew, useJugRolls, useSettings } from '@/data/queries';
 import { limits } from '@/core/schema/limits';
+import { formatQuantity } from '@/core/units/quantity';
 import { Quantity } from '@/ui/Quantity';
 import Link from 'next/link';
 import { useNow } from '@/ui/useNow';
@@ -94,6 +95,7 @@ function Jug({ brew }: { brew: Brew }) {
                 {jugWords(state, nowMs)}
               </p>
               {brew.bottle !== undefined && <BottleWords brew={brew} nowMs={nowMs} />}
+              {(brew.bottle !== undefined || brew.price !== undefined) && <Price brew={brew} />}
               <div className="mt-3 flex flex-wrap gap-3">
                 {isPourable(brew) && (
                   <>
@@ -169,6 +171,29 @@ function BottleWords({ brew, nowMs }: { brew: Brew; nowMs: number }) {
         full < 0.75 &&
         'Air shortens that: fill the bottle up with glass beads, or move it into a smaller one.'}
     </p>
+  );
+}
+
+/** What it cost, typed once: rolls and working solutions take their shares of it. */
+function Price({ brew }: { brew: Brew }) {
+  const units = useSettings();
+  const forMl = brew.price?.forMl ?? brew.bottle?.holdsMl ?? brew.volumeMl;
+  return (
+    <div className="mt-3 w-[220px]">
+      <Quantity
+        id="bottlePrice"
+        label="What it cost"
+        hint={`for ${formatQuantity(forMl, 'volume', units)}`}
+        kind="money"
+        units={units}
+        optional
+        value={brew.price?.amount ?? ''}
+        onChange={(value) => {
+          if (value === '') void tellPrice(brew.id, null);
+          else if (typeof value === 'number' && value >= 0 && value <= limits.price.max) void tellPrice(brew.id, value);
+        }}
+      />
+    </div>
   );
 }
 

@@ -69,9 +69,9 @@ export function StandingPage() {
     </Field>
   );
   const number = (
-    id: 'volumeMl' | 'films' | 'takesFilms' | 'holdsMl',
+    id: 'volumeMl' | 'films' | 'takesFilms' | 'holdsMl' | 'price',
     label: string,
-    kind: 'volume' | 'count',
+    kind: 'volume' | 'count' | 'money',
     hint?: string,
   ) => (
     <Quantity
@@ -80,7 +80,7 @@ export function StandingPage() {
       kind={kind}
       units={units}
       hint={hint}
-      optional={id === 'takesFilms' || id === 'holdsMl'}
+      optional={id === 'takesFilms' || id === 'holdsMl' || id === 'price'}
       value={form[id]}
       onChange={(value) => change({ [id]: value })}
       error={shown[id]}
@@ -130,6 +130,7 @@ export function StandingPage() {
             {stage !== 'powder' && line('dilutions', 'Dilutions', 'as B 1+31, H 1+63')}
             {line('name', 'Name', 'optional')}
             {line('place', 'Where it stands', 'optional')}
+            {number('price', 'What it cost', 'money')}
             {stage === 'concentrate' && (
               <label className="flex min-h-11 items-center gap-2">
                 <input
