@@ -205,3 +205,22 @@ test('a trial goes out as a file, is refused when it is none, repeated, and put 
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(strips).toEqual([one, one]);
 });
+
+test('a strip that was measured gives a trial its figures, and curves lie over each other', async ({ page }) => {
+  await openDemo(page, '/trials/trial-soda');
+  await expect(page.getByRole('heading', { name: /^Read strip / })).toBeVisible();
+  await choose(page, /^From a strip that was measured/, /^Clip, grey card/);
+  await expect(page.getByText('Its curve of 8 steps is taken over.')).toBeVisible();
+  await expect(page.getByLabel('Base + fog')).toHaveValue(/^0\.3\d/);
+  await page.reload();
+  await expect(page.getByText('Its curve of 8 steps is taken over.')).toBeVisible();
+  await page.getByRole('radio', { name: 'As wanted' }).click();
+  await page.getByRole('button', { name: 'Keep it, and the next' }).click();
+  const curves = async (): Promise<number> => {
+    const trials = (await recordsOf(page, 'aetas-demo')).trials as { id: string; strips: { curve?: unknown }[] }[];
+    return trials.find(({ id }) => id === 'trial-soda')?.strips.filter(({ curve }) => curve !== undefined).length ?? 0;
+  };
+  await expect.poll(curves).toBe(1);
+  await page.goto('/trials/trial-mugs');
+  await expect(page.getByRole('img', { name: /^Characteristic curves of Hut coffee \(\d strips\)/ })).toBeVisible();
+});

@@ -8,12 +8,14 @@ import { watchMemory } from './memory.mjs';
 /** Runs of the large bench, and films among them. */
 const RUNS = 10_000;
 const FILMS = 60;
+const SHELF = { bottles: 300, boxes: 500 };
 
 /** First row of each view. */
 const views = [
   { name: 'bench', path: '/', row: 'main li' },
   { name: 'rolls', path: '/rolls', row: 'main li' },
   { name: 'log', path: '/log', row: 'main li' },
+  { name: 'shelf', path: '/brews', row: 'main li' },
   { name: 'one roll', path: '/rolls/tin-3', row: '#choose' },
 ];
 
@@ -180,7 +182,7 @@ export async function benchBig({ options, address, load, report, longestTask }) 
   const { plainFile } = await load('src/core/testing/wholeFile.ts');
   const { latestVersion } = await load('src/core/formats/migrations.ts');
   const { writeWhole } = await load('src/core/testing/wholeFile.ts');
-  const big = bigBench(demoRecords(Date.now()), RUNS, FILMS);
+  const big = bigBench(demoRecords(Date.now()), RUNS, FILMS, SHELF);
   const folder = mkdtempSync(join(tmpdir(), 'aetas-big-'));
   const file = join(folder, 'big.json');
   writeFileSync(file, plainFile(big, latestVersion()));

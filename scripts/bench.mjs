@@ -266,70 +266,80 @@ async function longestTask(page, act) {
   return page.evaluate(() => window.longest);
 }
 
-async function benchBrowser() {
+/** Runs something with a server of its own. */
+async function withServer(act) {
   await ensureBuild();
   const address = `http://127.0.0.1:${PORT}`;
   const server = start(tool('next'), ['start', '--hostname', '127.0.0.1', '--port', String(PORT)], {}, 'ignore');
   try {
     while (!(await fetch(address).catch(() => ({ ok: false }))).ok)
       await new Promise((resolve) => setTimeout(resolve, 150));
-    const { firstLoad, FIRST_LOAD_LIMIT_KB } = await load('e2e/firstLoad.ts');
-    const { files, sizeKb } = await firstLoad(address);
-    report(`Bench route: first-load JavaScript, gzipped, ${files} files`, sizeKb, 'kB', FIRST_LOAD_LIMIT_KB);
-
-    const options = {
-      executablePath: ensureChromium(),
-      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-    };
-    const browser = await chromium.launch(options);
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.addInitScript(() => localStorage.setItem('aetas.bench', 'demo'));
-    await page.goto(`${address}/rolls/tin-3`);
-    await page.locator('#why > summary').click();
-    await page.locator('#why canvas').first().waitFor();
-    await page.waitForTimeout(1000);
-    const typing = await longestTask(page, async () => {
-      for (const [field, text] of [
-        ['temperatureC', '21.5'],
-        ['agentPerL', '36.25'],
-        ['sodaGPerL', '52.5'],
-        ['volumeMl', '550'],
-        ['pushStops', '0.5'],
-      ]) {
-        await page.locator(`#${field}`).fill('');
-        await page.locator(`#${field}`).pressSequentially(text, { delay: 60 });
-      }
-    });
-    report('typing in the plan: longest task over 50 ms, 0 for none', typing, 'ms', 50);
-
-    await benchWorker(page);
-    await benchSlider(browser, address);
-
-    await page.goto(`${address}/rolls/tin-3#identify`);
-    await page.reload();
-    await page.getByRole('button', { name: 'Photographs' }).click();
-    await page.getByLabel('Photographs of the roll').waitFor({ state: 'attached' });
-    // The page's own beginning is not the photograph's.
-    await page.waitForTimeout(1500);
-    // From a file, as from a user: handed over in memory, the page would first have to unpack it for the test's own sake.
-    const picture = join(mkdtempSync(join(tmpdir(), 'aetas-')), 'twelve.png');
-    writeFileSync(picture, PNG.sync.write(new PNG({ width: 4000, height: 3000, colorType: 2 }), { deflateLevel: 1 }));
-    const photo = await longestTask(page, async () => {
-      await page.getByLabel('Photographs of the roll').setInputFiles(picture);
-      await page.getByRole('img', { name: 'Photograph twelve.png' }).waitFor();
-    });
-    report('a 12-megapixel photograph: longest task over 50 ms, 0 for none', photo, 'ms', 50);
-    await benchStrip({ page, address, report, longestTask });
-    await benchBig({ options, address, load, report, longestTask });
-    await browser.close();
+    await act(address);
   } finally {
     server.kill();
   }
 }
 
+const browserOptions = () => ({
+  executablePath: ensureChromium(),
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+
+async function benchBrowser(address) {
+  const { firstLoad, FIRST_LOAD_LIMIT_KB } = await load('e2e/firstLoad.ts');
+  const { files, sizeKb } = await firstLoad(address);
+  report(`Bench route: first-load JavaScript, gzipped, ${files} files`, sizeKb, 'kB', FIRST_LOAD_LIMIT_KB);
+
+  const browser = await chromium.launch(browserOptions());
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.addInitScript(() => localStorage.setItem('aetas.bench', 'demo'));
+  await page.goto(`${address}/rolls/tin-3`);
+  await page.locator('#why > summary').click();
+  await page.locator('#why canvas').first().waitFor();
+  await page.waitForTimeout(1000);
+  const typing = await longestTask(page, async () => {
+    for (const [field, text] of [
+      ['temperatureC', '21.5'],
+      ['agentPerL', '36.25'],
+      ['sodaGPerL', '52.5'],
+      ['volumeMl', '550'],
+      ['pushStops', '0.5'],
+    ]) {
+      await page.locator(`#${field}`).fill('');
+      await page.locator(`#${field}`).pressSequentially(text, { delay: 60 });
+    }
+  });
+  report('typing in the plan: longest task over 50 ms, 0 for none', typing, 'ms', 50);
+
+  await benchWorker(page);
+  await benchSlider(browser, address);
+
+  await page.goto(`${address}/rolls/tin-3#identify`);
+  await page.reload();
+  await page.getByRole('button', { name: 'Photographs' }).click();
+  await page.getByLabel('Photographs of the roll').waitFor({ state: 'attached' });
+  // The page's own beginning is not the photograph's.
+  await page.waitForTimeout(1500);
+  // From a file, as from a user: handed over in memory, the page would first have to unpack it for the test's own sake.
+  const picture = join(mkdtempSync(join(tmpdir(), 'aetas-')), 'twelve.png');
+  writeFileSync(picture, PNG.sync.write(new PNG({ width: 4000, height: 3000, colorType: 2 }), { deflateLevel: 1 }));
+  const photo = await longestTask(page, async () => {
+    await page.getByLabel('Photographs of the roll').setInputFiles(picture);
+    await page.getByRole('img', { name: 'Photograph twelve.png' }).waitFor();
+  });
+  report('a 12-megapixel photograph: longest task over 50 ms, 0 for none', photo, 'ms', 50);
+  await benchStrip({ page, address, report, longestTask });
+  await browser.close();
+}
+
 ensurePackages();
-await benchCore();
-await benchDating();
-await benchBrewing();
-await benchBrowser();
+// `npm run bench -- big` measures the large bench alone.
+const only = process.argv[2];
+if (only !== 'big') {
+  await benchCore();
+  await benchDating();
+  await benchBrewing();
+  await withServer(benchBrowser);
+}
+await withServer((address) => benchBig({ options: browserOptions(), address, load, report, longestTask }));
 process.exit(broken === 0 ? 0 : 1);

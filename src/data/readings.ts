@@ -26,6 +26,16 @@ export function useReadings(rollId: string): StripRecord[] | undefined {
   );
 }
 
+/** Strips that are offered to a trial, at the most. Source: our choice; one that is older has its roll's page. */
+const MOST_LATEST = 60;
+
+/** Strips that were read last, of all rolls, the newest first; undefined while they load. */
+export function useLatestReadings(): StripRecord[] | undefined {
+  return useLiveQuery(async () =>
+    (await database().readings.toArray()).sort((a, b) => b.createdMs - a.createdMs).slice(0, MOST_LATEST),
+  );
+}
+
 /** What is kept of a strip: its densities, and with them what it tells the estimate and its picture. */
 export interface StripToKeep {
   reading: Omit<StripRecord, 'id' | 'createdMs' | 'updatedMs' | 'evidenceId' | 'photoId'>;

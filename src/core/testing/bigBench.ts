@@ -12,8 +12,14 @@ const DAY_MS = 24 * HOUR_MS;
  * @param small a bench with finished rolls; the demo's, as a rule
  * @param runs number of runs
  * @param stocks number of films; a multiple of the finished rolls of the small bench
+ * @param shelf bottles and boxes besides: every jug of the small bench over and over, and boxes that share the rolls among them
  */
-export function bigBench(small: Records, runs: number, stocks: number): Records {
+export function bigBench(
+  small: Records,
+  runs: number,
+  stocks: number,
+  shelf: { bottles: number; boxes: number } = { bottles: 0, boxes: 0 },
+): Records {
   const luck = chance(1867);
   const finished = small.verdicts.flatMap((verdict) => {
     const run = small.runs.find(({ id }) => id === verdict.runId);
@@ -28,6 +34,15 @@ export function bigBench(small: Records, runs: number, stocks: number): Records 
     return { ...stock, id: `film-${index}`, name: `${stock.name}, batch ${index}` };
   });
   big.stocks.push(...films);
+  for (let index = 0; index < shelf.bottles; index++) {
+    const like = small.brews[index % small.brews.length] as Records['brews'][number];
+    const mixedMs = Math.max(0, like.mixedMs - index * DAY_MS);
+    big.brews.push({ ...like, id: `big-brew-${index}`, code: `S${index}`, name: `${like.name} ${index}`, mixedMs });
+  }
+  for (let index = 0; index < shelf.boxes; index++) {
+    const stamps = { createdMs: index, updatedMs: index };
+    big.boxes.push({ ...stamps, id: `big-box-${index}`, name: `Attic find ${index}`, note: '' });
+  }
   for (let index = 0; index < runs; index++) {
     const { verdict, run, roll, plan } = finished[index % finished.length] as (typeof finished)[number];
     const laterMs = -index * DAY_MS + Math.round(luck.uniform(0, 8) * HOUR_MS);
@@ -40,7 +55,8 @@ export function bigBench(small: Records, runs: number, stocks: number): Records 
       updatedMs: at(record.updatedMs),
     });
     const stockId = films[index % stocks]?.id ?? roll.stockId;
-    big.rolls.push({ ...moved(roll), id: ids.roll, label: `${roll.label} ${index}`, stockId });
+    const boxId = shelf.boxes === 0 ? roll.boxId : `big-box-${index % shelf.boxes}`;
+    big.rolls.push({ ...moved(roll), id: ids.roll, label: `${roll.label} ${index}`, stockId, boxId });
     big.plans.push({ ...moved(plan), id: ids.plan, rollId: ids.roll, brewId: null, temperatureC });
     big.runs.push({
       ...moved(run),

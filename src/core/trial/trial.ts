@@ -19,6 +19,17 @@ const values = z.strictObject({
   fog: within('Base + fog', 0, 4).optional(),
 });
 
+/** Most steps of one strip. */
+const MOST_STEPS = 60;
+
+const curve = z.strictObject({
+  clearD: within('Density of clear film', 0, 6).nullable(),
+  points: z
+    .array(z.strictObject({ logH: within('Exposure', -20, 20), densityD: within('Density', -0.5, 6) }))
+    .min(3)
+    .max(MOST_STEPS),
+});
+
 const levelNames = z
   .array(nameField('Level', 80))
   .min(2, 'Levels: give two at least.')
@@ -65,6 +76,8 @@ export const trialShape = {
         developed: z.boolean().optional(),
         lost: text('Why it is lost', 200).optional(),
         values,
+        /** Its densities by exposure, where it was read from a picture or by a densitometer. */
+        curve: curve.optional(),
       }),
     )
     .min(2)

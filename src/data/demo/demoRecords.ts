@@ -117,12 +117,32 @@ function demoTrial({ id, daysAgo, seed, form, effects, ...trial }: (typeof hutTr
     createdMs: atMs,
     updatedMs: atMs,
     ...laid.value,
-    strips: laid.value.strips.map((strip, at) => ({
-      ...strip,
-      ...(at < trial.developed ? { developed: true } : {}),
-      ...(trial.lost?.at === at ? { lost: trial.lost.why } : {}),
-      values: at < trial.read && trial.lost?.at !== at ? valuesOf(strip.level, strip.block, at) : {},
-    })),
+    strips: laid.value.strips.map((strip, at) => {
+      const read = at < trial.read && trial.lost?.at !== at;
+      const values = read ? valuesOf(strip.level, strip.block, at) : {};
+      const { gradient, fog } = values;
+      return {
+        ...strip,
+        ...(at < trial.developed ? { developed: true } : {}),
+        ...(trial.lost?.at === at ? { lost: trial.lost.why } : {}),
+        values,
+        ...(gradient === undefined || fog === undefined ? {} : { curve: demoCurve(gradient, fog, 50 * at) }),
+      };
+    }),
+  };
+}
+
+/** A step wedge on a strip of the hut, as its picture read it. Toe and speed are invented. */
+function demoCurve(gradient: number, fogD: number, tick: number): NonNullable<TrialStrip['curve']> {
+  const TOE = 0.25;
+  const noise = (at: number): number => STRIP_NOISE_D * seededNormal(7, tick + at);
+  return {
+    clearD: fogD,
+    points: Array.from({ length: 11 }, (_, at) => {
+      const logH = Number((LOG_EXPOSURE_PER_STOP * (at - 6)).toFixed(3));
+      const densityD = fogD + gradient * TOE * Math.log(1 + Math.exp((logH + 1) / TOE)) + noise(at);
+      return { logH, densityD: Number(densityD.toFixed(3)) };
+    }),
   };
 }
 

@@ -3,11 +3,13 @@
 import * as z from 'zod';
 import { stripSteps, type LampStep } from '@/core/printing/exposing';
 import { testStrip } from '@/core/printing/testStrip';
-import { gradeRanges, twoTones } from '@/core/printing/twoTones';
+import { printsByGrade } from '@/core/printing/paperCurve';
+import { gradeRanges, twoTones, type TwoTones } from '@/core/printing/twoTones';
 import { formatNumber } from '@/core/units/quantity';
 import { typed } from '@/core/schema/typed';
 import { useSettings } from '@/data/queries';
 import { useDraft } from '@/features/drafts/useDraft';
+import { ScenePicture } from '@/features/scene/ScenePicture';
 import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
 import { classes } from '@/ui/classes';
@@ -162,12 +164,39 @@ export function TestStripPanel({
                 ' On another grade the light tones keep their time where filters are made so; else a strip again.'}
             </p>
           )}
+          {tones !== null && <PrintsSeen tones={tones} own={grade.trim()} />}
           <button type="button" className="act mt-2" onClick={() => onTake(lightS, tones?.grade ?? null)}>
             Take {formatNumber(lightS, 1)} s{tones === null ? '' : ` and grade ${tones.grade}`}
           </button>
         </div>
       )}
     </section>
+  );
+}
+
+/** The scene as the print would show it: on the grade of the strip, on the one that fits, and on those that are open. */
+function PrintsSeen({ tones, own }: { tones: TwoTones; own: string }) {
+  const seen = printsByGrade(
+    tones.range,
+    gradeRanges.filter(({ grade }) => grade === own || tones.open.includes(grade)),
+  );
+  return (
+    <figure className="mt-3">
+      <ul className="flex flex-wrap gap-3" aria-label="The print on other grades">
+        {seen.map(({ grade, greys }) => (
+          <li key={grade} className="w-[180px]">
+            <ScenePicture greys={greys} label={`The hut printed on grade ${grade}`} />
+            <span className={classes('num mt-1 block text-[14px]', grade === tones.grade && 'font-bold')}>
+              grade {grade}
+              {grade === own && ', the strip’s'}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <figcaption className="mt-1 max-w-[62ch] text-[13px] text-ink2">
+        The hut’s own picture, with the range of your negative and its light tones right on each.
+      </figcaption>
+    </figure>
   );
 }
 

@@ -5,17 +5,18 @@ import { useState } from 'react';
 import type { Trial } from '@/core/records/records';
 import { typed } from '@/core/schema/typed';
 import { measures, type MeasureId } from '@/core/trial/measures';
-import { measuresOf, type TrialStrip } from '@/core/trial/trial';
+import { measuresOf, trialShape, type TrialStrip } from '@/core/trial/trial';
 import { useSettings } from '@/data/queries';
 import { dropDraft } from '@/data/drafts';
 import { changeStrip } from '@/data/trials';
 import { useDraft } from '@/features/drafts/useDraft';
 import { AskForDay } from '@/features/scene/AskForDay';
+import { FromPicture } from './FromPicture';
 import { StripChoice } from '@/features/scene/StripChoice';
 import { contrastStrips } from '@/features/scene/gradeStrips';
 import { Quantity } from '@/ui/Quantity';
 
-const formSchema = z.object({ values: z.record(z.string(), typed) });
+const formSchema = z.object({ values: z.record(z.string(), typed), curve: trialShape.strips.element.shape.curve });
 
 /** One strip is read: its contrast by likeness, the rest as measured. */
 export function ReadStrip({ trial, strip }: { trial: Trial; strip: TrialStrip }) {
@@ -40,7 +41,7 @@ export function ReadStrip({ trial, strip }: { trial: Trial; strip: TrialStrip })
     setAsked(true);
     if (!complete) return;
     const values = Object.fromEntries(ids.map((id) => [id, form.values[id]])) as TrialStrip['values'];
-    void changeStrip(trial.id, strip.code, { values }).then(() => dropDraft(key));
+    void changeStrip(trial.id, strip.code, { values, curve: form.curve }).then(() => dropDraft(key));
   };
   return (
     <div className="mt-3 space-y-4">
@@ -57,6 +58,23 @@ export function ReadStrip({ trial, strip }: { trial: Trial; strip: TrialStrip })
             error={asked && form.values.contrast === undefined ? 'Choose the one that it looks like.' : undefined}
           />
         </>
+      )}
+      {ids.some((id) => id !== 'contrast') && (
+        <div className="max-w-[420px]">
+          <FromPicture
+            trial={trial}
+            strip={strip}
+            onTake={(found) => change((now) => ({ values: { ...now.values, ...found.values }, curve: found.curve }))}
+          />
+          {form.curve !== undefined && (
+            <p className="mt-1 text-[14px] text-ink2" role="status">
+              Its curve of {form.curve.points.length} steps is taken over.{' '}
+              <button type="button" className="act-plain" onClick={() => change({ curve: undefined })}>
+                Leave the curve out
+              </button>
+            </p>
+          )}
+        </div>
       )}
       {/* Room for what is wrong: a button that moves under a finger is missed. */}
       <div className="grid min-h-[124px] max-w-[560px] grid-cols-2 content-start gap-4 sm:grid-cols-3">

@@ -8,6 +8,7 @@ import { safeCsv } from '@/core/formats/csv';
 import { trialColumns, writeTrialFile } from '@/core/trial/trialExchange';
 import { trialCsv, trialNote } from '@/core/trial/trialFiles';
 import { changeStrip, openTrial, removeTrial, trialValues, useTrial } from '@/data/trials';
+import dynamic from 'next/dynamic';
 import { NotHere } from '@/features/shell/NotHere';
 import { download } from '@/ui/download';
 import { useTitle } from '@/ui/useTitle';
@@ -16,6 +17,8 @@ import { ReadStrip } from './ReadStrip';
 import { TrialAnswers } from './TrialAnswers';
 import { standingWords } from './standingWords';
 import { useTrialAnswers } from './useTrialAnswers';
+
+const TrialCurves = dynamic(() => import('./TrialCurves'), { ssr: false });
 
 /** One trial: its strips in the order of the lot, reading them blind, and what they say. */
 export function TrialPage({ trialId }: { trialId: string }) {
@@ -40,6 +43,7 @@ function TrialView({ trial }: { trial: Trial }) {
       {trial.held !== '' && <p className="mt-1 whitespace-pre-line">Held: {trial.held}</p>}
       {open && answers === null && failed === null && <p aria-busy="true">Working the answer out.</p>}
       {open && answers !== null && <TrialAnswers trial={trial} answers={answers} />}
+      {open && trial.strips.some(({ curve }) => curve !== undefined) && <TrialCurves trial={trial} />}
       {failed !== null && (
         <p role="alert" className="mt-4 border-l-4 border-danger pl-3">
           No answer could be worked out: {failed} Reload the page; the readings are kept.
