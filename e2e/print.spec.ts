@@ -122,3 +122,31 @@ test('the baths after the developer follow the paper, and a fixer counts its she
   await page.getByLabel('Sheets of 8 × 10 through it').fill('40');
   await expect(page.getByText('It has done its 40 sheets: mix another, or prints brown in years.')).toBeVisible();
 });
+
+test('paper in the dark: the box in its order, and a light that was tested', async ({ page }) => {
+  await openDemo(page, '/prints');
+  await page.getByRole('link', { name: 'Paper in the dark' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'A sheet from its box' })).toBeVisible();
+  await expect(page.getByText('Say aloud: the box is closed.')).toBeVisible();
+  await page.getByRole('radio', { name: 'Is this light safe?' }).click();
+  await page.getByRole('radio', { name: '8 min' }).click();
+  await expect(page.getByRole('status')).toContainText('A sheet may lie in this light for 2 minutes');
+  await page.reload();
+  await page.getByRole('radio', { name: 'Is this light safe?' }).click();
+  await expect(page.getByRole('status')).toContainText('for 2 minutes');
+  await page.getByRole('radio', { name: '2 min' }).click();
+  await expect(page.getByRole('status')).toContainText('Not safe.');
+});
+
+test('the strip shows the print on the grades that are open, and a colour head has its units', async ({ page }) => {
+  await openDemo(page, '/prints/new');
+  await page.getByText('A colour head for the filters').click();
+  await page.getByLabel('Its scale goes to').fill('170');
+  await expect(page.getByText('Grade 2: all filters at nought.')).toBeVisible();
+  await page.getByRole('button', { name: 'lights right at 8.0 s' }).click();
+  await page.getByRole('button', { name: 'darks right at 5.7 s' }).click();
+  const seen = page.getByRole('list', { name: 'The print on other grades' });
+  await expect(seen.getByRole('img', { name: 'The hut printed on grade 2' })).toBeVisible();
+  await page.getByRole('button', { name: /^Take 8\.0 s and grade / }).click();
+  await expect(page.getByText(/^Grade \d+: (yellow|magenta) \d+, the others at nought\./)).toBeVisible();
+});

@@ -11,6 +11,7 @@ export const shelfViews = [
   '/trials/trial-soda',
   '/trials/trial-mugs',
   '/prints',
+  '/prints/dark',
   '/archive',
   '/prints/print-dog',
   '/rolls/past-09',

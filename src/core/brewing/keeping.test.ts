@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { sampleBrew } from '../testing/sampleBrew';
 import { batchCost, boughtPerFilm, noPrices, oneBathPerFilm, priceKey, priceProblem, pricesFormSchema } from './cost';
-import { jugState } from './keeping';
+import { inUseFirst, jugState } from './keeping';
 import { readRecipes, writeRecipes } from './recipeFile';
 import { sampleParts } from '../testing/sampleParts';
 import { formulary } from './formulary';
@@ -142,4 +142,9 @@ test('animal fluids are known by name, plants that sound like them are not', () 
     'goat milk',
   ]);
   expect(biohazardIn(['Oat milk', 'milk thistle', 'bloodroot', 'Instant coffee'])).toEqual([]);
+});
+
+test('a long shelf begins with what is in use', () => {
+  const shelf = [{ id: 'a', spentMs: 5 }, { id: 'b' }, { id: 'c', spentMs: 1 }, { id: 'd' }];
+  expect(inUseFirst(shelf).map(({ id }) => id)).toEqual(['b', 'd', 'a', 'c']);
 });

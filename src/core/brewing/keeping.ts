@@ -185,3 +185,9 @@ export function strengthLeft(developer: Developer | null, films: number, volumeM
 function filmsUntilSpent(strength: number, volumeMl: number): number {
   return Math.max(0, Math.floor(Math.log(SPENT_SHARE / strength) / Math.log(brewUseRate(1, volumeMl)) + 1e-9));
 }
+
+/** Jugs in the order in which they are looked for: those that were called spent come last, the others stay as they stand. */
+export function inUseFirst<T extends Pick<Jug, 'spentMs'>>(jugs: readonly T[]): T[] {
+  const spent = ({ spentMs }: T): number => Number(spentMs !== undefined);
+  return [...jugs].sort((a, b) => spent(a) - spent(b));
+}

@@ -10,7 +10,7 @@ import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { useBench, useFinishedCount, useLastJudged, type Bench, type RollDossier } from '@/data/queries';
 import { contrastGrades } from '@/core/outcome/grades';
 import { AskPage } from '@/features/ask/AskPage';
-import { JugLine } from '@/features/brew/JugLine';
+import { Shelf } from '@/features/brew/Shelf';
 import { lowerFirst } from '@/core/units/lowerFirst';
 import { SaveReminder } from '@/features/records/SinceSaved';
 import { rollShortLine } from '@/features/words/rollWords';
@@ -171,6 +171,9 @@ function TimeInBrief({ time }: { time: BenchTime }) {
   );
 }
 
+/** Jugs that stand on the bench: the others are on the shelf. Source: our choice. */
+const FIRST_JUGS = 10;
+
 function Jugs({ brews, nowMs }: { brews: Bench['brews']; nowMs: number }) {
   return (
     <section aria-labelledby="jugs">
@@ -178,11 +181,7 @@ function Jugs({ brews, nowMs }: { brews: Bench['brews']; nowMs: number }) {
       {brews.length === 0 && (
         <p className="rule-row mt-2 text-ink2">No jugs yet. A brew appears here once you mix it.</p>
       )}
-      <ul className="mt-2">
-        {brews.map((brew) => (
-          <JugLine key={brew.id} brew={brew} nowMs={nowMs} />
-        ))}
-      </ul>
+      <Shelf brews={brews} nowMs={nowMs} first={FIRST_JUGS} allHref="/brews" />
     </section>
   );
 }

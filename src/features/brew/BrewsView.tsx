@@ -8,7 +8,7 @@ import { recipeUseIds, recipeUses } from '@/core/brewing/recipe';
 import { plainRecipe, readRecipes, writeRecipes } from '@/core/brewing/recipeFile';
 import { mixProgress } from '@/core/brewing/mixRun';
 import { mixSteps } from '@/core/brewing/mixSteps';
-import type { Brew, Mix, RecipeRecord } from '@/core/records/records';
+import type { Mix, RecipeRecord } from '@/core/records/records';
 import type { Problem } from '@/core/schema/result';
 import { addRecipes, keepRecipe, removeRecipe } from '@/data/recipes';
 import { useBrews, useOpenMixes, useRecipes } from '@/data/queries';
@@ -18,7 +18,7 @@ import { Refused } from '@/features/files/Refused';
 import { useNow } from '@/ui/useNow';
 import { GiveButton } from '@/features/offline/GiveButton';
 import { recipeContents } from '@/features/words/recipeContents';
-import { JugLine } from './JugLine';
+import { Shelf } from './Shelf';
 import { ShoppingList } from './ShoppingList';
 import { JugsPicture } from '@/ui/emptyPictures';
 
@@ -79,7 +79,7 @@ export function BrewsView() {
               <p>No jugs yet. Take a recipe to the workbench and weigh it out: what is left in it will stand here.</p>
             </div>
           )}
-          <Jugs brews={brews} nowMs={nowMs} />
+          <Shelf brews={brews} nowMs={nowMs} first={FIRST_JUGS} />
           <ShoppingList brews={brews} nowMs={nowMs} />
           <Link href="/brews/waste" className="act-plain mt-2 inline-block">
             Waste bottles
@@ -92,27 +92,6 @@ export function BrewsView() {
 
 /** Jugs that are shown at first. Source: our choice; more than a screen holds. */
 const FIRST_JUGS = 24;
-
-/** The jugs, those in use before those that are spent; of a long shelf the rest on a word. */
-function Jugs({ brews, nowMs }: { brews: readonly Brew[]; nowMs: number }) {
-  const [all, setAll] = useState(false);
-  const inUseFirst = [...brews].sort((a, b) => Number(a.spentMs !== undefined) - Number(b.spentMs !== undefined));
-  const shown = all ? inUseFirst : inUseFirst.slice(0, FIRST_JUGS);
-  return (
-    <>
-      <ul className="mt-2">
-        {shown.map((brew) => (
-          <JugLine key={brew.id} brew={brew} nowMs={nowMs} />
-        ))}
-      </ul>
-      {shown.length < brews.length && (
-        <button type="button" className="act-plain mt-2 mb-1 block" onClick={() => setAll(true)}>
-          Show all {brews.length}
-        </button>
-      )}
-    </>
-  );
-}
 
 function FormularyLine({ id }: { id: FormularyId }) {
   const recipe = formulary[id];

@@ -9,6 +9,7 @@ import { useDossier } from '@/data/queries';
 import { Segments } from '@/ui/Segments';
 import { BenchDrawing } from './BenchDrawing';
 import { DarkRun } from './DarkRun';
+import { DarkSteps, DarkWarnings } from './DarkSteps';
 import { OddReelDrawing, SeeSawDrawing } from './OddReelDrawing';
 import { ReelDrawing } from './ReelDrawing';
 
@@ -44,13 +45,7 @@ export function LightsOut({ rollId }: { rollId: string }) {
         <Link href={`/rolls/${encodeURIComponent(rollId)}`}>{roll.label}</Link>
       </p>
       <h1>{card.title}</h1>
-      {card.warnings.length > 0 && (
-        <ul className="mt-3 border-l-4 border-heat pl-3">
-          {card.warnings.map((warning) => (
-            <li key={warning}>{warning}</li>
-          ))}
-        </ul>
-      )}
+      <DarkWarnings card={card} />
       {!sheet && (
         <div className="no-print mt-3 max-w-md">
           {usual ? (
@@ -66,19 +61,7 @@ export function LightsOut({ rollId }: { rollId: string }) {
       {!usual &&
         !sheet &&
         (odd === 'see-saw' ? <SeeSawDrawing /> : <OddReelDrawing widthMm={filmFormats[roll.formatId].widthMm} />)}
-      <h2 className="mt-5">With the light off</h2>
-      <ol className="mt-1">
-        {card.steps.map(({ act, feel, snag }, index) => (
-          <li key={act} className="rule-row grid gap-x-4 sm:grid-cols-[28px_1fr_1fr]">
-            <span className="num text-ink2">{index + 1}</span>
-            <span>{act}</span>
-            <span className="text-[14px]">
-              {feel}
-              {snag !== '' && <span className="block text-ink2">{snag}</span>}
-            </span>
-          </li>
-        ))}
-      </ol>
+      <DarkSteps card={card} />
       <p className="rule-row text-[14px]">
         Phone face down or out of the room, timers off, door locked. A screen is a light too.
       </p>

@@ -22,6 +22,7 @@ import { Changes } from './Changes';
 import { Lamp, useLamp } from './Lamp';
 import { EnlargerTimer, useExposing } from './EnlargerTimer';
 import { Trays } from './Trays';
+import { ColourHead } from './ColourHead';
 import { TestStripPanel } from './TestStripPanel';
 
 /** A print that was kept. */
@@ -127,6 +128,7 @@ function PrintForms({
           {line('paper', 'Paper')}
           {line('grade', 'Grade')}
         </div>
+        <ColourHead grade={form.grade} />
         <TestStripPanel
           printKey={key}
           contact={contact}

@@ -87,6 +87,9 @@ export function PrintsView() {
         >
           Save them as a table
         </button>
+        <Link href="/prints/dark" className="act-plain">
+          Paper in the dark
+        </Link>
       </p>
     </div>
   );

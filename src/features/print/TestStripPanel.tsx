@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import * as z from 'zod';
 import { stripSteps, type LampStep } from '@/core/printing/exposing';
 import { testStrip } from '@/core/printing/testStrip';
@@ -133,6 +134,9 @@ export function TestStripPanel({
           <button type="button" className="act mt-3 max-sm:w-full" onClick={() => onExpose(stripSteps(patches))}>
             Expose the strip
           </button>
+          <Link href="/prints/dark" className="act-plain ml-5 inline-block">
+            Open the box in its order
+          </Link>
           <p className="mt-3 max-w-[62ch] text-[14px] text-ink2">
             {contact
               ? 'Lay a strip of clear film edge on it. Developed and rinsed, look at it in white light: which is the first patch on which the film’s clear edge cannot be told from the bare paper beside it?'

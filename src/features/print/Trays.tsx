@@ -3,6 +3,8 @@
 import * as z from 'zod';
 import { SHEET_M2, factorialS, trayMinutes } from '@/core/printing/printPlan';
 import { fixWays, paperBases, paperFixer, printBaths, type FixWay, type PaperBase } from '@/core/printing/wetPrint';
+import { patchGrey } from '@/core/densitometry/patchGrey';
+import { coffeeWarmth } from '@/core/printing/coffeeWarmth';
 import { typed } from '@/core/schema/typed';
 import { formatDuration } from '@/core/units/duration';
 import { useSettings } from '@/data/queries';
@@ -30,7 +32,7 @@ const baseOptions = (Object.keys(paperBases) as PaperBase[]).map((value) => ({ v
 const wayOptions = (Object.keys(fixWays) as FixWay[]).map((value) => ({ value, name: fixWays[value] }));
 
 /** What comes after the developer, by the paper, and how many sheets the fixer still takes. */
-function WetPrint() {
+function WetPrint({ developMin }: { developMin: number | null }) {
   const units = useSettings();
   const { form, change } = useDraft<WetForm>('wet-print', wetSchema, (kept) => kept ?? firstWet);
   if (form === null) return null;
@@ -53,6 +55,7 @@ function WetPrint() {
         options={wayOptions}
         onChange={(next) => change({ way: next })}
       />
+      {developMin !== null && <Warmth base={base} minutes={developMin} />}
       {base === 'fibre' && (
         <label className="flex min-h-11 items-center gap-2">
           <input type="checkbox" checked={aid} onChange={(event) => change({ aid: event.target.checked })} />
@@ -105,6 +108,34 @@ function WetPrint() {
   );
 }
 
+/** How warm coffee leaves the white of a print: the least and the most, side by side with bare paper. */
+function Warmth({ base, minutes }: { base: PaperBase; minutes: number }) {
+  const { least: low, most: high } = coffeeWarmth(base, minutes);
+  const paper = ({ reflected }: { reflected: readonly number[] }): string =>
+    `rgb(${reflected.map((share) => patchGrey(-Math.log10(share))).join(' ')})`;
+  const swatches = [
+    { name: 'bare', colour: 'rgb(255 255 255)' },
+    { name: 'at the least', colour: paper(low) },
+    { name: 'at the most', colour: paper(high) },
+  ];
+  return (
+    <figure>
+      <ul className="flex" aria-label="The white of a coffee print">
+        {swatches.map(({ name, colour }) => (
+          <li key={name} className="w-28 text-[13px]">
+            <span aria-hidden className="block h-9 border border-edge" style={{ background: colour }} />
+            {name}
+          </li>
+        ))}
+      </ul>
+      <figcaption className="mt-1 max-w-[62ch] text-[13px] text-ink2">
+        In coffee, white comes out between these after {formatDuration(minutes * 60)} (our estimate; daylight screen).
+        Rinse before the fixer, and it stays nearer the first.
+      </figcaption>
+    </figure>
+  );
+}
+
 /** How long this sheet stays in the developer: by what was printed in it, or by its first image. */
 export function Trays() {
   const units = useSettings();
@@ -151,7 +182,7 @@ export function Trays() {
           By its first image: <b className="num">{formatDuration(byImage)}</b>
         </p>
       )}
-      <WetPrint />
+      <WetPrint developMin={least(freshMin, 0.1) ? (byArea ?? freshMin) : null} />
     </details>
   );
 }

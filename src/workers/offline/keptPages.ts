@@ -35,6 +35,7 @@ export const plainPages = [
   '/log/learned',
   '/practice',
   '/prints',
+  '/prints/dark',
   '/prints/new',
   '/records',
   '/rolls',
