@@ -10,6 +10,7 @@ const drawing = [
   'src/core/estimate/{estimate,evidence}.test.ts',
   'src/core/inference/quantiles.reference.test.ts',
   'src/core/plan/{anyForm,changeForm,saidAndMeant}.test.ts',
+  'src/core/sync/sync.test.ts',
   'src/data/shards.test.ts',
 ];
 const shared = {

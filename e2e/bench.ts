@@ -91,7 +91,7 @@ export async function addRoll(
 }
 
 /** Tables of the database's own: kept for undo, or worked out from the records. */
-const OWN_TABLES = ['acts', 'kept', 'done', 'shards', 'starts'];
+const OWN_TABLES = ['acts', 'kept', 'done', 'shards', 'starts', 'folders', 'known'];
 
 /** All records of the bench, as the browser's database holds them. */
 export async function recordsOf(page: Page, bench: 'aetas' | 'aetas-demo'): Promise<Record<string, unknown[]>> {

@@ -22,7 +22,9 @@ import type {
   Waste,
 } from '@/core/records/records';
 import { tableNames } from '@/core/records/tables';
+import type { Known } from '@/core/sync/edit';
 import { benchName, type BenchName } from './benchName';
+import type { Folder } from './folder';
 import type { Shard } from './shards';
 import { packing } from './packing';
 import { bringInAhead, type Done } from './draftJournal';
@@ -97,13 +99,15 @@ const leanIndexes = {
   rollLines: null,
   runLines: null,
   starts: 'id',
+  folders: 'id',
+  known: 'id',
   // The lines' place of before; they are made anew when the bench opens.
   lumps: null,
   shards: 'id, revision, judgedMs, [list+revision], [list+count]',
 };
 
-/** What the layout of packed rows and shards adds to the version of the records. */
-const PACKED_LAYOUT = 0.2;
+/** What the layout of packed rows and shards, and then of what stays in step with a folder, adds to the version of the records. */
+const PACKED_LAYOUT = 0.3;
 
 /** The bench's records in the browser. */
 export class AetasDatabase extends Dexie {
@@ -133,6 +137,9 @@ export class AetasDatabase extends Dexie {
   declare shards: EntityTable<Shard, 'id'>;
   /** Where learning from a long log begins: values of the last fit. Not exported either. */
   declare starts: EntityTable<{ id: string; values: string }, 'id'>;
+  /** The folder that is kept in step, and each record as it was then. They belong to this device, and are not exported. */
+  declare folders: EntityTable<Folder, 'id'>;
+  declare known: EntityTable<Known & { id: string }, 'id'>;
 
   /**
    * @param name name of the browser database
@@ -159,7 +166,7 @@ export class AetasDatabase extends Dexie {
 }
 
 /** Every table that an act may touch. */
-export const actTables = [...tableNames, 'acts', 'kept', 'shards', 'starts', 'done'];
+export const actTables = [...tableNames, 'acts', 'kept', 'shards', 'starts', 'done', 'known'];
 
 let open: AetasDatabase | null = null;
 

@@ -2,7 +2,7 @@ import { workerClient, type WorkerClient } from './workerClient';
 import type { BenchApi } from './benchApi';
 
 const { calls: bench, stop } = workerClient<BenchApi>(
-  ['importFile', 'mergeFile'],
+  ['importFile', 'mergeFile', 'stepFolder'],
   () => new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' }),
   async () => (await import('./benchApi')).benchApi,
 );

@@ -1,6 +1,7 @@
 import { readBenchFile, type OnProgress } from '@/core/formats/benchFile';
 import { importBench, mergeBench } from '@/data/benchFiles';
 import { keepToBench, type BenchName } from '@/data/benchName';
+import { stepFolder } from '@/data/stepFolder';
 import { asStored } from '@/data/lines';
 import { travelling } from '@/data/trouble';
 
@@ -43,6 +44,11 @@ export const benchApi = {
   mergeFile: (bench: BenchName, file: Blob, withoutCopy: boolean, onProgress: OnProgress) => {
     keepToBench(bench);
     return plainly(mergeBench((sink) => readBenchFile(file, sink, Date.now(), nowAndThen(onProgress)), withoutCopy));
+  },
+  /** Brings a bench in step with its folder. */
+  stepFolder: (bench: BenchName) => {
+    keepToBench(bench);
+    return plainly(stepFolder());
   },
 };
 

@@ -17,6 +17,7 @@ import { download } from '@/ui/download';
 import { useGivenFile } from '@/features/offline/useGivenFile';
 import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
+import { FolderStep } from './FolderStep';
 import { SinceSaved } from './SinceSaved';
 import { noteSaved } from '@/data/lastSaved';
 import { fileReportWords, mergeWords, recordCountWords, sizeWords } from './recordWords';
@@ -180,6 +181,12 @@ export function RecordsView() {
         <Link href="/along" className="act-plain ml-4">
           Take in a roll by camera
         </Link>
+      </Part>
+      <Part
+        title="A folder that stays in step"
+        words="Choose a folder that you keep on several devices by whatever copies it between them. Each device writes what was done there into a journal of its own and takes what the others wrote, field by field; nothing passes anybody’s server."
+      >
+        <FolderStep busy={busy} />
       </Part>
       <Part
         title="Empty the bench"

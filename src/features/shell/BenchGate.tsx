@@ -1,9 +1,15 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useEffect, useState, type ReactNode } from 'react';
 import { benchName } from '@/data/benchName';
 import type { BenchTrouble } from '@/data/openBench';
 import { hasImmediateStore } from '@/data/immediateStore';
+
+const FolderKeeper = dynamic(
+  () => import('@/features/records/FolderKeeper').then(({ FolderKeeper: Keeper }) => Keeper),
+  { ssr: false },
+);
 
 /** Opens the bench before the page is shown, lays the demo out on its own, and says so when it does not open. */
 export function BenchGate({ children }: { children: ReactNode }) {
@@ -60,6 +66,7 @@ export function BenchGate({ children }: { children: ReactNode }) {
         </p>
       )}
       {children}
+      <FolderKeeper />
     </>
   );
 }

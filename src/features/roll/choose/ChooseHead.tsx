@@ -251,6 +251,7 @@ function HeadTime({
             {!guess && (
               <div data-testid="band">
                 80 % likely between {formatMinutes(band.lowMin)} and {formatMinutes(band.highMin)}
+                {plan.withoutLog && '; your log is still being read'}
               </div>
             )}
             <div className="text-[14px] text-ink2">

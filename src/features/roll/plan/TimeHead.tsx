@@ -20,10 +20,12 @@ interface TimeHeadProps {
   choices: PlanChoices;
   state: PlanState;
   units: UnitChoice;
+  /** The estimate was made without the log, which is still being read. */
+  withoutLog?: boolean;
 }
 
 /** The one number, and its band to scale. */
-export function TimeHead({ analysis, choices, state, units }: TimeHeadProps) {
+export function TimeHead({ analysis, choices, state, units, withoutLog = false }: TimeHeadProps) {
   const { timeMin, band, widening } = analysis.estimate;
   const mending = state === 'mending';
   const guess = isGuess(analysis.estimate);
@@ -44,6 +46,7 @@ export function TimeHead({ analysis, choices, state, units }: TimeHeadProps) {
               {guess
                 ? 'nothing is known of this developer yet'
                 : `80 % likely between ${formatMinutes(band.lowMin)} and ${formatMinutes(band.highMin)}`}
+              {withoutLog && '; your log is still being read'}
               {widening > 1 && !guess && (
                 <>
                   {' '}

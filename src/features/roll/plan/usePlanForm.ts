@@ -13,6 +13,7 @@ import { currentPlanForm } from '@/core/plan/planInHand';
 import { followDraft, keepDraft } from '@/data/drafts';
 import { planDraftKey } from '@/data/plans';
 import type { RollDossier } from '@/data/queries';
+import { learnedNow } from '@/features/learning/learnedStore';
 import { useLearned, type Learned } from '@/features/learning/useLearned';
 import { useLast } from '@/ui/useLast';
 import { coreWorker } from '@/workers/core';
@@ -46,6 +47,8 @@ export interface CurrentPlan {
   analysis: RollAnalysis | null;
   /** Whether the estimate belongs to what is typed, follows in a moment, or waits for something to be mended. */
   state: PlanState;
+  /** Whether the estimate was made without the log, which is long and still being read: it is shown, and cannot be used yet. */
+  withoutLog: boolean;
   /** Why there is no estimate although nothing typed is wrong; null as a rule. */
   failed: string | null;
 }
@@ -145,6 +148,7 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
     errors,
     analysis,
     state,
+    withoutLog: analysis?.key === WITHOUT_LOG,
     failed: asked.failed ?? failed,
   };
 }
@@ -242,6 +246,25 @@ function analysisKey(
     : JSON.stringify([request, muted, ownTimeMin, variants, learned.revision]);
 }
 
+/** Key of an analysis that was made without the log. No analysis that is asked for has it, so it never counts as current. */
+const WITHOUT_LOG = 'without the log';
+
+/** How long a page waits for a long log before it shows a first time without it, ms. Source: our choice. */
+const PATIENCE_MS = 600;
+
+/** A first analysis, worked out within the page, while a long log is being read and fitted, which takes seconds. */
+async function analysisWithoutLog(
+  request: EstimateRequest,
+  muted: readonly string[],
+  ownTimeMin: number | null,
+): Promise<RollAnalysis> {
+  const [{ analysis }, { learnPieces }] = await Promise.all([
+    import('@/core/estimate/analysis'),
+    import('@/core/learning/learning'),
+  ]);
+  return { ...analysis(request, learnPieces([]).fitFor(request, [...muted]), [], ownTimeMin), listed: [] };
+}
+
 function useAnalysis(
   request: EstimateRequest | null,
   muted: readonly string[],
@@ -278,5 +301,24 @@ function useAnalysis(
       stale = true;
     };
   }, [key]);
+  const waiting = answer === null && request !== null;
+  useEffect(() => {
+    if (!waiting) return;
+    let stale = false;
+    const impatient = setTimeout(() => {
+      if (learnedNow()?.long !== true) return;
+      analysisWithoutLog(request, muted, ownTimeMin).then(
+        (analysis) => {
+          if (!stale) setAnswer((found) => found ?? { ...analysis, key: WITHOUT_LOG });
+        },
+        // The one with the log says what is wrong.
+        () => undefined,
+      );
+    }, PATIENCE_MS);
+    return () => {
+      stale = true;
+      clearTimeout(impatient);
+    };
+  }, [waiting, request, muted, ownTimeMin]);
   return { analysis: answer, failed: failure !== null && failure.key === key ? failure.words : null };
 }

@@ -73,7 +73,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
   return (
     <div>
       <div className="max-w-[640px]">
-        <TimeHead analysis={analysis} choices={choices} state={state} units={units} />
+        <TimeHead analysis={analysis} choices={choices} state={state} units={units} withoutLog={plan.withoutLog} />
         {pinned !== null && <PinNote pinned={pinned} analysis={analysis} units={units} rolls={rolls} />}
       </div>
       {flow === null ? (

@@ -1,0 +1,25 @@
+'use client';
+
+import { useCallback, useState } from 'react';
+import { benchName } from '@/data/benchName';
+import type { StepReport } from '@/data/folder';
+import { benchWorker } from '@/workers/bench';
+
+/** Where keeping in step stands. */
+export type StepState =
+  { kind: 'idle' } | { kind: 'busy' } | { kind: 'done'; report: StepReport } | { kind: 'failed'; words: string };
+
+/** Brings the bench in step with its folder, behind the page. */
+export function useFolderStep(): { state: StepState; step: () => Promise<void> } {
+  const [state, setState] = useState<StepState>({ kind: 'idle' });
+  const step = useCallback(async () => {
+    setState({ kind: 'busy' });
+    try {
+      const report = await benchWorker().stepFolder(benchName());
+      setState(report === null ? { kind: 'idle' } : { kind: 'done', report });
+    } catch (error) {
+      setState({ kind: 'failed', words: error instanceof Error ? error.message : 'unknown fault' });
+    }
+  }, []);
+  return { state, step };
+}
