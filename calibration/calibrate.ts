@@ -144,7 +144,7 @@ export function calibrateBoxes(
 }
 
 /** Boxes that are drawn for one that is wanted, and outcomes that make a cell. */
-const MOST_DRAWN = 60;
+const MOST_DRAWN = 300;
 const FEW = 30;
 
 /** All cells together. */

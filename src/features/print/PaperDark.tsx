@@ -16,8 +16,8 @@ const cardOptions = (Object.keys(cards) as CardId[]).map((value) => ({ value, na
 const shownSchema = z.object({ shown: z.enum(['open', 'none', '2', '4', '8']) });
 type Shown = z.infer<typeof shownSchema>;
 const shownOptions = [
-  { value: 'open', name: 'Not tested' },
-  { value: 'none', name: 'No coin' },
+  { value: 'open', name: 'Not yet' },
+  { value: 'none', name: 'None' },
   ...testedMinutes.toReversed().map((minutes) => ({ value: String(minutes) as '2', name: `${minutes} min` })),
 ] as const;
 

@@ -66,8 +66,13 @@ export default function TrialCurves({ trial }: { trial: Trial }) {
       for (const { level, at, high } of ends) {
         const stand = Math.max(high, above + 17);
         above = stand;
+        const [name, end] = [trial.levels[level] ?? '', Math.min(at - 6, right - 6)];
+        // A rim of paper keeps a name apart from a curve that it crosses.
+        ctx.strokeStyle = inks.sheet;
+        ctx.lineWidth = 4;
+        ctx.strokeText(name, end, stand);
         ctx.fillStyle = level === trial.control ? inks.ink : inks.chem;
-        ctx.fillText(trial.levels[level] ?? '', Math.min(at - 6, right - 6), stand);
+        ctx.fillText(name, end, stand);
       }
       ctx.textAlign = 'left';
     },
@@ -86,7 +91,7 @@ export default function TrialCurves({ trial }: { trial: Trial }) {
     <figure className="mt-4">
       <PaperChart name="trial-curves" label={words} heightPx={CHART_PX} x={x} y={y} lines={lines} marks={marks} />
       <figcaption className="mt-1 max-w-[68ch] text-[13px] text-ink2">
-        Each line is the mean of its strips, the grey between the outermost of them. Drawn through is the control.
+        Each line is the mean of its strips, with a band between the outermost of them. The solid line is the control.
       </figcaption>
     </figure>
   );
