@@ -51,3 +51,24 @@ test('baths of one’s own are given, and stand beside those of the same name', 
     )
     .toEqual(expect.arrayContaining(['At the hut', 'At the hut, given']));
 });
+
+test('a lab note is given as an address, and read by somebody who keeps nothing of it', async ({ page, browser }) => {
+  await openDemo(page, '/log/run-past-03');
+  await page.getByRole('button', { name: /^Give/ }).click();
+  const address = await page.getByLabel('Address').inputValue();
+  const other = await browser.newContext({ serviceWorkers: 'block' });
+  try {
+    const there = await other.newPage();
+    await there.goto(address);
+    const note = there.getByTestId('given-note');
+    await expect(note.getByRole('heading', { level: 1 })).toBeVisible();
+    await expect(note).toContainText(/Time: \d+:\d\d; 80 % likely between/);
+    await expect(note.getByRole('table')).toContainText('Planned');
+    const saved = there.waitForEvent('download');
+    await there.getByRole('button', { name: 'Save it as a file' }).click();
+    expect((await saved).suggestedFilename()).toMatch(/\.md$/);
+    expect((await recordsOf(there, 'aetas')).runs).toHaveLength(0);
+  } finally {
+    await other.close();
+  }
+});

@@ -2,7 +2,7 @@ import { deflateSync, strToU8 } from 'fflate';
 import { expect, test } from 'vitest';
 import { formulary, formularyIds } from '../brewing/formulary';
 import type { Recipe } from '../brewing/recipe';
-import { giftFromFragment, giftToFragment, type Gift } from './gift';
+import { giftFromFragment, giftOfNote, giftToFragment, type Gift } from './gift';
 
 const recipe = { ...formulary['coffee-standard'], lines: [...formulary['coffee-standard'].lines] };
 const plain = ({ name, use, lines }: Pick<Recipe, 'name' | 'use' | 'lines'>): Gift => ({
@@ -35,7 +35,7 @@ test.each([
   ['cut off', giftToFragment(plain(recipe)).slice(0, 60)],
   ['of another version', 'gift=2.abc'],
   ['no letters of it', 'gift=1.%%%'],
-  ['far too long', `gift=1.${'A'.repeat(9000)}`],
+  ['far too long', `gift=1.${'A'.repeat(13_000)}`],
   ['something else', packed({ kind: 'roll' })],
   ['a recipe with a wrong part', packed({ kind: 'recipe', recipe: { ...recipe, use: 'lunch' } })],
   ['one that unpacks without end', packed('x'.repeat(2_000_000))],
@@ -43,4 +43,12 @@ test.each([
   const read = giftFromFragment(fragment);
   expect(read?.ok).toBe(false);
   expect(read?.ok === false && read.problems[0]?.message).toMatch(/[.]$/);
+});
+
+test('a lab note comes back as it went, and one that is too long says that it was cut', () => {
+  const note = giftOfNote('Tin 3', `# Tin 3\n\n${'- Time: 13:00; 80 % likely between 11 and 15 min\n'.repeat(40)}`);
+  expect(giftFromFragment(giftToFragment(note))).toEqual({ ok: true, value: note });
+  const long = giftOfNote('Tin 3', Array.from({ length: 4000 }, (_, at) => `${at * 7919}`).join(' '));
+  expect(long.text.endsWith('ask for the file.)')).toBe(true);
+  expect(giftFromFragment(giftToFragment(long))).toEqual({ ok: true, value: long });
 });

@@ -2,7 +2,7 @@ import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
 import * as z from 'zod';
 import { recipeShape } from '../brewing/recipe';
 import { bathsSchema, pourInSchema } from '../schedule/baths';
-import { nameField } from '../schema/fields';
+import { nameField, text } from '../schema/fields';
 import { problemsFromZod } from '../schema/problemsFromZod';
 import { failure, success, type Result } from '../schema/result';
 
@@ -10,12 +10,17 @@ import { failure, success, type Result } from '../schema/result';
  * What people give each other, small enough for an address or one code: it stands in the fragment, so no server sees it.
  */
 
+/** The longest note that goes into an address, letters. Source: our choice. */
+const LONGEST_NOTE = 8000;
+
 /** Something of one's own that is given to somebody else. */
 const giftSchema = z.discriminatedUnion(
   'kind',
   [
     z.strictObject({ kind: z.literal('recipe'), recipe: z.strictObject(recipeShape) }),
     z.strictObject({ kind: z.literal('baths'), name: nameField('Name'), baths: bathsSchema, pourIn: pourInSchema }),
+    /** A lab note, as Markdown: to be read. */
+    z.strictObject({ kind: z.literal('note'), name: nameField('Name'), text: text('Note', LONGEST_NOTE) }),
   ],
   'This address holds something that this version of Aetas does not know.',
 );
@@ -25,7 +30,7 @@ const VERSION = '1';
 const NAME = 'gift';
 
 /** The longest fragment that is read, letters, and the most that may come out of it. Source: our choice: many times a large recipe. */
-const LONGEST = 8000;
+const LONGEST = 12_000;
 const LARGEST_BYTES = 60_000;
 
 /**
@@ -34,8 +39,8 @@ const LARGEST_BYTES = 60_000;
  */
 export function giftToFragment(gift: Gift): string {
   const packed = deflateSync(strToU8(JSON.stringify(gift)), { level: 9 });
-  const text = btoa(String.fromCharCode(...packed));
-  return `${NAME}=${VERSION}.${text.replaceAll('+', '-').replaceAll('/', '_').replaceAll('=', '')}`;
+  const letters = btoa(String.fromCharCode(...packed));
+  return `${NAME}=${VERSION}.${letters.replaceAll('+', '-').replaceAll('/', '_').replaceAll('=', '')}`;
 }
 
 /**
@@ -46,20 +51,21 @@ export function giftToFragment(gift: Gift): string {
 export function giftFromFragment(fragment: string): Result<Gift> | null {
   const found = new RegExp(`(?:^#?|&)${NAME}=([^&]*)`).exec(fragment);
   if (found === null) return null;
-  const [version, text = ''] = (found[1] ?? '').split('.', 2);
+  const [version, packed = ''] = (found[1] ?? '').split('.', 2);
   if (version !== VERSION)
     return failure({ path: '', message: 'This address is of another version of Aetas. Ask for it as a file.' });
-  if (text.length > LONGEST) return failure({ path: '', message: 'This address is longer than any that Aetas makes.' });
-  const parsed = unpacked(text);
+  if (packed.length > LONGEST)
+    return failure({ path: '', message: 'This address is longer than any that Aetas makes.' });
+  const parsed = unpacked(packed);
   if (parsed === undefined)
     return failure({ path: '', message: 'This address was cut off or changed on its way. Ask for it once more.' });
   const read = giftSchema.safeParse(parsed);
   return read.success ? success(read.data) : failure(...problemsFromZod(read.error.issues));
 }
 
-function unpacked(text: string): unknown {
+function unpacked(gift: string): unknown {
   try {
-    const letters = atob(text.replaceAll('-', '+').replaceAll('_', '/'));
+    const letters = atob(gift.replaceAll('-', '+').replaceAll('_', '/'));
     const packed = Uint8Array.from(letters, (letter) => letter.charCodeAt(0));
     // A small address that unpacks without end is stopped by its buffer.
     const out = inflateSync(packed, { out: new Uint8Array(LARGEST_BYTES) });
@@ -67,4 +73,11 @@ function unpacked(text: string): unknown {
   } catch {
     return undefined;
   }
+}
+
+/** A note as a gift; one that is longer than an address holds ends where it is cut, and says so. */
+export function giftOfNote(name: string, whole: string): Extract<Gift, { kind: 'note' }> {
+  const cut = '\n\n(The rest did not fit into the address: ask for the file.)';
+  const fits = whole.length <= LONGEST_NOTE ? whole : whole.slice(0, LONGEST_NOTE - cut.length) + cut;
+  return { kind: 'note', name, text: fits };
 }

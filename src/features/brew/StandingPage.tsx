@@ -130,7 +130,7 @@ export function StandingPage() {
             {stage !== 'powder' && line('dilutions', 'Dilutions', 'as B 1+31, H 1+63')}
             {line('name', 'Name', 'optional')}
             {line('place', 'Where it stands', 'optional')}
-            {number('price', 'What it cost', 'money')}
+            {number('price', 'What it cost', 'money', 'optional')}
             {stage === 'concentrate' && (
               <label className="flex min-h-11 items-center gap-2">
                 <input
@@ -138,7 +138,7 @@ export function StandingPage() {
                   checked={form.sealed}
                   onChange={(event) => change({ sealed: event.target.checked })}
                 />
-                It is sealed yet
+                It is still sealed
               </label>
             )}
           </div>

@@ -9,7 +9,9 @@ import { liquids } from '@/core/schedule/baths';
 import { runProgress } from '@/core/run/runProgress';
 import { formatDuration, formatMinutes } from '@/core/units/duration';
 import { formatNumber, formatQuantity } from '@/core/units/quantity';
-import { readingWords } from '@/core/formats/labNote';
+import { giftOfNote } from '@/core/formats/gift';
+import { labNote, readingWords } from '@/core/formats/labNote';
+import { GiveButton } from '@/features/offline/GiveButton';
 import type { Run } from '@/core/records/records';
 import { usePhotos, useRollNames, useRun, useRunRecord, useSettings, type RunRecordData } from '@/data/queries';
 import { NotHere } from '@/features/shell/NotHere';
@@ -80,6 +82,14 @@ function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
           >
             Save as a lab note
           </button>
+          <GiveButton
+            gift={giftOfNote(
+              roll.label,
+              labNote({ run, roll, stock, brew, verdict, pictures: [] }, (atMs) => format(atMs, 'd MMM yyyy, HH:mm')),
+            )}
+            name={roll.label}
+            className="act-plain"
+          />
           <button type="button" className="act-plain" onClick={() => window.print()}>
             Print it
           </button>

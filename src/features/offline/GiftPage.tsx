@@ -9,6 +9,8 @@ import type { Result } from '@/core/schema/result';
 import { keepBaths, useHabits } from '@/data/habits';
 import { addRecipes } from '@/data/recipes';
 import { useRecipes } from '@/data/queries';
+import { download } from '@/ui/download';
+import { MarkdownText } from '@/features/handbook/MarkdownText';
 import { Refused } from '@/features/files/Refused';
 import { recipeContents } from '@/features/words/recipeContents';
 
@@ -39,7 +41,9 @@ export function GiftPage({ given }: { given: Result<Gift> }) {
         </p>
       </div>
     );
-  return given.value.kind === 'recipe' ? <GivenRecipe gift={given.value} /> : <GivenBaths gift={given.value} />;
+  const gift = given.value;
+  if (gift.kind === 'recipe') return <GivenRecipe gift={gift} />;
+  return gift.kind === 'baths' ? <GivenBaths gift={gift} /> : <GivenNote gift={gift} />;
 }
 
 function useKeep(): { fault: string | null; keep: (act: Promise<unknown>, path: string) => void } {
@@ -100,6 +104,35 @@ function GivenBaths({ gift }: { gift: Extract<Gift, { kind: 'baths' }> }) {
       />
     </div>
   );
+}
+
+/** A lab note of somebody else: read here, kept as a file. It changes nothing on the bench. */
+function GivenNote({ gift: { name, text } }: { gift: Extract<Gift, { kind: 'note' }> }) {
+  return (
+    <div className="measure">
+      <p className="text-ink2">A lab note of somebody else. Nothing on your bench changes by it.</p>
+      <div className="mt-3 wrap-anywhere" data-testid="given-note">
+        <MarkdownText markdown={text} />
+      </div>
+      <p className="mt-4 flex flex-wrap items-center gap-4">
+        <button
+          type="button"
+          className="act act-primary"
+          onClick={() => download(new Blob([text], { type: 'text/markdown' }), `${fileName(name)}.md`)}
+        >
+          Save it as a file
+        </button>
+        <Link href="/" className="act-plain text-ink2">
+          Leave it
+        </Link>
+      </p>
+    </div>
+  );
+}
+
+/** A name as a file may have it. */
+function fileName(name: string): string {
+  return name.replaceAll(/[^\p{L}\p{N}]+/gu, '-').slice(0, 60) || 'note';
 }
 
 function Ways({ fault, words, onKeep }: { fault: string | null; words: string; onKeep: () => void }) {

@@ -10,6 +10,9 @@ import { GIVEN_PAGE } from './given';
 /** The longest side of a code, px. */
 const EDGE_PX = 420;
 
+/** The longest address that a camera reads off a screen, letters. Source: our choice; a code holds 2,953 (published: ISO/IEC 18004). */
+const MOST_IN_CODE = 2200;
+
 /** Gives something of one's own to somebody: as an address, as a code, or by what the system shares with. */
 export function GiveButton({ gift, name, className }: { gift: Gift; name: string; className: string }) {
   const [address, setAddress] = useState<string | null>(null);
@@ -33,9 +36,13 @@ export function GiveButton({ gift, name, className }: { gift: Gift; name: string
             </p>
             {address !== null && (
               <>
-                <div className="code-paper mx-auto mt-3 w-fit max-w-full">
-                  <QrCode text={address} label={`“${name}” as a code to scan`} quiet={4} edgePx={EDGE_PX} />
-                </div>
+                {address.length > MOST_IN_CODE ? (
+                  <p className="mt-3 text-ink2">It is too long for one code: copy the address.</p>
+                ) : (
+                  <div className="code-paper mx-auto mt-3 w-fit max-w-full">
+                    <QrCode text={address} label={`“${name}” as a code to scan`} quiet={4} edgePx={EDGE_PX} />
+                  </div>
+                )}
                 <input
                   readOnly
                   aria-label="Address"

@@ -1,11 +1,11 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Metadata } from 'next';
-import { MethodText } from '@/features/handbook/MethodText';
+import { MarkdownText } from '@/features/handbook/MarkdownText';
 
 export const metadata: Metadata = { title: 'The method' };
 
 /** The text of docs/method.md, as it stood when the app was built. */
 export default async function Page() {
-  return <MethodText markdown={await readFile(join(process.cwd(), 'docs', 'method.md'), 'utf8')} />;
+  return <MarkdownText markdown={await readFile(join(process.cwd(), 'docs', 'method.md'), 'utf8')} />;
 }

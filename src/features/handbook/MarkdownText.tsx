@@ -1,8 +1,8 @@
 import Markdown from 'react-markdown';
 import remarkGfm from 'remark-gfm';
 
-/** The method in full: every formula, its source mark, and what is not modelled. */
-export function MethodText({ markdown }: { markdown: string }) {
+/** A text with headings, lists and tables: the method, or a lab note. */
+export function MarkdownText({ markdown }: { markdown: string }) {
   return (
     <article className="max-w-[86ch] space-y-3">
       <Markdown
