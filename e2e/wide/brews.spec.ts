@@ -687,10 +687,16 @@ test('a bottle of concentrate is told with its letters, gives working solutions,
   await page.getByLabel('Dilutions').fill('B 1+31, H 1+63');
   await page.getByLabel('Where it stands').fill('Cellar shelf');
   await page.getByLabel('Name', { exact: true }).fill('Hut syrup');
+  await page.getByLabel('What it cost').fill('dear');
+  await page.getByRole('button', { name: 'Stand it on the bench' }).click();
+  await expect(page.getByLabel('What it cost')).toHaveAttribute('aria-invalid', 'true');
+  await page.getByLabel('What it cost').fill('25');
   await page.getByRole('button', { name: 'Stand it on the bench' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Hut syrup' })).toBeVisible();
   await expect(page.getByText('Cellar shelf. It keeps for about 12 months as it stands')).toBeVisible();
   await expect(page.getByText('Air shortens that')).toBeVisible();
+  await expect(page.getByLabel('What it cost')).toHaveValue(/^25/);
+  await expect(page.getByText('for 500 ml')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Count one film' })).toHaveCount(0);
 
   await page.getByLabel('So much of it').fill('320');
