@@ -111,6 +111,7 @@ export function calibrateLog(logs: number, seed: number): Cell[] {
  * @param seed any integer
  * @param groups which ages; all, when left out
  * @param kinds which sisters; all, when left out
+ * @param strategies which strategies; all, when left out
  * @returns a cell for each that had enough outcomes
  */
 export function calibrateBoxes(
@@ -118,9 +119,10 @@ export function calibrateBoxes(
   seed: number,
   groups: readonly AgeGroup[] = Object.keys(ageGroups) as AgeGroup[],
   kinds: readonly BoxKind[] = boxKinds,
+  strategies: readonly StrategyId[] = strategyNames,
 ): Cell[] {
   const luck = chance(seed);
-  return strategyNames.flatMap((strategy) =>
+  return strategies.flatMap((strategy) =>
     groups.flatMap((group) =>
       kinds.flatMap((bundle): Cell[] => {
         const outcomes: Outcome[] = [];
