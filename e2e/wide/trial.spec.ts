@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
-import { USE_TIME, addRoll, choose, openDemo, openStage, recordsOf } from './bench';
+import { USE_TIME, addRoll, choose, openDemo, openStage, recordsOf } from '../bench';
 
 /** What the world of this test shows: each brew its contrast and its fog, as a little scatter leaves them. */
 const shown: Record<string, { contrast: string; fog: number }> = {

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openDemo, recordsOf } from './bench';
+import { openDemo, recordsOf } from '../bench';
 
 test('a fixer that is poured away stands in its waste bottle, undo takes it out again, and handing in empties it', async ({
   page,
