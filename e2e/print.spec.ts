@@ -150,3 +150,29 @@ test('the strip shows the print on the grades that are open, and a colour head h
   await page.getByRole('button', { name: /^Take 8\.0 s and grade / }).click();
   await expect(page.getByText(/^Grade \d+: (yellow|magenta) \d+, the others at nought\./)).toBeVisible();
 });
+
+test('the lamp says what comes next where a voice is wanted', async ({ page }) => {
+  await page.addInitScript(() => {
+    const said: string[] = [];
+    Object.assign(window, { said });
+    if ('speechSynthesis' in window)
+      window.speechSynthesis.speak = (utterance: SpeechSynthesisUtterance) => said.push(utterance.text);
+    else
+      Object.assign(window, {
+        SpeechSynthesisUtterance: class {
+          constructor(readonly text: string) {}
+        },
+        speechSynthesis: { cancel: () => undefined, speak: ({ text }: { text: string }) => said.push(text) },
+      });
+  });
+  await openDemo(page, '/prints/new');
+  await page.getByRole('button', { name: 'Expose the strip' }).click();
+  const timer = page.getByRole('dialog', { name: 'Enlarger timer' });
+  const said = (): Promise<string[]> => page.evaluate(() => (window as unknown as { said: string[] }).said);
+  await timer.getByRole('button', { name: 'voice off' }).click();
+  await expect.poll(said).toEqual(['The whole paper. 4 seconds.']);
+  await timer.getByRole('button', { name: 'Lamp on' }).click();
+  await expect.poll(said).toContain('Patch 1 covered. 1.7 seconds.');
+  await timer.getByRole('button', { name: 'voice on' }).click();
+  await timer.getByRole('button', { name: 'Leave the timer' }).click();
+});

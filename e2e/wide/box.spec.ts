@@ -1,5 +1,15 @@
 import { expect, test, type Page } from '@playwright/test';
-import { MORNING, USE_TIME, choose, openDemo, openFact, openMore, openStage, recordsOf, throughTheTank } from '../bench';
+import {
+  MORNING,
+  USE_TIME,
+  choose,
+  openDemo,
+  openFact,
+  openMore,
+  openStage,
+  recordsOf,
+  throughTheTank,
+} from '../bench';
 
 /** Minutes of the times of the box that wait, as they are shown. */
 async function timesOf(page: Page): Promise<string[]> {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { beatsOf, exposingNow, printSteps, settled, stripSteps, type Exposing } from './exposing';
+import { beatsOf, exposingNow, printSteps, settled, spokenStep, stripSteps, type Exposing } from './exposing';
 import { printPlan } from './printPlan';
 import { testStrip } from './testStrip';
 
@@ -27,6 +27,17 @@ describe('the lamp', () => {
     const on: Exposing = { steps, at: 0, onSinceMs: 0 };
     expect(exposingNow(on, 4000).holding).toEqual([]);
     expect(exposingNow(on, 6000).holding).toEqual(['face']);
+  });
+  test('what the hands do is said before the lamp goes on', () => {
+    const steps = printSteps(
+      printPlan(10, [
+        { where: 'face', stops: -1 },
+        { where: 'sky', stops: -3 + 3.1 },
+      ]),
+    );
+    expect(spokenStep(steps[0] ?? null)).toBe('The whole paper. 10 seconds. Hold back face for the last 5 seconds.');
+    expect(spokenStep({ words: 'Burn in: sky', seconds: 1.04 })).toBe('Burn in: sky. 1 second.');
+    expect(spokenStep(null)).toBe('Lamp off. Into the tray.');
   });
   test('a beat each second, and another sound at the end', () => {
     expect(beatsOf({ words: '', seconds: 3 }, false)).toEqual([

@@ -89,6 +89,22 @@ export function settled(exposing: Exposing, nowMs: number): Exposing {
     : exposing;
 }
 
+/**
+ * What is said of a step before the lamp goes on: what the hands do, and how long.
+ * @param step the step that is next; null when all are done
+ * @example spokenStep({ words: 'Burn in: corner', seconds: 4 }) // 'Burn in: corner. 4 seconds.'
+ */
+export function spokenStep(step: LampStep | null): string {
+  if (step === null) return 'Lamp off. Into the tray.';
+  const holds = (step.holds ?? []).map(({ where, seconds }) => `Hold back ${where} for the last ${spokenS(seconds)}.`);
+  return [`${step.words}. ${spokenS(step.seconds)}.`, ...holds].join(' ');
+}
+
+function spokenS(seconds: number): string {
+  const rounded = Number(seconds.toFixed(1));
+  return rounded === 1 ? '1 second' : `${rounded} seconds`;
+}
+
 /** Sounds of a step from when the lamp goes on: a beat each second, and its end. */
 export function beatsOf(step: LampStep, last: boolean): { kind: 'ready' | 'move' | 'over' | 'pour'; inS: number }[] {
   const holds = (step.holds ?? []).map(({ seconds }) => ({

@@ -166,6 +166,7 @@ export const subjects: readonly Subject[] = [
       'Expose the whole strip, then cover a little more of it before each time that is added. In stops each patch is as far from the next to the eye.',
       'Look at it in white light, rinsed. Where the lightest tones just have detail is the exposure.',
       'Where the darkest tones just have detail should be the same patch. If it has had less, the grade is too hard; if more, too soft.',
+      'Close the box before anything lights up. “Paper in the dark”, under Prints, has the order of the hands and reads it aloud.',
       'Paper sees a bright screen. Use Safe light, and test it: a coin on a scrap of paper under the screen for two, four and eight minutes, then develop the scrap.',
     ],
   },

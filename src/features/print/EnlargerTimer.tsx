@@ -7,15 +7,19 @@ import {
   exposingSchema,
   notExposing,
   settled,
+  spokenStep,
   type Exposing,
   type LampStep,
 } from '@/core/printing/exposing';
 import { withLag } from '@/core/printing/lampLag';
 import { formatNumber } from '@/core/units/quantity';
+import { useSettings } from '@/data/queries';
+import { changeSettings } from '@/data/settings';
 import { useDraft } from '@/features/drafts/useDraft';
 import { soundIn, wakeSound } from '@/features/run/tankSound';
 import { useWakeLock } from '@/features/run/useWakeLock';
 import { setLight, useLight } from '@/ui/light';
+import { say, stopSaying } from '@/ui/speech';
 
 /** How often the clock is drawn, ms. */
 const DRAW_MS = 50;
@@ -73,6 +77,16 @@ export function EnlargerTimer({
     return () => taken.forEach((takeBack) => takeBack());
   }, [onSinceMs, at, lit, steps.length]);
   const now = exposingNow(exposing, nowMs);
+  const voice = useSettings().voice === true;
+  const spoken = voice && !now.on ? spokenStep(now.step) : '';
+  useEffect(() => {
+    if (spoken !== '') say(spoken);
+  }, [spoken]);
+  const holding = voice ? now.holding.join(', ') : '';
+  useEffect(() => {
+    if (holding !== '') say(`Hold back ${holding}, now.`);
+  }, [holding]);
+  useEffect(() => stopSaying, []);
   const press = (): void => {
     wakeSound();
     if (now.step === null) onDone();
@@ -108,9 +122,14 @@ export function EnlargerTimer({
         <p>
           {now.step === null ? 'Done' : `${index + 1} of ${steps.length}`} · {now.on ? 'lamp on' : 'lamp off'}
         </p>
-        <button type="button" className="act-plain min-h-11" onClick={onDone}>
-          Leave the timer
-        </button>
+        <span className="flex gap-x-6">
+          <button type="button" className="act-plain min-h-11" onClick={() => void changeSettings({ voice: !voice })}>
+            voice {voice ? 'on' : 'off'}
+          </button>
+          <button type="button" className="act-plain min-h-11" onClick={onDone}>
+            Leave the timer
+          </button>
+        </span>
       </div>
       <div className="text-center">
         <p className="num text-[clamp(72px,22vw,220px)] leading-none" data-testid="lamp">
