@@ -69,13 +69,21 @@ async function tapsToTheClock(page: Page): Promise<number> {
   for (let step = 0; step < 16 && !(await hands.isVisible()); step++) {
     // A page that goes on by itself takes its button away under the finger: that was no tap.
     const next = page.locator('[data-next-step]').first();
+    const looked = (): Promise<string> => page.evaluate(() => location.href + document.body.innerText);
+    const before = await looked();
     if (
       await next.click({ timeout: 3_000 }).then(
         () => true,
         () => false,
       )
-    )
+    ) {
       taps += 1;
+      // A hand waits until its tap has shown: on a slow machine that takes longer than a moment.
+      await expect
+        .poll(looked, { timeout: 10_000 })
+        .not.toBe(before)
+        .catch(() => undefined);
+    }
     await page.waitForTimeout(700);
   }
   await expect(page.getByTestId('hands')).toContainText('Ready');

@@ -25,8 +25,8 @@ async function connect(page: Page, name: string): Promise<void> {
 
 async function inStep(page: Page): Promise<void> {
   await page.goto('/records');
-  await page.getByRole('button', { name: 'Bring it in step now' }).click();
-  await expect(page.getByRole('status').filter({ hasText: /written|new\./ })).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Bring it up to date now' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /written|Nothing new/ })).toBeVisible({ timeout: 60_000 });
 }
 
 const labels = async (page: Page, bench: 'aetas' | 'aetas-demo'): Promise<string[]> =>
@@ -55,7 +55,7 @@ test('two devices come to the same bench through a folder, and a damaged journal
   await inStep(page);
   await expect.poll(() => labels(page, 'aetas-demo')).toContain('From the valley');
   expect(await labels(page, 'aetas-demo')).toEqual(await labels(other, 'aetas'));
-  await expect(page.getByRole('status').filter({ hasText: 'With valley.' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Other devices: valley.' })).toBeVisible();
 
   // Somebody's copy of the journal is broken in its middle.
   await page.evaluate(async () => {

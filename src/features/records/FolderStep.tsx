@@ -86,13 +86,13 @@ function Kept({ folder, busy }: { folder: Folder; busy: boolean }) {
         <b>{folder.handle.name || 'The folder'}</b>, as “{folder.name}”.{' '}
         <span className="text-ink2">
           {folder.lastMs === null
-            ? 'Not in step yet.'
-            : `In step ${formatDistanceToNow(folder.lastMs, { addSuffix: true })}.`}
+            ? 'Not read yet.'
+            : `Brought up to date ${formatDistanceToNow(folder.lastMs, { addSuffix: true })}.`}
         </span>
       </p>
       <div className="mt-2 flex flex-wrap gap-x-5 gap-y-2">
         <button type="button" className="act" disabled={busy || state.kind === 'busy'} onClick={() => void stepNow()}>
-          Bring it in step now
+          Bring it up to date now
         </button>
         <button type="button" className="act-plain" onClick={() => void leaveFolder()}>
           Leave the folder
