@@ -162,7 +162,8 @@ served(
     // A whole one is offered, and the pages stay as they are until then.
     between.mode = 'newer';
     await page.evaluate(async () => void (await (await navigator.serviceWorker.ready).update()));
-    await expect(offered).toBeVisible();
+    // All of its files are fetched first, which takes a busy machine a while.
+    await expect(offered).toBeVisible({ timeout: 100_000 });
     expect(await servedNow()).toBe(before);
     const versionOf = async (): Promise<string | null> =>
       page.evaluate(async () => (await fetch('/log', { mode: 'same-origin' })).headers.get('aetas-version'));
