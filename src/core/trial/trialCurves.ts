@@ -15,8 +15,8 @@ const DIGITS = 3;
 const short = (value: number): number => Number(value.toFixed(DIGITS));
 
 /**
- * What a kept strip says of what a trial looks at. Its camera's common error is in every strip that it read: it goes out of the
- * differences between them by itself, which is all that a trial asks about.
+ * What a kept strip says of what a trial looks at. What its camera adds to every strip alike goes out of the differences between
+ * them; what it stretches all gradients by stretches a difference of gradients as far, so its sign holds and its size does not.
  * @param reading the strip as it was read
  * @param wanted what the trial looks at
  * @returns values as far as the strip holds them, and its curve; null where no exposure of it is known

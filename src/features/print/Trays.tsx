@@ -130,7 +130,6 @@ function Warmth({ base, minutes }: { base: PaperBase; minutes: number }) {
       </ul>
       <figcaption className="mt-1 max-w-[62ch] text-[13px] text-ink2">
         In coffee, white comes out between these after {formatDuration(minutes * 60)} (our estimate; daylight screen).
-        Rinse before the fixer, and it stays nearer the first.
       </figcaption>
     </figure>
   );
