@@ -95,6 +95,18 @@ const OWN_TABLES = ['acts', 'kept', 'done', 'shards', 'starts', 'folders', 'know
 
 /** All records of the bench, as the browser's database holds them. */
 export async function recordsOf(page: Page, bench: 'aetas' | 'aetas-demo'): Promise<Record<string, unknown[]>> {
+  let last = await recordsNow(page, bench);
+  // What was pressed shows a moment before it is stored: read until nothing more arrives.
+  for (let look = 0; look < 40; look++) {
+    await page.waitForTimeout(200);
+    const now = await recordsNow(page, bench);
+    if (JSON.stringify(now) === JSON.stringify(last)) return now;
+    last = now;
+  }
+  return last;
+}
+
+async function recordsNow(page: Page, bench: 'aetas' | 'aetas-demo'): Promise<Record<string, unknown[]>> {
   return page.evaluate(
     ([name, OWN_TABLES]) =>
       new Promise<Record<string, unknown[]>>((resolve, reject) => {

@@ -51,10 +51,13 @@ test('storage is a history: places follow each other, and their ends move by key
   await page.getByRole('textbox', { name: 'About' }).first().fill('22');
   await page.getByRole('button', { name: 'Add another place' }).click();
   await expect(page.getByRole('slider', { name: /^End of stay/ })).toHaveCount(2);
-  const { rolls } = await recordsOf(page, 'aetas-demo');
-  const stored = (rolls as { id: string; storage: { temperatureC: number }[] }[]).find(({ id }) => id === 'tin-3');
-  expect(stored?.storage[0]?.temperatureC).toBe(22);
-  expect(stored?.storage).toHaveLength(3);
+  await expect
+    .poll(async () => {
+      const { rolls } = await recordsOf(page, 'aetas-demo');
+      const stored = (rolls as { id: string; storage: { temperatureC: number }[] }[]).find(({ id }) => id === 'tin-3');
+      return [stored?.storage[0]?.temperatureC, stored?.storage.length];
+    })
+    .toEqual([22, 3]);
 });
 
 test('the speed is read off the cassette', async ({ page }) => {
