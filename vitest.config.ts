@@ -11,6 +11,7 @@ const drawing = [
   'src/core/inference/quantiles.reference.test.ts',
   'src/core/plan/{anyForm,changeForm,saidAndMeant}.test.ts',
   'src/core/sync/sync.test.ts',
+  'src/core/trial/trial.test.ts',
   'src/data/shards.test.ts',
 ];
 const shared = {

@@ -18,6 +18,8 @@ interface Measure {
   range: readonly [number, number];
   /** What larger means. */
   more: string;
+  /** Whether a camera that stretches densities stretches it, and with it a difference of two. Speed is taken at a density: what moves it moves all strips. */
+  stretched: boolean;
 }
 
 /**
@@ -35,6 +37,7 @@ export const measures = {
     margin: 1,
     range: [-2, 2],
     more: 'harder',
+    stretched: false,
   },
   gradient: {
     name: 'Average gradient',
@@ -46,6 +49,7 @@ export const measures = {
     margin: 0.06,
     range: [0.05, 4],
     more: 'harder',
+    stretched: true,
   },
   speed: {
     name: 'Speed',
@@ -57,6 +61,7 @@ export const measures = {
     margin: 0.33,
     range: [-8, 8],
     more: 'faster',
+    stretched: false,
   },
   fog: {
     name: 'Base + fog',
@@ -68,6 +73,7 @@ export const measures = {
     margin: 0.05,
     range: [0, 4],
     more: 'more fogged',
+    stretched: true,
   },
 } as const satisfies Record<string, Measure>;
 

@@ -7,6 +7,8 @@ export interface MixedFit {
   beta: number[];
   /** Their covariance. */
   covariance: number[][];
+  /** How much of each measured value stands in each effect: effect k = Σ weights[k][i]·y[i]. */
+  weights: number[][];
   /** Variance among strips of a block. */
   residualVariance: number;
   /** Variance among blocks. */
@@ -26,6 +28,7 @@ interface Solved {
   criterion: number;
   beta: number[];
   inverse: Matrix;
+  weights: Matrix;
   variance: number;
 }
 
@@ -42,10 +45,11 @@ export function fitMixed(y: readonly number[], x: readonly (readonly number[])[]
   for (const block of blocks) sizes.set(block, (sizes.get(block) ?? 0) + 1);
   const solve = (share: number): Solved => solveFor(share / (1 - share), y, x, blocks, sizes);
   const share = sizes.size > 1 && sizes.size < y.length ? leastShare(solve) : 0;
-  const { beta, inverse, variance } = solve(share);
+  const { beta, inverse, weights, variance } = solve(share);
   return {
     beta,
     covariance: inverse.mul(variance).to2DArray(),
+    weights: weights.to2DArray(),
     residualVariance: variance,
     blockVariance: (variance * share) / (1 - share),
     df: Math.max(1, y.length - beta.length - Math.max(0, sizes.size - 1)),
@@ -104,10 +108,12 @@ function solveFor(
   const lower = factor.lowerTriangularMatrix;
   const lnInformation = 2 * lower.diagonal().reduce((sum, value) => sum + Math.log(value), 0);
   const lnBlocks = [...sizes.values()].reduce((sum, size) => sum + Math.log(1 + size * ratio), 0);
+  const inverse = factor.solve(Matrix.eye(columns));
   return {
     criterion: df * Math.log(variance) + lnBlocks + lnInformation,
     beta,
-    inverse: factor.solve(Matrix.eye(columns)),
+    inverse,
+    weights: inverse.mmul(new Matrix(weighted)),
     variance,
   };
 }

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { seededEven, seededNormal } from '../kit/seededNoise';
+import { cases } from '../testing/cases';
 import { byLot, layOut } from './trialDesign';
 import { smallestSeen } from './trialPower';
 import { trialAnswer, type ReadStrip } from './trialAnswer';
@@ -99,6 +100,62 @@ describe('the answer', () => {
       ),
     ).toBeNull();
     expect(trialAnswer('fog', strips.slice(0, 2), 2, 0, 0.1)).toBeNull();
+  });
+});
+
+describe('a trial read by one camera', () => {
+  const worlds = cases(150, 2000);
+  /** True gradients 0.60 and 0.72, as a camera shows them that stretches all of them by one factor. */
+  const photographed = (seed: number, lnSd: number, other = 0.72): ReadStrip[] => {
+    const stretch = Math.exp(lnSd * seededNormal(seed, 4000));
+    return world(seed, 2, 5, 0.035, 0).map(({ level, block, value }) => ({
+      level,
+      block,
+      value: (value + (level === 1 ? other : 0.6)) * stretch,
+      camera: { key: 'c', lnSd },
+    }));
+  };
+  const of = (strips: readonly ReadStrip[], margin = 0.06) =>
+    trialAnswer('gradient', strips, 2, 0, margin)?.comparisons[0];
+
+  test('its stretch is in the interval, which then holds the truth 19 times in 20; without it, it would not', () => {
+    const held = (keep: (strip: ReadStrip) => ReadStrip) =>
+      share(worlds, (seed) => {
+        const { low = 0, high = 0 } = of(photographed(seed, 0.3, 1.2).map(keep)) ?? {};
+        return low < 0.6 && high > 0.6;
+      });
+    const honest = held((strip) => strip);
+    expect(honest).toBeGreaterThan(0.92);
+    expect(honest).toBeLessThan(0.99);
+    expect(held(({ level, block, value }) => ({ level, block, value }))).toBeLessThan(0.5);
+  });
+  test('it makes no difference out of none, and takes none away', () => {
+    const plain = photographed(7, 0.2).map(({ level, block, value }) => ({ level, block, value }));
+    expect(of(photographed(7, 0.2))?.pHolm).toBeCloseTo(of(plain)?.pHolm ?? 9, 12);
+    const alarms = share(worlds, (seed) => of(photographed(seed, 0.2, 0.6))?.told === 'different');
+    expect(alarms).toBeLessThan(0.08);
+    for (let seed = 1; seed < 40; seed++) {
+      const { low = 0, high = 0, told } = of(photographed(seed, 0.3, 1.2)) ?? {};
+      if (told === 'different') expect(low * high).toBeGreaterThan(0);
+    }
+  });
+  test('levels read by two cameras differ by their stretches too, and are not told to differ', () => {
+    const alarms = (named: boolean) =>
+      share(worlds, (seed) => {
+        const strips = world(seed, 2, 5, 0.035, 0).map(({ level, block, value }) => ({
+          level,
+          block,
+          value: (value + 0.6) * Math.exp(0.15 * seededNormal(seed, 5000 + level)),
+          ...(named ? { camera: { key: `c${level}`, lnSd: 0.15 } } : {}),
+        }));
+        return of(strips)?.told === 'different';
+      });
+    expect(alarms(true)).toBeLessThan(0.08);
+    expect(alarms(false)).toBeGreaterThan(0.3);
+  });
+  test('more strips narrow the scatter, and not the camera', () => {
+    const { nextHalf = 0, difference = 0 } = of(photographed(3, 0.3, 1.2)) ?? {};
+    expect(nextHalf).toBeGreaterThan(1.9 * 0.3 * Math.abs(difference));
   });
 });
 

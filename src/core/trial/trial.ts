@@ -1,11 +1,12 @@
 import * as z from 'zod';
+import { readingDoubtSchema } from '../estimate/evidenceSchema';
 import { nameField, text } from '../schema/fields';
 import { within } from '../schema/within';
 import { typed } from '../schema/typed';
 import { problemsFromZod } from '../schema/problemsFromZod';
 import { failure, success, type Result } from '../schema/result';
 import { measureIds, measures, type MeasureId } from './measures';
-import { trialAnswer, type TrialAnswer } from './trialAnswer';
+import { trialAnswer, type ReadStrip, type TrialAnswer } from './trialAnswer';
 import { byLot, layOut } from './trialDesign';
 
 /** Most levels, and most rolls or days, of one trial. Source: our choice: more is no evening any more. */
@@ -28,6 +29,8 @@ const curve = z.strictObject({
     .array(z.strictObject({ logH: within('Exposure', -20, 20), densityD: within('Density', -0.5, 6) }))
     .min(3)
     .max(MOST_STEPS),
+  /** What the camera that read it leaves open of its gradient; missing where no camera did. */
+  doubt: readingDoubtSchema.optional(),
 });
 
 const levelNames = z
@@ -208,9 +211,12 @@ export function blindOrder(trial: TrialValues): TrialStrip[] {
 /** What a trial says of everything that is looked at; what was read too little of is left out. */
 export function trialAnswers(trial: TrialValues): TrialAnswer[] {
   return measuresOf(trial).flatMap((id) => {
-    const strips = trial.strips.flatMap(({ level, block, lost, values }) => {
+    const strips = trial.strips.flatMap(({ level, block, lost, values, curve }): ReadStrip[] => {
       const value = values[id];
-      return lost !== undefined || value === undefined ? [] : [{ level, block, value }];
+      if (lost !== undefined || value === undefined) return [];
+      const stretched = measures[id].stretched ? curve?.doubt : undefined;
+      const camera = stretched && { key: stretched.camera, lnSd: stretched.cameraLnSd };
+      return [{ level, block, value, ...(camera === undefined ? {} : { camera }) }];
     });
     const answer = trialAnswer(
       id,

@@ -8,6 +8,8 @@ export interface ReadStrip {
   level: number;
   block: number;
   value: number;
+  /** The camera by whose stretch the value may be off, ln sd; missing where none is, or where it is stretched by none. */
+  camera?: { key: string; lnSd: number };
 }
 
 /** What is told of a level beside the one that all are held against. */
@@ -40,11 +42,15 @@ export interface TrialAnswer {
   /** Scatter from strip to strip, and from roll to roll, as found. */
   stripSd: number;
   blockSd: number;
+  /** How far the camera that read them stretches what it reads, ln sd, in the intervals; 0 where none does. */
+  stretchLnSd: number;
   comparisons: Comparison[];
 }
 
 /** Chance of a false alarm that is put up with. */
 const ALARM = 0.05;
+/** Degrees of freedom of what is stated and not found from the strips: as many as make no difference. */
+const KNOWN_DF = 1e6;
 
 /**
  * What the strips of a trial say of one measure.
@@ -73,38 +79,84 @@ export function trialAnswer(
     strips.map(({ level }) => [1, ...others.map((other) => (other === level ? 1 : 0))]),
     strips.map(({ block }) => block),
   );
-  const wide = tQuantile(ALARM, fit.df);
-  const narrow = tQuantile(2 * ALARM, fit.df);
   const raw = others.map((level, at) => {
-    const difference = fit.beta[at + 1] ?? 0;
-    const se = Math.sqrt(fit.covariance[at + 1]?.[at + 1] ?? 0);
+    const difference = fit.beta[at + 1] as number;
+    const stretch = stretchOf(strips, fit.weights[at + 1] as number[]);
+    const se = Math.hypot(Math.sqrt((fit.covariance[at + 1] as number[])[at + 1] as number), stretch.apartSd);
+    const within = (chance: number): [number, number] =>
+      stretchedEnds(difference, tQuantile(chance, fit.df) * se, tQuantile(chance, KNOWN_DF) * stretch.togetherLnSd);
     const pairs = pairsOf(strips, level, control);
+    const [low, high] = within(ALARM);
     return {
       level,
       difference,
-      se,
-      low: difference - wide * se,
-      high: difference + wide * se,
+      low,
+      high,
+      half: tQuantile(ALARM, fit.df) * se,
+      lnHalf: tQuantile(ALARM, KNOWN_DF) * stretch.togetherLnSd,
       p: twoSidedP(difference / se, fit.df),
       pPermutation: pairs.length === 0 ? null : pairedPermutationP(pairs),
       // Two one-sided tests at once: the interval of nine in ten lies within the margin.
-      alike: Math.abs(difference) + narrow * se < margin,
+      alike: within(2 * ALARM).every((end) => Math.abs(end) < margin),
     };
   });
   const adjusted = holm(raw.map(({ p }) => p));
   return {
     measureId,
+    stretchLnSd: Math.max(0, ...strips.map(({ camera }) => camera?.lnSd ?? 0)),
     means: Array.from({ length: levels }, (_, level) => meanOf(strips.filter((strip) => strip.level === level))),
     stripSd: Math.sqrt(fit.residualVariance),
     blockSd: Math.sqrt(fit.blockVariance),
-    comparisons: raw.map(({ se: _se, alike, ...rest }, index) => {
+    comparisons: raw.map(({ alike, half, lnHalf, ...rest }, index) => {
       const pHolm = adjusted[index] ?? 1;
       // A difference that is there and does not matter is alike all the same.
       const repeats = strips.length / present.length;
-      const nextHalf = ((rest.high - rest.low) / 2) * Math.sqrt(repeats / (repeats + 1));
+      // More strips narrow the scatter, and no camera.
+      const nextHalf = Math.hypot(half * Math.sqrt(repeats / (repeats + 1)), lnHalf * rest.difference);
       return { ...rest, nextHalf, pHolm, told: alike ? 'alike' : pHolm < ALARM ? 'different' : 'open' };
     }),
   };
+}
+
+/**
+ * What cameras leave open of a difference. One that read every strip stretches the difference as it stretches each gradient: it can make
+ * it larger or smaller, and never turn it round. Where some strips were read otherwise, its stretch is a difference of its own.
+ * @param strips as they were read
+ * @param weights how much of each strip stands in the difference
+ * @returns the stretch of one camera for all, ln sd; and what several add, in the unit of the measure. One of them is 0
+ */
+function stretchOf(
+  strips: readonly ReadStrip[],
+  weights: readonly number[],
+): { togetherLnSd: number; apartSd: number } {
+  const cameras = new Map<string, { lnSd: number; part: number; strips: number }>();
+  strips.forEach(({ value, camera }, at) => {
+    if (camera === undefined) return;
+    const so = cameras.get(camera.key) ?? { lnSd: 0, part: 0, strips: 0 };
+    cameras.set(camera.key, {
+      lnSd: Math.max(so.lnSd, camera.lnSd),
+      part: so.part + value * (weights[at] as number),
+      strips: so.strips + 1,
+    });
+  });
+  const all = [...cameras.values()];
+  const [only] = all;
+  if (only !== undefined && only.strips === strips.length) return { togetherLnSd: only.lnSd, apartSd: 0 };
+  return { togetherLnSd: 0, apartSd: Math.hypot(0, ...all.map(({ lnSd, part }) => lnSd * part)) };
+}
+
+/**
+ * Ends of a difference that is good to ± half, and that a camera stretched by a factor good to lnHalf. Zero stays on its side: a
+ * stretched difference keeps its sign.
+ */
+function stretchedEnds(difference: number, half: number, lnHalf: number): [number, number] {
+  const end = (plain: number): number => {
+    const ratio = plain / difference;
+    return difference !== 0 && ratio > 0
+      ? difference * Math.exp(Math.sign(ratio - 1) * Math.hypot(Math.log(ratio), lnHalf))
+      : plain * Math.hypot(1, lnHalf);
+  };
+  return [end(difference - half), end(difference + half)];
 }
 
 /** Differences of two levels, one for each block that has both. */

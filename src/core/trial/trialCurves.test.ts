@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { separateDensities, stripReading } from '../evidence/stripReading';
 import { LOG_EXPOSURE_PER_STOP } from '../units/stops';
-import { emptyTrial, readTrial, type TrialValues } from './trial';
+import { emptyTrial, readTrial, trialAnswers, type TrialValues } from './trial';
+import { trialNote } from './trialFiles';
 import { levelCurves, stripOfPicture } from './trialCurves';
 import { readTrialFile, writeTrialFile } from './trialExchange';
 
@@ -34,6 +35,21 @@ describe('a strip that was measured, in a trial', () => {
     expect(Math.abs((found?.values.gradient ?? 9) - 0.6)).toBeLessThan(0.02);
     expect(found?.curve.points).toHaveLength(9);
     expect(Object.keys(stripOfPicture(reading(), { margins: { fog: 0.05 } })?.values ?? {})).toEqual(['fog']);
+  });
+  test('what its camera leaves open goes along, into the answer, and into what the trial teaches', () => {
+    const doubt = { camera: 'c', cameraLnSd: 0.15, ownLnSd: 0.03 };
+    expect(stripOfPicture(reading(), laid(), doubt)?.curve.doubt).toEqual(doubt);
+    const trial = laid();
+    const read = {
+      ...trial,
+      strips: trial.strips.map((strip) => ({ ...strip, ...stripOfPicture(reading(), trial, doubt) })),
+    };
+    expect(trialAnswers(read).map(({ measureId, stretchLnSd }) => [measureId, stretchLnSd])).toEqual([
+      ['gradient', 0.15],
+      ['speed', 0],
+      ['fog', 0.15],
+    ]);
+    expect(trialNote(read)).toContain('may stretch these differences by 15 %');
   });
   test('a strip whose exposures nobody knows gives nothing', () => {
     const unknown = reading();

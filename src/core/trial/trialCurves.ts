@@ -1,6 +1,7 @@
 import { measuredCurve, type CurvePoint } from '../densitometry/measuredCurve';
 import { LOG_EXPOSURE_PER_STOP } from '../units/stops';
 import type { StripReading } from '../evidence/stripReading';
+import type { StripRecord } from '../records/records';
 import type { TrialStrip, TrialValues } from './trial';
 
 /** What a strip that was read from a picture tells a trial. */
@@ -16,14 +17,16 @@ const short = (value: number): number => Number(value.toFixed(DIGITS));
 
 /**
  * What a kept strip says of what a trial looks at. What its camera adds to every strip alike goes out of the differences between
- * them; what it stretches all gradients by stretches a difference of gradients as far, so its sign holds and its size does not.
+ * them; what it stretches all gradients by stretches a difference of gradients as far, and goes along as the doubt of the curve.
  * @param reading the strip as it was read
  * @param wanted what the trial looks at
+ * @param doubt what its camera leaves open; undefined where no camera read it
  * @returns values as far as the strip holds them, and its curve; null where no exposure of it is known
  */
 export function stripOfPicture(
   { clear, steps, curve }: StripReading,
   wanted: Pick<TrialValues, 'margins'>,
+  doubt?: StripRecord['doubt'],
 ): StripOfPicture | null {
   const points = steps.flatMap(({ logH, densityD, fault }) =>
     logH === null || fault !== null ? [] : [{ logH: short(logH), densityD: short(densityD) }],
@@ -37,7 +40,14 @@ export function stripOfPicture(
   const values = Object.fromEntries(
     Object.entries(found).filter(([id]) => wanted.margins[id as keyof typeof found] !== undefined),
   );
-  return { values, curve: { clearD: clear === null ? null : short(clear.densityD), points } };
+  return {
+    values,
+    curve: {
+      clearD: clear === null ? null : short(clear.densityD),
+      points,
+      ...(doubt === undefined ? {} : { doubt }),
+    },
+  };
 }
 
 /** The strips of one level, laid over each other. */

@@ -1,7 +1,7 @@
 import { safeCsv } from '../formats/csv';
 import { measures } from './measures';
 import { measuresOf, trialAnswers, trialStanding, type TrialValues } from './trial';
-import { comparisonWords } from './trialWords';
+import { comparisonWords, stretchWords } from './trialWords';
 
 /**
  * All readings of a trial, one row for each strip and measure.
@@ -60,10 +60,12 @@ export function trialNote(trial: TrialValues): string {
 }
 
 function answerLines(trial: TrialValues): string[] {
-  const lines = trialAnswers(trial).flatMap((answer) =>
-    answer.comparisons.map(
-      (comparison) => `- ${measures[answer.measureId].name}: ${comparisonWords(trial, answer.measureId, comparison)}`,
-    ),
-  );
+  const lines = trialAnswers(trial).flatMap((answer) => {
+    const stretch = stretchWords(answer);
+    return [
+      ...answer.comparisons.map((comparison) => comparisonWords(trial, answer.measureId, comparison)),
+      ...(stretch === null ? [] : [stretch]),
+    ].map((words) => `- ${measures[answer.measureId].name}: ${words}`);
+  });
   return lines.length === 0 ? ['Not enough strips were read to tell anything.'] : lines;
 }

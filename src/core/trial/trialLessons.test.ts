@@ -50,6 +50,16 @@ describe('what a trial teaches', () => {
     }
   });
 
+  test('a strip that a camera read teaches with the doubt of that camera, and no strip is a densitometer’s by silence', () => {
+    const doubt = { camera: 'c', cameraLnSd: 0.15, ownLnSd: 0.03 };
+    const curve = { clearD: 0.4, points: [0, 1, 2].map((logH) => ({ logH, densityD: 0.4 + logH })), doubt };
+    const read = { ...trial, strips: trial.strips.map((strip) => ({ ...strip, curve })) };
+    const taught = trialLessons(read, form, brews);
+    expect(taught.ok && taught.value.map(({ finding }) => 'doubt' in finding && finding.doubt)).toEqual(
+      Array.from({ length: taught.ok ? taught.value.length : 9 }, () => doubt),
+    );
+  });
+
   test('a level without a jug and a row without a roll are left out; with none there is nothing to learn', () => {
     const half = trialLessons(trial, { ...form, rollIds: ['roll-a', ''] }, brews);
     expect(half.ok && half.value.every(({ rollId }) => rollId === 'roll-a')).toBe(true);

@@ -100,7 +100,7 @@ export function trialLessons(trial: TrialValues, form: LessonForm, brews: readon
     return { setting, timeMin: minutes.data };
   });
   if (problems.length > 0) return failure(...problems);
-  const lessons = teachingStrips(trial).flatMap(({ code, level, block, values }): TrialLesson[] => {
+  const lessons = teachingStrips(trial).flatMap(({ code, level, block, values, curve }): TrialLesson[] => {
     const [rollId = '', known] = [form.rollIds[block], settings[level]];
     if (rollId === '' || known == null) return [];
     const finding = findingSchema.parse({
@@ -111,6 +111,7 @@ export function trialLessons(trial: TrialValues, form: LessonForm, brews: readon
       shadowD: 0,
       highlightD: (values.gradient ?? 0) * TONE_STOPS * LOG_EXPOSURE_PER_STOP,
       stopsBetween: TONE_STOPS,
+      ...(curve?.doubt === undefined ? {} : { doubt: curve.doubt }),
     });
     return [{ code, rollId, setting: known.setting, finding, note: `Strip ${code} of the trial “${trial.name}”` }];
   });

@@ -1,5 +1,5 @@
 import { measures, type MeasureId } from './measures';
-import type { Comparison } from './trialAnswer';
+import type { Comparison, TrialAnswer } from './trialAnswer';
 import type { TrialValues } from './trial';
 
 /** A value of a measure with its unit. */
@@ -32,6 +32,19 @@ export function comparisonWords(
       return `Not told between “${name}” and “${control}”. The difference may be anything from ${range}; one more strip of each would leave ± ${measureWords(id, comparison.nextHalf)}.`;
   }
 }
+
+/**
+ * What the camera leaves open of a measure, and what would narrow it; null where no camera does.
+ * Source: several exposures tell a camera's response (Debevec and Malik 1997).
+ */
+export function stretchWords({ stretchLnSd }: Pick<TrialAnswer, 'stretchLnSd'>): string | null {
+  if (stretchLnSd < LEAST_STRETCH) return null;
+  const percent = Math.round(100 * stretchLnSd);
+  return `The camera may stretch these differences by ${percent} % (one standard deviation), which is in the ranges. More strips do not narrow that; a second exposure of each strip does.`;
+}
+
+/** A stretch below this is not worth a word, ln. Source: our choice. */
+const LEAST_STRETCH = 0.03;
 
 const opposite: Record<MeasureId, string> = {
   contrast: 'softer',

@@ -38,7 +38,7 @@ export function FromPicture({ trial, strip, onTake }: FromPictureProps) {
       options={options}
       onChange={(id) => {
         const record = latest.find((one) => one.id === id);
-        const found = record === undefined ? null : stripOfPicture(readingOfKept(record), trial);
+        const found = record === undefined ? null : stripOfPicture(readingOfKept(record), trial, record.doubt);
         if (found !== null) onTake(found);
       }}
     />

@@ -1,7 +1,7 @@
 import type { Trial } from '@/core/records/records';
 import { measures } from '@/core/trial/measures';
 import type { TrialAnswer } from '@/core/trial/trialAnswer';
-import { comparisonWords, measureWords } from '@/core/trial/trialWords';
+import { comparisonWords, measureWords, stretchWords } from '@/core/trial/trialWords';
 import { DifferenceRuler } from './DifferenceRuler';
 
 /** What a trial says: a sentence, a ruler and the numbers for each thing that was looked at. */
@@ -29,6 +29,7 @@ export function TrialAnswers({ trial, answers }: { trial: Trial; answers: readon
             </p>
           ))}
           <DifferenceRuler trial={trial} answer={answer} />
+          {answer.stretchLnSd > 0 && <p className="max-w-[68ch] text-[14px] text-ink2">{stretchWords(answer)}</p>}
           <details>
             <summary className="act-plain text-[14px]">The numbers</summary>
             <table className="mt-1 w-full border-collapse text-[14px]" aria-label={measures[answer.measureId].name}>
