@@ -1,4 +1,4 @@
-import { shortName, substanceOf, type SubstanceTrait } from '../chemistry/substances';
+import { shortName, substanceOf, type SubstanceId, type SubstanceTrait } from '../chemistry/substances';
 import type { CautionNote } from '../safety/cautionNote';
 import { mixCautionsAt, traitsOf, type MixMoment } from './mixCautions';
 import { toStep } from '../kit/readable';
@@ -185,26 +185,42 @@ function firstWater({ parts, water, cylinderStepMl, use }: Batch): Omit<MixStep,
 }
 
 /**
+ * Where something stands in the order of mixing: what has to be dissolved first is lowest.
+ * @param what a part of a jug, or a line of a recipe
+ * @param unit how it is measured
+ * Source: substances by their table; the others common practice, no source.
+ */
+export function placeInMixing(
+  what:
+    | { kind: 'substance'; substanceId: SubstanceId }
+    | { kind: 'tablets' }
+    | { kind: 'packet' }
+    | { kind: 'concentrate' }
+    | { kind: 'own' },
+  unit: BrewPart['unit'],
+): number {
+  switch (what.kind) {
+    case 'substance':
+      return substanceOf(what.substanceId).order;
+    case 'tablets':
+      return 40;
+    case 'packet':
+      return 30;
+    case 'concentrate':
+      return 70;
+    case 'own':
+      return unit === 'ml' ? 71 : 55;
+  }
+}
+
+/**
  * Parts in the order in which they go in; those of one place keep the order of the recipe.
  * @param parts what goes in
  * @param liquidIsWater whether its liquids take the place of the water: they go first then
  */
 export function inOrder(parts: readonly BrewPart[], liquidIsWater = false): BrewPart[] {
-  const place = ({ makeup, unit }: BrewPart): number => {
-    if (liquidIsWater && unit === 'ml') return 0;
-    switch (makeup.kind) {
-      case 'substance':
-        return substanceOf(makeup.substanceId).order;
-      case 'tablets':
-        return 40;
-      case 'packet':
-        return 30;
-      case 'concentrate':
-        return 70;
-      case 'own':
-        return unit === 'ml' ? 71 : 55;
-    }
-  };
+  const place = ({ makeup, unit }: BrewPart): number =>
+    liquidIsWater && unit === 'ml' ? 0 : placeInMixing(makeup, unit);
   return parts
     .map((part, index) => ({ part, index }))
     .sort((a, b) => place(a.part) - place(b.part) || a.index - b.index)

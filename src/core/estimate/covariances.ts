@@ -6,9 +6,10 @@ export type Covariances = (keys: readonly string[]) => Float64Array[];
 /**
  * Covariances of a fit, each worked out once: an estimate, its tests and its evidence ask for the same ones again and again.
  * @param fit all evidence
+ * @param plain whether what a surprise loosened is left as the fit has it: for taking pieces back out of the fit
  * @returns the matrix of some unknowns; the caller may change it
  */
-export function covariancesOf(fit: Fit): Covariances {
+export function covariancesOf(fit: Fit, plain = false): Covariances {
   const known = new Map<string, Map<string, number>>();
   const rowOf = (key: string): Map<string, number> => {
     const row = known.get(key) ?? new Map<string, number>();
@@ -23,7 +24,7 @@ export function covariancesOf(fit: Fit): Covariances {
         const b = keys[j] as string;
         let value = row.get(b);
         if (value === undefined) {
-          value = fit.covariance(a, b);
+          value = fit.covariance(a, b) * (plain ? 1 : fit.looseness(a) * fit.looseness(b));
           row.set(b, value);
           rowOf(b).set(a, value);
         }

@@ -1,4 +1,5 @@
 import { dot, times } from '../inference/vectors';
+import { covariancesOf, type Covariances } from './covariances';
 import type { EstimateContext } from './estimate';
 import type { Observed } from './fit';
 import { deviationsOf } from './posterior';
@@ -19,14 +20,19 @@ export interface EvidenceEffect {
  * Source: downdating of a linear least-squares problem (textbook).
  */
 export function evidenceEffects(worked: EstimateContext, pieceIds: readonly string[]): EvidenceEffect[] {
+  const covariances = covariancesOf(worked.fit, true);
   return pieceIds.flatMap((pieceId): EvidenceEffect[] => {
     const rows = worked.fit.observed.filter((row) => row.pieceId === pieceId);
-    return rows.length === 0 ? [] : [{ pieceId, timeWithoutMin: timeWithout(worked, rows) }];
+    return rows.length === 0 ? [] : [{ pieceId, timeWithoutMin: timeWithout(worked, covariances, rows) }];
   });
 }
 
 /** Rows of one piece go one after the other; each leaves covariances that the next one uses. */
-function timeWithout({ covariances, posterior, wanted }: EstimateContext, rows: readonly Observed[]): number {
+function timeWithout(
+  { posterior, wanted }: EstimateContext,
+  covariances: Covariances,
+  rows: readonly Observed[],
+): number {
   const { situation, mean } = posterior;
   const keys = [...new Set([...situation.unknowns.map(({ key }) => key), ...rows.flatMap((row) => row.keys)])];
   const indexOf = new Map(keys.map((key, index) => [key, index]));

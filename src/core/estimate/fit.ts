@@ -38,6 +38,8 @@ export interface Fit {
   meanOf: (key: string) => number;
   /** Covariance of two unknowns; that of the prior where no evidence touches them. */
   covariance: (a: string, b: string) => number;
+  /** How many times wider an unknown is than its covariance says, because a surprise touches it; 1 as a rule. */
+  looseness: (key: string) => number;
   /** Whether the fit came to its minimum; else its numbers are the best that were found, and are told as such. */
   converged: boolean;
   /** How much wider bands are drawn, because this bench's last ones did not hold; 1 or missing while they do. */
@@ -99,21 +101,23 @@ export function fitEvidence(
   const places = placesOf(observations);
   const problem = leastSquares(observations, places);
   const readings = observations.flatMap(({ pieceId, readings: own }) =>
-    own.map(({ measure }) => ({ pieceId, measure })),
+    own.map(({ measure, bound = false }) => ({ pieceId, measure, bound })),
   );
+  const bounds = readings.map(({ bound }) => bound);
   let weights = readings.map(() => 1);
   const nearness = nearnessOf(readings.length);
   let fitted = gaussNewton(problem, weights, startOf(near, places, pieces.length), nearness);
-  let distances = distancesOf(fitted, weights);
+  let distances = distancesOf(fitted, weights, bounds);
   for (let round = 1; round < WEIGHING_ROUNDS; round++) {
     const next = distances.map((distance) => Math.min(1, (CONFLICT_SD / Math.abs(distance)) ** 2));
     if (next.every((weight, index) => Math.abs(weight - (weights[index] ?? 1)) < SETTLED_WEIGHT)) break;
     weights = next;
     fitted = gaussNewton(problem, weights, fitted.z, nearness);
-    distances = distancesOf(fitted, weights);
+    distances = distancesOf(fitted, weights, bounds);
   }
   const { z, factored, rows, residuals } = fitted;
   const keys = new Map([...places.of].map(([key, place]) => [placeName(place), key]));
+  const loose = looseByPlace(rows, distances, bounds);
   return {
     pieces,
     released,
@@ -131,6 +135,10 @@ export function fitEvidence(
       const [placeA, placeB] = [places.of.get(a), places.of.get(b)];
       if (placeA === undefined || placeB === undefined) return a === b ? 1 : 0;
       return factored.covariance(placeA, placeB);
+    },
+    looseness: (key) => {
+      const place = places.of.get(key);
+      return place === undefined ? 1 : (loose.get(placeName(place)) ?? 1);
     },
     observed: readings.map(({ pieceId, measure }, index) => ({
       pieceId,
@@ -352,18 +360,60 @@ function lnRateSlope(
 /**
  * Distance of each reading from what all the others predict, in standard deviations of that prediction and its own noise:
  * the studentised residual with the reading itself left out. A reading that cannot be beyond the limit, whatever the others
- * say, keeps its plain residual.
+ * say, keeps its plain residual; a bound, whose residual is small wherever the others had been, never does.
  */
-function distancesOf({ residuals, rows, factored }: Fitted, weights: readonly number[]): number[] {
+function distancesOf(
+  { residuals, rows, factored }: Fitted,
+  weights: readonly number[],
+  bounds: readonly boolean[],
+): number[] {
   return rows.map(({ values }, index) => {
     const residual = residuals[index] as number;
     const weight = weights[index] ?? 1;
     // By the prior alone the reading would have this variance; evidence only makes it smaller.
     const prior = values.reduce((sum, value) => sum + value * value, 0);
-    if (weight === 1 && Math.abs(residual) * Math.sqrt(1 + prior) < CONFLICT_SD) return residual;
+    if (bounds[index] !== true && weight === 1 && Math.abs(residual) * Math.sqrt(1 + prior) < CONFLICT_SD)
+      return residual;
     const variance = factored.varianceOf(index);
     // Variance of the prediction without this row: Sherman–Morrison takes its weight back out.
     const left = Math.max(1e-9, 1 - weight * variance);
     return residual / left / Math.sqrt(1 + variance / left);
   });
+}
+
+/** Degrees of freedom of the scatter behind the unknowns: each has heavier tails, and their sum lighter ones. Source: our choice, by calibration. */
+const SCATTER_DF = 8;
+
+/**
+ * How much wider unknowns are that a surprising bound touches. Something out of the common made that film black, and a bound does
+ * not say what: where scatter has heavy tails, so does what is left open. Readings that were no surprise speak against it.
+ * Source: scale of a multivariate t after n readings, √((ν + Σd²)/(ν + n)) (textbook), with d² = 1 for those that were none.
+ */
+function looseByPlace(
+  rows: readonly SparseRow[],
+  distances: readonly number[],
+  bounds: readonly boolean[],
+): ReadonlyMap<string, number> {
+  const touched = new Map<string, { readings: number; squares: number }>();
+  bounds.forEach((bound, index) => {
+    const square = (distances[index] as number) ** 2;
+    if (!bound || square <= 1) return;
+    for (const place of (rows[index] as SparseRow).places) touched.set(placeName(place), { readings: 0, squares: 0 });
+  });
+  if (touched.size === 0) return new Map();
+  rows.forEach(({ places }, index) => {
+    const square = bounds[index] === true ? Math.max(1, (distances[index] as number) ** 2) : 1;
+    for (const place of places) {
+      const here = touched.get(placeName(place));
+      if (here === undefined) continue;
+      here.readings += 1;
+      here.squares += square;
+    }
+  });
+  return new Map(
+    [...touched].map(([name, { readings, squares }]) => [
+      name,
+      Math.sqrt((SCATTER_DF + squares) / (SCATTER_DF + readings)),
+    ]),
+  );
 }

@@ -24,6 +24,8 @@ export interface Reading {
   observed: number;
   sd: number;
   model: (developments: readonly Development[]) => number;
+  /** Whether it is a bound that the truth lies beyond, and no value. */
+  bound?: true;
 }
 
 /** What one piece of evidence measured, and the situations that the model is evaluated in. */
@@ -231,10 +233,13 @@ function observe({ evidence, setting }: EvidenceItem, released: ReadonlySet<stri
       ]);
     case 'fog':
       return alone([
-        reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => {
-          const baseFogD = film.baseFogAt(evidence.timeMin) * Math.exp(film.lnCamera);
-          return evidence.atLeast === true ? Math.min(evidence.baseFogD, baseFogD) : baseFogD;
-        }),
+        {
+          ...reading('fog', evidence.baseFogD, FOG_SD_D[evidence.method], (film) => {
+            const baseFogD = film.baseFogAt(evidence.timeMin) * Math.exp(film.lnCamera);
+            return evidence.atLeast === true ? Math.min(evidence.baseFogD, baseFogD) : baseFogD;
+          }),
+          ...(evidence.atLeast === true ? { bound: true as const } : {}),
+        },
       ]);
     case 'verdict': {
       const aim = targetGradient(evidence.target.purpose, evidence.target.pushStops);

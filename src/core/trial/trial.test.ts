@@ -4,7 +4,7 @@ import { cases } from '../testing/cases';
 import { byLot, layOut } from './trialDesign';
 import { smallestSeen } from './trialPower';
 import { trialAnswer, type ReadStrip } from './trialAnswer';
-import { blindOrder, emptyTrial, readTrial, trialAnswers, trialStanding, type TrialValues } from './trial';
+import { blindOrder, emptyTrial, readTrial, rowWords, trialAnswers, trialStanding, type TrialValues } from './trial';
 
 /** Strips of a world that is not the model's: heavy tails now and then, blocks of their own, one level moved. */
 function world(seed: number, levels: number, blocks: number, sd: number, moved: number): ReadStrip[] {
@@ -82,6 +82,33 @@ describe('the answer', () => {
     });
     expect(held).toBeGreaterThan(0.92);
     expect(held).toBeLessThan(0.99);
+  });
+  test('rolls too short for every level, on three days that differ: the interval still holds the truth', () => {
+    const strips = (seed: number): ReadStrip[] =>
+      layOut(3, 9, 2, seed).map(({ level, block }, at) => {
+        const day = Math.floor(block / 3);
+        const noise =
+          seededNormal(seed, at) + 1.5 * seededNormal(seed, 500 + block) + 3 * seededNormal(seed, 700 + day);
+        return { level, block, day, value: (level === 1 ? 2 : 0) + noise };
+      });
+    const answers = Array.from({ length: cases(60, 1000) }, (_, seed) =>
+      trialAnswer('speed', strips(seed + 1), 3, 0, 1),
+    );
+    const held = answers.filter((answer) => {
+      const { low = 0, high = 0 } = answer?.comparisons[0] ?? {};
+      return low < 2 && high > 2;
+    });
+    expect(held.length / answers.length).toBeGreaterThan(0.87);
+    expect(answers.every((answer) => answer?.daySd !== null)).toBe(true);
+    expect(
+      trialAnswer(
+        'speed',
+        strips(1).map(({ day: _day, ...strip }) => strip),
+        3,
+        0,
+        1,
+      )?.daySd,
+    ).toBeNull();
   });
   test('strips as like as two eggs are alike within the margin; the same scatter with a margin too small is open', () => {
     const strips = world(3, 2, 6, 0.02, 0);
@@ -170,6 +197,19 @@ describe('a trial', () => {
     const wrong = readTrial({ ...emptyTrial, name: ' ', levels: ['A', 'a'], blocks: 'many', measures: [] }, 1);
     const paths = wrong.ok ? [] : wrong.problems.map(({ path }) => path);
     expect(paths).toEqual(expect.arrayContaining(['name', 'levels', 'blocks', 'measures']));
+  });
+  test('rows lie on so many days as evenly as they go, and on no more than there are rows', () => {
+    const onDays = (days: number) => readTrial({ ...emptyTrial, name: 'Days', blocks: 5, days }, 5);
+    const two = onDays(2);
+    expect(two.ok && two.value.days).toEqual([0, 0, 0, 1, 1]);
+    expect(two.ok && rowWords(two.value, 3)).toBe('roll 4, day 2');
+    const one = onDays(1);
+    expect(one.ok && one.value.days).toBeUndefined();
+    expect(one.ok && rowWords(one.value, 3)).toBe('roll or day 4');
+    for (const wrong of [6, 0, 1.5]) {
+      const read = onDays(wrong);
+      expect(read.ok ? [] : read.problems.map(({ path }) => path)).toContain('days');
+    }
   });
   test('is blind until every strip was read or is lost, and then answers', () => {
     const trial = laid();

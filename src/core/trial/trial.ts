@@ -55,6 +55,19 @@ export const trialShape = {
   /** Whether rows of strips come from several rolls, or are developed on several days. */
   blocks: within('Rolls or days', 1, MOST_BLOCKS).int('Rolls or days: give a whole number.'),
   perBlock: within('Strips from each', 2, 24).int('Strips from each: give a whole number.'),
+  /** The day, or the kitchen, of each row, from 0, where they are several; missing where all are of one. */
+  days: z
+    .array(
+      z
+        .number()
+        .int()
+        .min(0)
+        .max(MOST_BLOCKS - 1),
+    )
+    .max(MOST_BLOCKS)
+    .optional(),
+  /** Whether strips of one row and one level share a tank, and count as one; missing where each has its own. */
+  together: z.boolean().optional(),
   /** The lot by which strips were put in order. */
   seed: z
     .number()
@@ -107,6 +120,8 @@ export const trialFormSchema = z.object({
   margins: z.record(z.string(), typed),
   blocks: typed,
   perBlock: typed,
+  /** On how many days rows are developed; drafts from before have none. */
+  days: typed.default(1),
 });
 export type TrialForm = z.infer<typeof trialFormSchema>;
 
@@ -120,6 +135,7 @@ export const emptyTrial: TrialForm = {
   margins: {},
   blocks: 3,
   perBlock: 2,
+  days: 1,
 };
 
 /** Strips from each roll that have every level once: as many as there are levels. */
@@ -147,6 +163,7 @@ export function readTrial(form: TrialForm, seed: number): Result<TrialValues> {
     margins: Object.fromEntries(form.measures.map((id) => [id, form.margins[id] ?? measures[id].margin])),
     blocks: form.blocks,
     perBlock: form.perBlock,
+    ...(sound && number(form.days) > 1 ? { days: spreadOver(Math.round(number(form.days)), Math.round(blocks)) } : {}),
     seed,
     strips: sound
       ? laid.map((strip) => ({ ...strip, values: {} }))
@@ -159,7 +176,21 @@ export function readTrial(form: TrialForm, seed: number): Result<TrialValues> {
   const problems = read.success ? [] : problemsFromZod(read.error.issues);
   if (form.measures.length === 0)
     problems.push({ path: 'measures', message: 'What is looked at: choose one at least.' });
+  const days = number(form.days);
+  if (!Number.isInteger(days) || days < 1 || (sound && days > blocks))
+    problems.push({ path: 'days', message: 'On how many days: give a whole number, no more than there are rolls.' });
   return read.success && problems.length === 0 ? success(read.data) : failure(...problems);
+}
+
+/** Rows on so many days, as evenly as they go, in their order. */
+function spreadOver(days: number, blocks: number): number[] {
+  return Array.from({ length: blocks }, (_, block) => Math.floor((block * Math.min(days, blocks)) / blocks));
+}
+
+/** What a row is called: which roll, and of which day where there are several. */
+export function rowWords({ days }: Pick<TrialValues, 'days'>, block: number): string {
+  const day = days?.[block];
+  return day === undefined ? `roll or day ${block + 1}` : `roll ${block + 1}, day ${day + 1}`;
 }
 
 /** What a trial looks at, in the order of the table. */
@@ -208,6 +239,19 @@ export function blindOrder(trial: TrialValues): TrialStrip[] {
   );
 }
 
+/** Strips of one tank as one: what befell the tank befell all of them. */
+function asTanks(strips: readonly ReadStrip[]): ReadStrip[] {
+  const tanks = new Map<string, ReadStrip[]>();
+  for (const strip of strips) {
+    const key = `${strip.block}|${strip.level}`;
+    tanks.set(key, [...(tanks.get(key) ?? []), strip]);
+  }
+  return [...tanks.values()].map((together) => ({
+    ...(together[0] as ReadStrip),
+    value: together.reduce((sum, { value }) => sum + value, 0) / together.length,
+  }));
+}
+
 /** What a trial says of everything that is looked at; what was read too little of is left out. */
 export function trialAnswers(trial: TrialValues): TrialAnswer[] {
   return measuresOf(trial).flatMap((id) => {
@@ -216,11 +260,11 @@ export function trialAnswers(trial: TrialValues): TrialAnswer[] {
       if (lost !== undefined || value === undefined) return [];
       const stretched = measures[id].stretched ? curve?.doubt : undefined;
       const camera = stretched && { key: stretched.camera, lnSd: stretched.cameraLnSd };
-      return [{ level, block, value, ...(camera === undefined ? {} : { camera }) }];
+      return [{ level, block, day: trial.days?.[block] ?? 0, value, ...(camera === undefined ? {} : { camera }) }];
     });
     const answer = trialAnswer(
       id,
-      strips,
+      trial.together === true ? asTanks(strips) : strips,
       trial.levels.length,
       trial.control,
       trial.margins[id] ?? measures[id].margin,

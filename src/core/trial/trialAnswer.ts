@@ -7,6 +7,8 @@ import { tQuantile, twoSidedP } from './studentT';
 export interface ReadStrip {
   level: number;
   block: number;
+  /** The day of its block; missing where all are of one. */
+  day?: number;
   value: number;
   /** The camera by whose stretch the value may be off, ln sd; missing where none is, or where it is stretched by none. */
   camera?: { key: string; lnSd: number };
@@ -39,9 +41,11 @@ export interface TrialAnswer {
   measureId: MeasureId;
   /** Mean of each level; null for one without strips. */
   means: (number | null)[];
-  /** Scatter from strip to strip, and from roll to roll, as found. */
+  /** Scatter from strip to strip, and from roll to roll of one day, as found. */
   stripSd: number;
   blockSd: number;
+  /** From day to day; null where all are of one, or each row has its own. */
+  daySd: number | null;
   /** How far the camera that read them stretches what it reads, ln sd, in the intervals; 0 where none does. */
   stretchLnSd: number;
   comparisons: Comparison[];
@@ -78,7 +82,9 @@ export function trialAnswer(
     strips.map(({ value }) => value),
     strips.map(({ level }) => [1, ...others.map((other) => (other === level ? 1 : 0))]),
     strips.map(({ block }) => block),
+    strips.map(({ day = 0 }) => day),
   );
+  const days = new Set(strips.map(({ day = 0 }) => day)).size;
   const raw = others.map((level, at) => {
     const difference = fit.beta[at + 1] as number;
     const stretch = stretchOf(strips, fit.weights[at + 1] as number[]);
@@ -107,6 +113,7 @@ export function trialAnswer(
     means: Array.from({ length: levels }, (_, level) => meanOf(strips.filter((strip) => strip.level === level))),
     stripSd: Math.sqrt(fit.residualVariance),
     blockSd: Math.sqrt(fit.blockVariance),
+    daySd: days > 1 && days < new Set(strips.map(({ block }) => block)).size ? Math.sqrt(fit.dayVariance) : null,
     comparisons: raw.map(({ alike, half, lnHalf, ...rest }, index) => {
       const pHolm = adjusted[index] ?? 1;
       // A difference that is there and does not matter is alike all the same.

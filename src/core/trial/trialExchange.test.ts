@@ -56,6 +56,8 @@ describe('two people’s trials as one', () => {
     const both = pooled(own, other);
     if (!both.ok) throw new Error(both.problems[0]?.message);
     expect(both.value.blocks).toBe(4);
+    // Two kitchens are two days.
+    expect(both.value.days).toEqual([0, 0, 1, 1]);
     expect(new Set(both.value.strips.map(({ code }) => code)).size).toBe(8);
     const [answer] = trialAnswers(both.value);
     expect(answer?.comparisons).toHaveLength(1);

@@ -50,8 +50,8 @@ export function repeated(trial: TrialValues, seed: number): TrialValues {
 const plain = (name: string): string => name.trim().toLowerCase();
 
 /**
- * Two trials of the same question as one: the other’s rolls or days become rows of their own, so that a difference between two
- * kitchens is no difference between levels.
+ * Two trials of the same question as one: the other’s rolls become rows of their own, on days of their own, so that a difference
+ * between two kitchens is no difference between levels.
  * @param own the trial that stays
  * @param other the one that is put with it
  * @returns both; else why they do not go together
@@ -73,6 +73,9 @@ export function pooled(own: TrialValues, other: TrialValues): Result<TrialValues
       path: 'blocks',
       message: `Together they have ${blocks} rolls or days; ${MOST_BLOCKS} is the most.`,
     });
+  const [mine, theirs] = [own, other].map(({ days, blocks: rows }) => days ?? Array.from({ length: rows }, () => 0));
+  const later = Math.max(...(mine ?? [])) + 1;
+  const days = [...(mine ?? []), ...(theirs ?? []).map((day) => day + later)];
   const taken = new Set(own.strips.map(({ code }) => code));
   const strips = other.strips.map((strip): TrialStrip => {
     const code = freeCode(strip.code, taken);
@@ -82,6 +85,7 @@ export function pooled(own: TrialValues, other: TrialValues): Result<TrialValues
   return success({
     ...own,
     blocks,
+    days,
     strips: [...own.strips, ...strips],
     openedMs: own.openedMs ?? other.openedMs,
   });
@@ -103,6 +107,7 @@ export const trialColumns: readonly { column: string; means: string }[] = [
     column: 'roll_or_day',
     means: 'The row, from 1: strips of one row come from one roll, or were developed on one day.',
   },
+  { column: 'day', means: 'The day of the row, from 1, or the kitchen where two trials were put together.' },
   { column: 'level', means: 'What the strip had of the one thing that differs.' },
   { column: 'control', means: 'Whether that is the level that the others are held against: yes or no.' },
   {

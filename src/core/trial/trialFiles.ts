@@ -1,6 +1,6 @@
 import { safeCsv } from '../formats/csv';
 import { measures } from './measures';
-import { measuresOf, trialAnswers, trialStanding, type TrialValues } from './trial';
+import { measuresOf, rowWords, trialAnswers, trialStanding, type TrialValues } from './trial';
 import { comparisonWords, stretchWords } from './trialWords';
 
 /**
@@ -13,6 +13,7 @@ export function trialCsv(trial: TrialValues): string {
       measuresOf(trial).map((id) => ({
         code,
         roll_or_day: block + 1,
+        day: (trial.days?.[block] ?? 0) + 1,
         level: trial.levels[level] ?? '',
         control: level === trial.control ? 'yes' : 'no',
         measure: id,
@@ -31,7 +32,7 @@ export function trialNote(trial: TrialValues): string {
   const head = ['code', 'roll or day', 'level', ...ids.map((id) => measures[id].name.toLowerCase())];
   const rows = trial.strips.map(({ code, block, level, lost: why, values }) => [
     code,
-    String(block + 1),
+    rowWords(trial, block).replace('roll or day ', ''),
     trial.levels[level] ?? '',
     ...ids.map((id) => (why === undefined ? String(values[id] ?? '') : why)),
   ]);
@@ -54,7 +55,7 @@ export function trialNote(trial: TrialValues): string {
     line(head.map(() => '---')),
     ...rows.map(line),
     '',
-    'Model: levels fixed, rolls or days at random, restricted likelihood. Intervals hold 19 times in 20. Chances after Holm (1979).',
+    'Model: levels fixed, rolls at random, within days where there are several, restricted likelihood. Intervals hold 19 times in 20. Chances after Holm (1979).',
     '',
   ].join('\n');
 }

@@ -42,7 +42,47 @@ const penicillin = [
   [79, 81, 80, 88],
 ];
 
+/** Strength of a paste: ten deliveries, three casks of each, two assays of each cask. Source: published, Davies and Goldsmith, Statistical Methods in Research and Production, 4th ed. 1972, section 6.6. */
+const pastes = [
+  [62.8, 62.6, 60.1, 62.3, 62.7, 63.1],
+  [60.0, 61.4, 57.5, 56.9, 61.1, 58.9],
+  [58.7, 57.5, 63.9, 63.1, 65.4, 63.7],
+  [57.1, 56.4, 56.9, 58.6, 64.7, 64.5],
+  [55.1, 55.1, 54.7, 54.2, 58.8, 57.5],
+  [63.4, 64.9, 59.3, 58.1, 60.5, 60.0],
+  [62.5, 62.6, 61.0, 58.7, 56.9, 57.7],
+  [59.2, 59.4, 65.2, 66.0, 64.8, 64.1],
+  [54.8, 54.8, 64.0, 64.0, 57.7, 56.8],
+  [58.3, 59.3, 59.2, 59.2, 58.9, 56.6],
+];
+
 describe('the mixed model, on published examples', () => {
+  test('pastes: assays within casks within deliveries, by the balanced sums of squares of their table', () => {
+    const y = pastes.flat();
+    const fit = fitMixed(
+      y,
+      y.map(() => [1]),
+      y.map((_, index) => Math.floor(index / 2)),
+      y.map((_, index) => Math.floor(index / 6)),
+    );
+    // In a balanced nest restricted likelihood is the analysis of variance (Searle, Casella and McCulloch 1992), worked here by itself.
+    const mean = (values: readonly number[]): number => values.reduce((sum, one) => sum + one, 0) / values.length;
+    const squares = (values: readonly number[], of: number): number =>
+      values.reduce((sum, one) => sum + (one - of) ** 2, 0);
+    const casks = pastes.map((row) => [0, 2, 4].map((at) => row.slice(at, at + 2)));
+    const assay = casks.flat().reduce((sum, pair) => sum + squares(pair, mean(pair)), 0) / 30;
+    const cask = casks.reduce((sum, three) => sum + 2 * squares(three.map(mean), mean(three.flat())), 0) / 20;
+    const delivery = (6 * squares(pastes.map(mean), mean(y))) / 9;
+    expect(fit.residualVariance / assay).toBeCloseTo(1, 4);
+    expect(fit.blockVariance / ((cask - assay) / 2)).toBeCloseTo(1, 4);
+    expect(fit.dayVariance / ((delivery - cask) / 6)).toBeCloseTo(1, 4);
+    // Published standard deviations: 0.823, 2.904, 1.287; mean 60.053, its error 0.677.
+    expect(Math.sqrt(fit.residualVariance)).toBeCloseTo(0.8234, 3);
+    expect(Math.sqrt(fit.blockVariance)).toBeCloseTo(2.9041, 3);
+    expect(Math.sqrt(fit.dayVariance)).toBeCloseTo(1.2874, 2);
+    expect(fit.beta[0]).toBeCloseTo(60.0533, 3);
+    expect(Math.sqrt(fit.covariance[0]?.[0] ?? 0)).toBeCloseTo(0.6769, 3);
+  });
   test('dyestuff: variances within and between batches (published: 2451.25 and 1764.05; mean 1527.5, its error 19.383)', () => {
     const y = dyestuff.flat();
     const fit = fitMixed(

@@ -150,7 +150,7 @@ export function NewTrial() {
         </ul>
         <FieldError id="measures" error={shown.measures} />
       </fieldset>
-      <div className="grid max-w-[420px] grid-cols-2 gap-4">
+      <div className="grid max-w-[560px] grid-cols-2 gap-4 sm:grid-cols-3">
         <Quantity
           id="blocks"
           label="Rolls or days"
@@ -168,6 +168,15 @@ export function NewTrial() {
           value={form.perBlock}
           onChange={(perBlock) => change({ perBlock })}
           error={shown.perBlock}
+        />
+        <Quantity
+          id="days"
+          label="On how many days"
+          kind="count"
+          units={units}
+          value={form.days}
+          onChange={(days) => change({ days })}
+          error={shown.days}
         />
       </div>
       <ForecastLines forecast={forecast} repeats={repeatsOf(form)} />

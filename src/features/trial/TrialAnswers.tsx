@@ -65,7 +65,9 @@ export function TrialAnswers({ trial, answers }: { trial: Trial; answers: readon
             </table>
             <p className="text-[13px] text-ink2">
               From strip to strip {measureWords(answer.measureId, answer.stripSd)}, from roll to roll{' '}
-              {measureWords(answer.measureId, answer.blockSd)} (one standard deviation).
+              {measureWords(answer.measureId, answer.blockSd)}
+              {answer.daySd !== null && `, from day to day ${measureWords(answer.measureId, answer.daySd)}`} (one
+              standard deviation).
             </p>
           </details>
         </div>

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Trial } from '@/core/records/records';
-import { blindOrder, isRead, trialStanding } from '@/core/trial/trial';
+import { blindOrder, isRead, rowWords, trialStanding } from '@/core/trial/trial';
 import { safeCsv } from '@/core/formats/csv';
 import { trialColumns, writeTrialFile } from '@/core/trial/trialExchange';
 import { trialCsv, trialNote } from '@/core/trial/trialFiles';
@@ -93,7 +93,7 @@ function Developing({ trial, open }: { trial: Trial; open: boolean }) {
               <span className="min-w-0 flex-1 wrap-anywhere">
                 {trial.levels[strip.level]}
                 <span className="block text-[13px] text-ink2">
-                  roll or day {strip.block + 1}
+                  {rowWords(trial, strip.block)}
                   {strip.lost !== undefined && ` · lost: ${strip.lost}`}
                 </span>
               </span>
