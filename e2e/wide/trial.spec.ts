@@ -91,7 +91,7 @@ test('on an empty bench: three brews and a control on twelve strips, one is lost
   await page.getByRole('button', { name: 'Save the readings' }).click();
   const rows = (await readFile(await (await saving).path(), 'utf8')).trim().split('\r\n');
   expect(rows).toHaveLength(1 + 24);
-  expect(rows[0]).toBe('code,roll_or_day,level,control,measure,value,unit,lost');
+  expect(rows[0]).toBe('code,roll_or_day,day,level,control,measure,value,unit,lost');
   await page.getByRole('button', { name: 'Take it off the bench' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Trials' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -204,6 +204,30 @@ test('a trial goes out as a file, is refused when it is none, repeated, and put 
   await expect.poll(strips).toEqual([one, 2 * one]);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(strips).toEqual([one, one]);
+});
+
+test('what is left of a trial is mixed once and put on a clock, with a time for each brew', async ({ page }) => {
+  await openDemo(page, '/trials/trial-soda');
+  await page.getByRole('button', { name: 'Lay the evening out' }).click();
+  await choose(page, /^54 g\/l/, /^Nettle tea, from behind the hut Your recipe|^Nettle tea, from behind the hut$/);
+  await choose(page, /^27 g\/l/, /without what develops/);
+  await choose(page, /^Strips are cut from/, 'Portraits, winter crew');
+  await expect(page.getByText(/^expected \d+:\d\d \(\d+:\d\d to \d+:\d\d\)$/)).toHaveCount(1);
+  await page.getByRole('button', { name: 'To come out alike: take the expected times' }).click();
+  await page.getByRole('button', { name: 'The control’s time for all' }).click();
+  const mix = page.getByTestId('trial-mix');
+  // Two tanks of the one, one of the other, 300 ml each: 60 g of soda a litre.
+  await expect(mix).toContainText('36.0 g Washing soda');
+  await expect(mix).toContainText('18.0 g Washing soda');
+  const clock = page.getByTestId('trial-clock');
+  await expect(clock.getByRole('row', { name: /A9 in “54 g\/l”/ })).toBeVisible();
+  await page.getByLabel('Start at').fill('late');
+  await expect(page.getByText('Start at: give a time such as 18:30.')).toBeVisible();
+  await expect(clock).toHaveCount(0);
+  await page.getByLabel('Start at').fill('20:00');
+  await page.reload();
+  await page.getByRole('button', { name: 'Lay the evening out' }).click();
+  await expect(page.getByTestId('trial-clock').getByRole('row', { name: /^20:00 Mix the 2 brews/ })).toBeVisible();
 });
 
 test('a strip that was measured gives a trial its figures, and curves lie over each other', async ({ page }) => {

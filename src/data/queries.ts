@@ -156,6 +156,15 @@ export function useRollNames(rollIds: readonly string[]): Pick<Roll, 'id' | 'lab
   return found ?? [];
 }
 
+/** A roll with its stock; undefined while they load, null where there is none. */
+export function useFilm(rollId: string): { roll: Roll; stock: Stock } | null | undefined {
+  return useLiveQuery(async () => {
+    const roll = rollId === '' ? undefined : await database().rolls.get(rollId);
+    const stock = roll === undefined ? undefined : await database().stocks.get(roll.stockId);
+    return roll === undefined || stock === undefined ? null : { roll, stock };
+  }, [rollId]);
+}
+
 /** One run with its roll; undefined while it loads, null when there is no such run. */
 export function useRun(runId: string): { run: Run; roll: Roll } | null | undefined {
   return useLiveQuery(async () => {

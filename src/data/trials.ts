@@ -60,6 +60,18 @@ export function openTrial(trialId: string, openedMs: number | null): Promise<voi
   return act(`trial:${trialId}`, (writer) => writer.change('trials', trialId, { openedMs, updatedMs: Date.now() }));
 }
 
+/** Whether strips of one row and one level share a tank, and count as one. */
+export function shareTanks(trialId: string, together: boolean): Promise<void> {
+  return act(`trial:${trialId}`, (writer) =>
+    writer.change('trials', trialId, { together: together || undefined, updatedMs: Date.now() }),
+  );
+}
+
+/** Key of how a trial is mixed and timed, as typed. */
+export function trialEveningDraftKey(trialId: string): string {
+  return `trial-evening:${trialId}`;
+}
+
 /** A trial without its stamps. */
 export function trialValues(trial: Trial): TrialValues {
   const values: Partial<Trial> = { ...trial };

@@ -26,6 +26,7 @@ const { calls: core } = workerClient<CoreApi>(
     'firstOfBox',
     'alongside',
     'verdictEffect',
+    'levelTimes',
     'trialAnswers',
     'writeBenchFile',
     'readBenchFile',

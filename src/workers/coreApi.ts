@@ -1,5 +1,6 @@
 import { trialAnswers, type TrialValues } from '@/core/trial/trial';
 import { readBenchFile, writeBenchFile, type OnProgress, type RowSink, type RowSource } from '@/core/formats/benchFile';
+import { estimate } from '@/core/estimate/estimate';
 import type { EstimateRequest } from '@/core/estimate/request';
 import type { StrategyRequests } from '@/core/estimate/strategies';
 import type { EvidenceItem } from '@/core/estimate/observations';
@@ -100,6 +101,13 @@ export const coreApi = {
   /** What one verdict changed for the rolls that wait. */
   verdictEffect: (verdictId: string, rolls: readonly CurrentRoll[], jugs: readonly Brew[], nowMs: number) =>
     verdictEffect(verdictId, rolls, jugs, nowMs, learning),
+  /** The time at which each level of a trial is expected to come out like the others; null where none can be told. */
+  levelTimes: (requests: readonly (EstimateRequest | null)[]) =>
+    requests.map((request) => {
+      if (request === null) return null;
+      const { timeMin, band } = estimate(request, learning.fitFor(request, []));
+      return { timeMin, ...band };
+    }),
   /** What a trial of strips says. */
   trialAnswers: (trial: TrialValues) => trialAnswers(trial),
   writeBenchFile: (source: RowSource, exportedAt: string, atMs: number, total: number, onProgress: OnProgress) =>

@@ -6,6 +6,7 @@ import type { RecipeRecord } from '../records/records';
 import { demoInputs } from '../testing/demoInputs';
 import { emptyTrial, readTrial, trialAnswers, type TrialValues } from './trial';
 import {
+  dayToDo,
   emptyTrialEvening,
   layOutTrialEvening,
   levelRequests,
@@ -142,6 +143,11 @@ describe('the evening of a trial', () => {
     const over = trial.strips.map((strip) => ({ ...strip, developed: true }));
     const none = layOutTrialEvening({ ...trial, strips: over }, form(trial), null, bench, ZERO);
     expect(none.ok ? [] : none.problems.map(({ path }) => path)).toEqual(['day']);
+    // A day that is done leads on to the next.
+    const days = laid({ blocks: 2, perBlock: 2, days: 2 });
+    const first = days.strips.map((strip) => (strip.block === 0 ? { ...strip, developed: true } : strip));
+    expect(dayToDo({ ...days, strips: first })).toBe(1);
+    expect(layOutTrialEvening({ ...days, strips: first }, form(days), null, bench, ZERO).ok).toBe(true);
   });
 });
 

@@ -33,8 +33,8 @@ export const trialEveningFormSchema = eveningFormSchema.pick({ from: true, tanks
   agitationId: z.enum(agitationSchoolIds),
   /** What one tank takes, ml. */
   tankMl: typed,
-  /** Which day of the trial, from 0. */
-  day: z.number().int().min(0),
+  /** Which day of the trial, from 0; null for the first on which something is left to do. */
+  day: z.number().int().min(0).nullable(),
 });
 export type TrialEveningForm = z.infer<typeof trialEveningFormSchema>;
 
@@ -49,7 +49,7 @@ export function emptyTrialEvening({ levels }: Pick<TrialValues, 'levels'>): Tria
     temperatureC: 20,
     agitationId: 'ten-each-minute',
     tankMl: 300,
-    day: 0,
+    day: null,
   };
 }
 
@@ -58,6 +58,12 @@ export interface TrialTank {
   level: number;
   block: number;
   codes: string[];
+}
+
+/** The first day on which something is left to develop; 0 where nothing is. */
+export function dayToDo({ strips, days }: Pick<TrialValues, 'strips' | 'days'>): number {
+  const left = strips.filter(({ developed, lost }) => developed !== true && lost === undefined);
+  return left.length === 0 ? 0 : Math.min(...left.map(({ block }) => days?.[block] ?? 0));
 }
 
 /**
@@ -79,7 +85,7 @@ export function tanksOf(trial: Pick<TrialValues, 'strips' | 'days' | 'together'>
   return tanks;
 }
 
-/** What a trial's evening needs of the bench. */
+/** What a trial’s evening needs of the bench. */
 export interface TrialBench {
   recipes: readonly RecipeRecord[];
   brews: readonly Brew[];
@@ -120,7 +126,7 @@ const time = within('Time', 0.1, 300, 'min');
  * @returns a request for each level, null where no time can be told: no source, or nothing in it that develops
  */
 export function levelRequests(
-  form: TrialEveningForm,
+  form: Pick<TrialEveningForm, 'levels' | 'temperatureC' | 'agitationId' | 'tankMl'>,
   { roll, stock }: TrialFilm,
   bench: TrialBench,
   nowMs: number,
@@ -164,7 +170,7 @@ export function layOutTrialEvening(
   const tankMl = tank.safeParse(form.tankMl);
   if (!tankMl.success)
     problems.push({ path: 'tankMl', message: tankMl.error.issues[0]?.message ?? 'One tank takes: give a number.' });
-  const tanks = tanksOf(trial, form.day);
+  const tanks = tanksOf(trial, form.day ?? dayToDo(trial));
   const wanted = new Set(tanks.map(({ level }) => level));
   const minutes = form.levels.map(({ timeMin }, level) => {
     const read = time.safeParse(timeMin);

@@ -18,6 +18,10 @@ import { TrialAnswers } from './TrialAnswers';
 import { standingWords } from './standingWords';
 import { useTrialAnswers } from './useTrialAnswers';
 
+const TrialEveningPlan = dynamic(() => import('./TrialEveningPlan'), {
+  ssr: false,
+  loading: () => <p aria-busy="true">Reading the shelf.</p>,
+});
 const TrialCurves = dynamic(() => import('./TrialCurves'), { ssr: false });
 
 /** One trial: its strips in the order of the lot, reading them blind, and what they say. */
@@ -66,10 +70,34 @@ function TrialView({ trial }: { trial: Trial }) {
           <span className="text-[14px] text-ink2">The rest is read knowing what it had.</span>
         </p>
       )}
+      <Evening trial={trial} />
       <Developing trial={trial} open={open} />
       {open && <Lessons trial={trial} />}
       <Ways trial={trial} />
     </div>
+  );
+}
+
+/** Mixing and clock of what is still to be developed. */
+function Evening({ trial }: { trial: Trial }) {
+  const [shown, setShown] = useState(false);
+  if (!trial.strips.some(({ developed, lost }) => developed !== true && lost === undefined)) return null;
+  return (
+    <section aria-labelledby="evening" className="mt-7">
+      <h2 id="evening">Mix it and put it on a clock</h2>
+      {shown ? (
+        <TrialEveningPlan trial={trial} />
+      ) : (
+        <p className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-2">
+          <button type="button" className="act" onClick={() => setShown(true)}>
+            Lay the evening out
+          </button>
+          <span className="text-[14px] text-ink2">
+            What is weighed once for all, a time for each brew, and every tank.
+          </span>
+        </p>
+      )}
+    </section>
   );
 }
 
