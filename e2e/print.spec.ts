@@ -64,7 +64,7 @@ test('from the strip to the print that hangs, with a reload in the dark', async 
   await expect(timer).toContainText('Burn in: sky');
   await page.getByRole('button', { name: 'Leave the timer' }).click();
 
-  await page.getByText('Another size, another aperture, drying').click();
+  await page.getByText('Another size, aperture, bulb or box; drying').click();
   await page.getByLabel('New size, mm').fill('480');
   await page.getByRole('button', { name: /^At that size: 5\d\.\d s$/ }).click();
   await expect(page.getByLabel('On the print, mm')).toHaveValue('480');

@@ -1,6 +1,8 @@
 import * as z from 'zod';
 import { idField, nameField, text } from '../schema/fields';
 import { typed } from '../schema/typed';
+import { ownRangeSchema } from './paperRange';
+import { areaPlaceSchema } from './printMap';
 import { within } from '../schema/within';
 import { problemsFromZod } from '../schema/problemsFromZod';
 import { failure, success, type Result } from '../schema/result';
@@ -24,9 +26,20 @@ export const printShape = {
   hardS: within('Hard filter', 0.1, 3600, 's').optional(),
   /** What it darkens while it dries, % of the exposure; 0 once that was taken off. */
   dryDown: within('Dries darker', 0, 30, '%'),
-  areas: z.array(z.strictObject({ where: nameField('Area', 80), stops: within('Stops', -3, 4) })).max(12),
+  areas: z
+    .array(
+      z.strictObject({
+        where: nameField('Area', 80),
+        stops: within('Stops', -3, 4),
+        /** Where it lies on the picture; missing where nobody drew it. */
+        at: areaPlaceSchema.optional(),
+      }),
+    )
+    .max(12),
   trays: text('Trays', 1000),
   note: text('Note', 2000),
+  /** What a strip without a negative told of this paper on this grade; missing where none was made. */
+  ownRange: ownRangeSchema.optional(),
   /** Whether it is the one that hangs. */
   final: z.boolean(),
 };
@@ -44,9 +57,10 @@ export const printFormSchema = z.object({
   baseS: typed,
   hardS: typed.default(''),
   dryDown: typed,
-  areas: z.array(z.object({ where: z.string().max(200), stops: typed })).max(12),
+  areas: z.array(z.object({ where: z.string().max(200), stops: typed, at: areaPlaceSchema.optional() })).max(12),
   trays: z.string().max(2000),
   note: z.string().max(4000),
+  ownRange: ownRangeSchema.nullable().default(null),
 });
 export type PrintForm = z.infer<typeof printFormSchema>;
 
@@ -64,6 +78,7 @@ export const emptyPrint: PrintForm = {
   areas: [],
   trays: '',
   note: '',
+  ownRange: null,
 };
 
 /** A contact sheet as it first opens: frames as large as they are, on a sheet of 8 × 10 inches. Source: common practice, no source. */
@@ -71,10 +86,13 @@ export const contactPrint: PrintForm = { ...emptyPrint, name: 'Contact sheet', s
 
 /** Reads a print; else every problem with its field. Areas that nobody named yet are left out. */
 export function readPrint(form: PrintForm, rollId: string | null, final: boolean): Result<PrintValues> {
-  const areas = form.areas.filter(({ where, stops }) => where.trim() !== '' || (stops !== '' && stops !== 0));
+  const areas = form.areas.filter(
+    ({ where, stops, at }) => where.trim() !== '' || (stops !== '' && stops !== 0) || at !== undefined,
+  );
   const read = printSchema.safeParse({
     ...form,
     hardS: form.hardS === '' ? undefined : form.hardS,
+    ownRange: form.ownRange ?? undefined,
     name: form.name.trim(),
     areas,
     rollId,

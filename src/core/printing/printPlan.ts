@@ -82,6 +82,26 @@ export function trayMinutes(freshMin: number, areaM2: number, litres: number): n
   return freshMin * (6 / 4.5) ** (areaM2 / litres / (8 * SHEET_M2));
 }
 
+/**
+ * What a tray holds that is poured from a jug. Jugs count films of 80 square inches, and a sheet of 8 × 10 inches is as large.
+ * @returns litres, and sheets of 8 × 10 inches through it
+ */
+export function trayOfJug({ volumeMl, films }: { volumeMl: number; films: number }): {
+  litres: number;
+  sheets: number;
+} {
+  return { litres: volumeMl / 1000, sheets: films };
+}
+
+/**
+ * Factor on every exposure where the bulb, or the box of paper, is another: by one grey that both print.
+ * @param beforeS exposure that gave the grey before, s; above 0
+ * @param nowS exposure that gives the same grey now, s; above 0
+ */
+export function matchFactor(beforeS: number, nowS: number): number {
+  return nowS / beforeS;
+}
+
 /** Area of a sheet of 8 × 10 inches, m². */
 export const SHEET_M2 = 8 * 10 * 0.0254 ** 2;
 

@@ -87,15 +87,17 @@ describe('another size, aperture or drying', () => {
 describe('two tones', () => {
   test('both right at once: the grade fits, and the time is that of both', () => {
     for (const { grade, range } of gradeRanges)
-      expect(twoTones(16, 16, range, 1 / 3)).toMatchObject({ grade, seconds: 16, range });
+      expect(twoTones(16, 16, { range, sd: 9 }, 1 / 3)).toMatchObject({ grade, seconds: 16, range });
   });
   test('a light tone that wants twice the dark one: the negative spans 30 more, a softer grade', () => {
-    const { range, grade } = twoTones(32, 16, 105, 1 / 3);
+    const { range, grade } = twoTones(32, 16, { range: 105, sd: 9 }, 1 / 3);
     expect(range).toBeCloseTo(135.1, 1);
     expect(grade).toBe('1');
   });
   test('a finer strip leaves fewer grades open', () =>
-    expect(twoTones(16, 20, 105, 1 / 6).open.length).toBeLessThanOrEqual(twoTones(16, 20, 105, 1).open.length));
+    expect(twoTones(16, 20, { range: 105, sd: 9 }, 1 / 6).open.length).toBeLessThanOrEqual(
+      twoTones(16, 20, { range: 105, sd: 9 }, 1).open.length,
+    ));
   test('on papers that are not the table’s, the band holds the range of the negative in 72 to 88 of 100', () => {
     let held = 0;
     const papers = 600;
@@ -109,7 +111,7 @@ describe('two tones', () => {
       const from = seededEven(seed, 4);
       const patch = (stops: number, tick: number): number =>
         Math.round((stops + 0.2 * step * seededNormal(seed, tick)) / step - from) * step + from * step;
-      const found = twoTones(10 * 2 ** patch(gap, 5), 10 * 2 ** patch(0, 6), range, step);
+      const found = twoTones(10 * 2 ** patch(gap, 5), 10 * 2 ** patch(0, 6), { range, sd: 9 }, step);
       if (found.low <= negative && negative <= found.high) held += 1;
     }
     expect(held / papers).toBeGreaterThan(0.72);

@@ -11,8 +11,6 @@ export const gradeRanges: readonly { grade: string; range: number }[] = [
   { grade: '5', range: 58 },
 ];
 
-/** Spread of what a grade is on somebody's paper and lamp, hundredths. Source: our estimate: half of a step between grades. */
-const RANGE_SD = 9;
 /** Spread of telling the right patch, steps of the strip: a strip says no more than its step. Source: our estimate. */
 const STEP_SD = 0.35;
 /** z of the 80 % band. */
@@ -37,25 +35,32 @@ export interface TwoTones {
  * Exposure and grade together, from two tones of one strip: the lightest that still has detail and the darkest that does.
  * @param lightS exposure at which the light tone is right, s
  * @param darkS exposure at which the dark tone is right, s
- * @param range ISO range of the grade that the strip was made on, hundredths
+ * @param own ISO range of the grade that the strip was made on, with its spread, hundredths
  * @param stepStops stops from patch to patch of the strip
+ * @param grades grades to choose from; those of the table, when left out
  * @returns the range that the negative wants. A tone of negative density D is right where log t − D is the paper's own; so the negative
  * spans R/100 + log10(light/dark). Source: follows from the definition of the ISO range (ISO 6846)
- * @example twoTones(16, 16, 105, 1 / 3).grade // '2': both right at once, the grade fits
+ * @example twoTones(16, 16, { range: 105, sd: 9 }, 1 / 3).grade // '2': both right at once, the grade fits
  */
-export function twoTones(lightS: number, darkS: number, range: number, stepStops: number): TwoTones {
+export function twoTones(
+  lightS: number,
+  darkS: number,
+  { range, sd }: { range: number; sd: number },
+  stepStops: number,
+  grades: readonly { grade: string; range: number }[] = gradeRanges,
+): TwoTones {
   const wanted = range + 100 * Math.log10(lightS / darkS);
   const step = 100 * Math.log10(2) * stepStops * STEP_SD;
-  const half = Z80 * Math.sqrt(RANGE_SD ** 2 + 2 * step ** 2);
+  const half = Z80 * Math.sqrt(sd ** 2 + 2 * step ** 2);
   const halfStops = Z80 * stepStops * STEP_SD;
   const distance = (one: number): number => Math.abs(one - wanted);
-  const nearest = [...gradeRanges].sort((a, b) => distance(a.range) - distance(b.range))[0];
+  const nearest = [...grades].sort((a, b) => distance(a.range) - distance(b.range))[0];
   return {
     range: wanted,
     low: wanted - half,
     high: wanted + half,
     grade: nearest?.grade ?? '2',
-    open: gradeRanges.filter((one) => distance(one.range) <= half || one === nearest).map(({ grade }) => grade),
+    open: grades.filter((one) => distance(one.range) <= half || one === nearest).map(({ grade }) => grade),
     seconds: lightS,
     lowS: lightS * 2 ** -halfStops,
     highS: lightS * 2 ** halfStops,

@@ -557,8 +557,8 @@ export const hutPrints: readonly (PrintValues & { id: string; daysAgo: number })
     baseS: 11.3,
     dryDown: 0,
     areas: [
-      { where: 'sky', stops: 0.5 },
-      { where: 'its face', stops: -0.3 },
+      { where: 'sky', stops: 0.5, at: { x: 0.5, y: 0.2, rx: 0.46, ry: 0.2 } },
+      { where: 'its face', stops: -0.3, at: { x: 0.38, y: 0.42, rx: 0.13, ry: 0.13 } },
     ],
     trays: 'Coffee, 5 min at 20 °C; warm in the lights',
     note: 'The coal keeps its edges.',

@@ -1,8 +1,10 @@
 'use client';
 
+import { useState } from 'react';
 import type { PrintForm } from '@/core/printing/print';
 import { useSettings } from '@/data/queries';
 import { Quantity } from '@/ui/Quantity';
+import { AreaMap } from './AreaMap';
 
 /** Most areas that two hands manage. */
 const MOST = 12;
@@ -18,6 +20,8 @@ export function Areas({
   errors: Partial<Record<string, string>>;
 }) {
   const units = useSettings();
+  /** The area that the next stroke places. */
+  const [placing, setPlacing] = useState<number | null>(null);
   const set = (index: number, part: Partial<PrintForm['areas'][number]>): void =>
     change({ areas: areas.map((area, at) => (at === index ? { ...area, ...part } : area)) });
   return (
@@ -25,7 +29,10 @@ export function Areas({
       <legend className="font-[620]">Areas that want more or less</legend>
       <ul className="space-y-2">
         {areas.map((area, index) => (
-          <li key={index} className="grid grid-cols-[minmax(0,1fr)_130px_auto] items-end gap-x-4">
+          <li
+            key={index}
+            className="grid grid-cols-[minmax(0,1fr)_130px] sm:grid-cols-[minmax(0,1fr)_130px_auto] items-end gap-x-4"
+          >
             <input
               className="box"
               aria-label={`Area ${index + 1}`}
@@ -44,16 +51,40 @@ export function Areas({
               onChange={(stops) => set(index, { stops })}
               error={errors[`areas[${index}].stops`]}
             />
-            <button
-              type="button"
-              className="act-plain text-[14px]"
-              onClick={() => change({ areas: areas.filter((_, at) => at !== index) })}
-            >
-              Leave out<span className="sr-only">: area {index + 1}</span>
-            </button>
+            <span className="flex gap-x-4 max-sm:col-span-2">
+              <button
+                type="button"
+                className="act-plain text-[14px]"
+                aria-pressed={placing === index}
+                onClick={() => setPlacing(placing === index ? null : index)}
+              >
+                {area.at === undefined ? 'Draw' : 'Draw anew'}
+                <span className="sr-only">: area {index + 1}</span>
+              </button>
+              <button
+                type="button"
+                className="act-plain text-[14px]"
+                onClick={() => {
+                  setPlacing(null);
+                  change({ areas: areas.filter((_, at) => at !== index) });
+                }}
+              >
+                Leave out<span className="sr-only">: area {index + 1}</span>
+              </button>
+            </span>
           </li>
         ))}
       </ul>
+      {(placing !== null || areas.some(({ at }) => at !== undefined)) && (
+        <AreaMap
+          areas={areas}
+          placing={placing}
+          onPlace={(index, at) => {
+            set(index, { at });
+            setPlacing(null);
+          }}
+        />
+      )}
       {areas.length < MOST && (
         <button
           type="button"

@@ -8,7 +8,10 @@ import { contactPrint, emptyPrint, printFormSchema, readPrint, type PrintForm } 
 import { printSteps } from '@/core/printing/exposing';
 import { printNote } from '@/core/printing/printFiles';
 import { printPlan } from '@/core/printing/printPlan';
-import { keepPrint, printDraftKey, removePrint, usePrint } from '@/data/prints';
+import { gradesOfPaper, stripsOfPaper } from '@/core/printing/paperRange';
+import { ownNegative } from '@/core/printing/ownNegative';
+import { keepPrint, printDraftKey, removePrint, usePrint, usePrints } from '@/data/prints';
+import { useReadings } from '@/data/readings';
 import { useRollNames, useSettings } from '@/data/queries';
 import { useDraft } from '@/features/drafts/useDraft';
 import { useFaults } from '@/features/drafts/useFaults';
@@ -21,6 +24,7 @@ import { Areas } from './Areas';
 import { Changes } from './Changes';
 import { Lamp, useLamp } from './Lamp';
 import { EnlargerTimer, useExposing } from './EnlargerTimer';
+import { Metronome } from './Metronome';
 import { Trays } from './Trays';
 import { ColourHead } from './ColourHead';
 import { TestStripPanel } from './TestStripPanel';
@@ -52,8 +56,23 @@ function formOf({
   areas,
   trays,
   note,
+  ownRange,
 }: Print): PrintForm {
-  return { name, paper, grade, sideMm, negativeMm, fNumber, baseS, hardS: hardS ?? '', dryDown, areas, trays, note };
+  return {
+    name,
+    paper,
+    grade,
+    sideMm,
+    negativeMm,
+    fNumber,
+    baseS,
+    hardS: hardS ?? '',
+    dryDown,
+    areas,
+    trays,
+    note,
+    ownRange: ownRange ?? null,
+  };
 }
 
 /** One print: its strip, its exposure with the hands it takes, and what it was made on. */
@@ -75,6 +94,8 @@ function PrintForms({
   const lamp = useLamp();
   const { exposing, set, begin } = useExposing(`${key}:lamp`, lamp.lagS);
   const [fault, setFault] = useState<string | null>(null);
+  const prints = usePrints();
+  const strips = useReadings(rollId ?? '');
   const [roll] = useRollNames(rollId === null ? [] : [rollId]);
   const read = form === null ? null : readPrint(form, rollId, print?.final ?? false);
   const errors =
@@ -88,6 +109,10 @@ function PrintForms({
   };
   const { shown, form: handlers } = useFaults(errors, () => keep(print?.final ?? false));
   if (form === null) return <p aria-busy="true">Opening the print.</p>;
+  const others = (prints ?? []).filter(({ id }) => id !== print?.id);
+  const grades = gradesOfPaper(
+    stripsOfPaper([...others, { ...form, ownRange: form.ownRange ?? undefined }], form.paper),
+  );
   // A reload in the dark finds the lamp again.
   const lampOn = exposing.steps.length > 0;
   const hardS = typeof form.hardS === 'number' && form.hardS > 0 ? form.hardS : null;
@@ -133,6 +158,10 @@ function PrintForms({
           printKey={key}
           contact={contact}
           grade={form.grade}
+          paper={form.paper}
+          grades={grades}
+          densityAt={ownNegative(strips ?? [])}
+          onRange={(ownRange) => change({ ownRange })}
           onExpose={begin}
           onTake={(baseS, grade) => change({ baseS, ...(grade === null ? {} : { grade }) })}
         />
@@ -199,6 +228,7 @@ function PrintForms({
               >
                 To the lamp
               </button>
+              <Metronome />
             </>
           )}
         </section>

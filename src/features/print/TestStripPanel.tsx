@@ -1,92 +1,110 @@
 'use client';
 
 import Link from 'next/link';
-import * as z from 'zod';
-import { stripSteps, type LampStep } from '@/core/printing/exposing';
-import { testStrip } from '@/core/printing/testStrip';
+import { stripSteps as lampSteps, type LampStep } from '@/core/printing/exposing';
 import { printsByGrade } from '@/core/printing/paperCurve';
-import { gradeRanges, twoTones, type TwoTones } from '@/core/printing/twoTones';
+import type { GradeOfPaper, OwnRange } from '@/core/printing/paperRange';
+import {
+  FROM_S,
+  PATCHES,
+  emptyTestStrip,
+  readTestStrip,
+  stripStepIds,
+  stripSteps,
+  testStripFormSchema,
+  type StripSaid,
+  type TestStripForm,
+} from '@/core/printing/stripForm';
+import type { TwoTones } from '@/core/printing/twoTones';
 import { formatNumber } from '@/core/units/quantity';
-import { typed } from '@/core/schema/typed';
 import { useSettings } from '@/data/queries';
 import { useDraft } from '@/features/drafts/useDraft';
 import { ScenePicture } from '@/features/scene/ScenePicture';
 import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
+import { Segments } from '@/ui/Segments';
 import { classes } from '@/ui/classes';
 
-const steps = {
-  third: { name: 'a third of a stop', scale: { kind: 'stops', stops: 1 / 3 } },
-  half: { name: 'half a stop', scale: { kind: 'stops', stops: 1 / 2 } },
-  stop: { name: 'a stop', scale: { kind: 'stops', stops: 1 } },
-  two: { name: '2 seconds', scale: { kind: 'seconds', seconds: 2 } },
-  five: { name: '5 seconds', scale: { kind: 'seconds', seconds: 5 } },
+const stepOptions = stripStepIds.map((value) => ({ value, name: stripSteps[value].name }));
+const ofOptions = [
+  { value: 'negative', name: 'The negative' },
+  { value: 'paper', name: 'The paper by itself' },
+] as const;
+
+/** What is looked for on a strip, by what it is of: the words of its two buttons, and of the line below it. */
+const looked = {
+  contact: {
+    marks: ['edge is gone'],
+    line: 'Lay a strip of clear film edge on it. Developed and rinsed, look at it in white light: which is the first patch on which the film’s clear edge cannot be told from the bare paper beside it?',
+  },
+  negative: {
+    marks: ['lights right', 'darks right'],
+    line: 'Developed and rinsed, look at it in white light: on which patch do the lightest tones just have detail, and on which do the darkest?',
+  },
+  paper: {
+    marks: ['first grey', 'full black'],
+    line: 'No negative in the carrier; from a second or less on, so that the first patches stay white. Developed and rinsed, look at it in white light: which patch is the first that is not bare paper, and which the first as black as the blackest?',
+  },
 } as const;
-type StepId = keyof typeof steps;
-const stepOptions = (Object.keys(steps) as StepId[]).map((value) => ({ value, name: steps[value].name }));
 
-const formSchema = z.object({
-  fromS: typed,
-  count: typed,
-  step: z.enum(Object.keys(steps) as [StepId, ...StepId[]]),
-  /** Patches whose light and dark tone look right, from 0; null while nobody said. */
-  light: z.number().int().nullable(),
-  dark: z.number().int().nullable(),
-});
-type StripForm = z.infer<typeof formSchema>;
-const first: StripForm = { fromS: 4, count: 6, step: 'half', light: null, dark: null };
-
-/** A test strip: its patches drawn, the lamp for each, and what the right ones say. */
-export function TestStripPanel({
-  printKey,
-  grade,
-  contact,
-  onExpose,
-  onTake,
-}: {
+interface TestStripPanelProps {
   printKey: string;
   grade: string;
+  paper: string;
+  /** Grades of that paper, as far as they are known. */
+  grades: readonly GradeOfPaper[];
+  /** The density of the person’s own negative by its exposure; null where no strip of its roll tells it. */
+  densityAt: ((logH: number) => number) | null;
   /** A contact sheet: one patch is looked for, the first in which the film’s clear edge is gone. */
   contact: boolean;
   onExpose: (steps: LampStep[]) => void;
   /** Takes an exposure, and a grade where the strip asks for another. */
   onTake: (baseS: number, grade: string | null) => void;
-}) {
+  /** Keeps what a strip told of the paper with this print. */
+  onRange: (range: OwnRange) => void;
+}
+
+/** A test strip: its patches drawn, the lamp for each, and what the right ones say. */
+export function TestStripPanel(props: TestStripPanelProps) {
+  const { printKey, grade, grades, contact, onExpose } = props;
   const units = useSettings();
-  const { form, change } = useDraft<StripForm>(`${printKey}:strip`, formSchema, (kept) => kept ?? first);
+  const { form, change } = useDraft<TestStripForm>(
+    `${printKey}:strip`,
+    testStripFormSchema,
+    (kept) => kept ?? emptyTestStrip,
+  );
   if (form === null) return null;
-  const { fromS, count, step, light, dark } = form;
-  const sound =
-    typeof fromS === 'number' && fromS >= 0.1 && fromS <= 600 && typeof count === 'number' && count >= 2 && count <= 12;
-  const { scale } = steps[step];
-  const patches = sound ? testStrip(fromS, scale, Math.round(count)) : [];
-  const [lightS, darkS] = [light, dark].map((at) => (at === null ? undefined : patches[at]?.totalS));
-  const range = gradeRanges.find((one) => one.grade === grade.trim())?.range;
-  const stepStops =
-    scale.kind === 'stops'
-      ? scale.stops
-      : Math.log2(((lightS ?? fromSNumber(fromS)) + scale.seconds) / (lightS ?? fromSNumber(fromS)));
-  const tones =
-    lightS === undefined || darkS === undefined || range === undefined
-      ? null
-      : twoTones(lightS, darkS, range, stepStops);
+  const said = readTestStrip(form, grade, grades);
+  const { patches, fields } = said;
+  const { marks, line } = looked[contact ? 'contact' : form.of];
   return (
     <section aria-labelledby="strip-head" className="mt-6 print:hidden">
       <h2 id="strip-head">A strip first</h2>
+      {!contact && (
+        <div className="mt-2 max-w-[420px]">
+          <Segments
+            id="strip-of"
+            label="A strip of"
+            value={form.of}
+            options={ofOptions}
+            onChange={(of) => change({ of, light: null, dark: null })}
+          />
+        </div>
+      )}
       <div className="mt-2 grid max-w-[560px] grid-cols-2 gap-4 sm:grid-cols-3">
         <Quantity
           id="fromS"
           label="Begins with"
           kind="shutter"
           units={units}
-          value={fromS}
+          value={form.fromS}
           onChange={(value) => change({ fromS: value })}
-          error={typeof fromS === 'number' && fromS >= 0.1 && fromS <= 600 ? undefined : 'Give 0.1 to 600 s.'}
+          error={fields.fromS ? undefined : `Give ${FROM_S.join(' to ')} s.`}
         />
         <Choice
           id="step"
           label="Each more by"
-          value={step}
+          value={form.step}
           options={stepOptions}
           onChange={(value) => change({ step: value, light: null, dark: null })}
         />
@@ -95,9 +113,9 @@ export function TestStripPanel({
           label="Patches"
           kind="count"
           units={units}
-          value={count}
+          value={form.count}
           onChange={(value) => change({ count: value })}
-          error={typeof count === 'number' && count >= 2 && count <= 12 ? undefined : 'Give 2 to 12.'}
+          error={fields.count ? undefined : `Give ${PATCHES.join(' to ')}.`}
         />
       </div>
       {patches.length > 0 && (
@@ -115,74 +133,143 @@ export function TestStripPanel({
                 />
                 <span className="num block text-[20px] leading-tight">{formatNumber(totalS, 1)} s</span>
                 <span className="block text-[13px] text-ink2">{at === 0 ? 'all' : `+ ${formatNumber(addedS, 1)}`}</span>
-                {(contact ? (['light'] as const) : (['light', 'dark'] as const)).map((tone) => (
-                  <button
-                    key={tone}
-                    type="button"
-                    aria-pressed={form[tone] === at}
-                    className={classes('act-plain block w-full text-[13px]', form[tone] === at && 'font-bold')}
-                    onClick={() => change({ [tone]: form[tone] === at ? null : at })}
-                  >
-                    {form[tone] === at ? '✓ ' : ''}
-                    {contact ? 'edge is gone' : tone === 'light' ? 'lights right' : 'darks right'}
-                    <span className="sr-only"> at {formatNumber(totalS, 1)} s</span>
-                  </button>
-                ))}
+                {marks.map((mark, index) => {
+                  const tone = index === 0 ? 'light' : 'dark';
+                  return (
+                    <button
+                      key={mark}
+                      type="button"
+                      aria-pressed={form[tone] === at}
+                      className={classes('act-plain block w-full text-[13px]', form[tone] === at && 'font-bold')}
+                      onClick={() => change({ [tone]: form[tone] === at ? null : at })}
+                    >
+                      {form[tone] === at ? '✓ ' : ''}
+                      {mark}
+                      <span className="sr-only"> at {formatNumber(totalS, 1)} s</span>
+                    </button>
+                  );
+                })}
               </li>
             ))}
           </ol>
-          <button type="button" className="act mt-3 max-sm:w-full" onClick={() => onExpose(stripSteps(patches))}>
+          <button type="button" className="act mt-3 max-sm:w-full" onClick={() => onExpose(lampSteps(patches))}>
             Expose the strip
           </button>
           <Link href="/prints/dark" className="act-plain ml-5 inline-block">
             Open the box in its order
           </Link>
-          <p className="mt-3 max-w-[62ch] text-[14px] text-ink2">
-            {contact
-              ? 'Lay a strip of clear film edge on it. Developed and rinsed, look at it in white light: which is the first patch on which the film’s clear edge cannot be told from the bare paper beside it?'
-              : 'Developed and rinsed, look at it in white light: on which patch do the lightest tones just have detail, and on which do the darkest?'}
-          </p>
+          <p className="mt-3 max-w-[62ch] text-[14px] text-ink2">{line}</p>
         </>
       )}
-      {lightS !== undefined && (
-        <div className="mt-2 border-l-4 border-chem pl-4" data-testid="two-tones">
-          {tones === null ? (
-            <p>
-              {contact
-                ? `${formatNumber(lightS, 1)} s is the least that turns the clear edge black. What is too light or too dark by it tells the exposure of its frame.`
-                : `${formatNumber(lightS, 1)} s for the light tones.`}{' '}
-              {contact
-                ? ''
-                : darkS === undefined
-                  ? 'With the dark ones it is known whether the grade fits.'
-                  : 'Its grade is not in the table, so the strip cannot say whether it fits.'}
-            </p>
-          ) : (
-            <p>
-              {formatNumber(tones.seconds, 1)} s ({formatNumber(tones.lowS, 1)} to {formatNumber(tones.highS, 1)} s),
-              grade <b>{tones.grade}</b>
-              {tones.open.length > 1 && ` (${tones.open.join(', ')} are open)`}. The negative spans about{' '}
-              {Math.round(tones.range)} ({Math.round(tones.low)} to {Math.round(tones.high)}) hundredths of log
-              exposure.
-              {tones.grade !== grade.trim() &&
-                ' On another grade the light tones keep their time where filters are made so; else a strip again.'}
-            </p>
-          )}
-          {tones !== null && <PrintsSeen tones={tones} own={grade.trim()} />}
-          <button type="button" className="act mt-2" onClick={() => onTake(lightS, tones?.grade ?? null)}>
-            Take {formatNumber(lightS, 1)} s{tones === null ? '' : ` and grade ${tones.grade}`}
-          </button>
-        </div>
-      )}
+      {said.lightS !== undefined && <Said {...props} form={form} said={said} lightS={said.lightS} />}
     </section>
   );
 }
 
-/** The scene as the print would show it: on the grade of the strip, on the one that fits, and on those that are open. */
-function PrintsSeen({ tones, own }: { tones: TwoTones; own: string }) {
+/** What the strip says, and what is taken of it. */
+function Said({
+  grade,
+  paper,
+  grades,
+  densityAt,
+  contact,
+  onTake,
+  onRange,
+  form,
+  said: { tones, range },
+  lightS,
+}: TestStripPanelProps & { form: TestStripForm; said: StripSaid; lightS: number }) {
+  if (form.of === 'paper' && !contact) return <PaperSaid {...{ grade, paper, grades, onRange, form, range }} />;
+  return (
+    <div className="mt-2 border-l-4 border-chem pl-4" data-testid="two-tones">
+      {tones === null ? (
+        <p>
+          {contact
+            ? `${formatNumber(lightS, 1)} s is the least that turns the clear edge black. What is too light or too dark by it tells the exposure of its frame.`
+            : `${formatNumber(lightS, 1)} s for the light tones.`}{' '}
+          {contact
+            ? ''
+            : form.dark === null
+              ? 'With the dark ones it is known whether the grade fits.'
+              : 'Its grade is not in the table, so the strip cannot say whether it fits.'}
+        </p>
+      ) : (
+        <p>
+          {formatNumber(tones.seconds, 1)} s ({formatNumber(tones.lowS, 1)} to {formatNumber(tones.highS, 1)} s), grade{' '}
+          <b>{tones.grade}</b>
+          {tones.open.length > 1 && ` (${tones.open.join(', ')} are open)`}. The negative spans about{' '}
+          {Math.round(tones.range)} ({Math.round(tones.low)} to {Math.round(tones.high)}) hundredths of log exposure.
+          {tones.grade !== grade.trim() &&
+            ' On another grade the light tones keep their time where filters are made so; else a strip again.'}
+        </p>
+      )}
+      {tones !== null && <PrintsSeen tones={tones} own={grade.trim()} grades={grades} densityAt={densityAt} />}
+      <button type="button" className="act mt-2" onClick={() => onTake(lightS, tones?.grade ?? null)}>
+        Take {formatNumber(lightS, 1)} s{tones === null ? '' : ` and grade ${tones.grade}`}
+      </button>
+    </div>
+  );
+}
+
+/** What a strip without a negative told of the paper. */
+function PaperSaid({
+  grade,
+  paper,
+  grades,
+  onRange,
+  form,
+  range,
+}: Pick<TestStripPanelProps, 'grade' | 'paper' | 'grades' | 'onRange'> & {
+  form: TestStripForm;
+  range: OwnRange | null;
+}) {
+  const known = grades.find((one) => one.grade === grade.trim());
+  return (
+    <div className="mt-2 border-l-4 border-chem pl-4" data-testid="paper-range">
+      {range === null ? (
+        <p>
+          {form.dark === null
+            ? 'With the full black it is known what this paper spans.'
+            : 'Black has to come after the first grey. Where the blackest is the last patch, give the strip more.'}
+        </p>
+      ) : (
+        <>
+          <p>
+            {paper.trim() === '' ? 'This paper' : `“${paper.trim()}”`} on grade {grade.trim()} spans{' '}
+            {Math.round(range.range)} hundredths of log exposure, ± {Math.round(range.sd)} by this strip.
+            {known !== undefined &&
+              (known.strips === 0
+                ? ` By the table it would be ${Math.round(known.range)}.`
+                : ` With ${known.strips === 1 ? 'the strip' : `the ${known.strips} strips`} before it is taken for ${Math.round(known.range)} ± ${Math.round(known.sd)}.`)}
+          </p>
+          {paper.trim() === '' && (
+            <p className="text-[14px] text-ink2">Name the paper, and its other prints use this.</p>
+          )}
+          <button type="button" className="act mt-2" onClick={() => onRange(range)}>
+            Keep it as this paper’s own
+          </button>
+        </>
+      )}
+    </div>
+  );
+}
+
+/** The print on the grade of the strip, on the one that fits, and on those that are open. */
+function PrintsSeen({
+  tones,
+  own,
+  grades,
+  densityAt,
+}: {
+  tones: TwoTones;
+  own: string;
+  grades: readonly GradeOfPaper[];
+  densityAt: TestStripPanelProps['densityAt'];
+}) {
   const seen = printsByGrade(
     tones.range,
-    gradeRanges.filter(({ grade }) => grade === own || tones.open.includes(grade)),
+    grades.filter(({ grade }) => grade === own || tones.open.includes(grade)),
+    densityAt ?? undefined,
   );
   return (
     <figure className="mt-3">
@@ -198,10 +285,10 @@ function PrintsSeen({ tones, own }: { tones: TwoTones; own: string }) {
         ))}
       </ul>
       <figcaption className="mt-1 max-w-[62ch] text-[13px] text-ink2">
-        The hut’s own picture, with the range of your negative and its light tones right on each.
+        {densityAt === null
+          ? 'The hut’s own picture, with the range of your negative and its light tones right on each.'
+          : 'The hut as your roll’s strip has its curve, with the range of your negative and its light tones right on each.'}
       </figcaption>
     </figure>
   );
 }
-
-const fromSNumber = (value: number | string): number => (typeof value === 'number' && value > 0 ? value : 1);

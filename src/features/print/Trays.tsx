@@ -1,21 +1,34 @@
 'use client';
 
 import * as z from 'zod';
-import { SHEET_M2, factorialS, trayMinutes } from '@/core/printing/printPlan';
+import { SHEET_M2, factorialS, trayMinutes, trayOfJug } from '@/core/printing/printPlan';
 import { fixWays, paperBases, paperFixer, printBaths, type FixWay, type PaperBase } from '@/core/printing/wetPrint';
 import { patchGrey } from '@/core/densitometry/patchGrey';
 import { coffeeWarmth } from '@/core/printing/coffeeWarmth';
+import { isPourable } from '@/core/brewing/bottle';
+import type { Brew } from '@/core/records/records';
 import { typed } from '@/core/schema/typed';
 import { formatDuration } from '@/core/units/duration';
-import { useSettings } from '@/data/queries';
+import { formatNumber, formatQuantity } from '@/core/units/quantity';
+import { countFilms } from '@/data/brews';
+import { useBrews, useSettings } from '@/data/queries';
 import { useDraft } from '@/features/drafts/useDraft';
+import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
 
-const formSchema = z.object({ freshMin: typed, litres: typed, sheets: typed, imageS: typed, factor: typed });
+const formSchema = z.object({
+  freshMin: typed,
+  litres: typed,
+  sheets: typed,
+  imageS: typed,
+  factor: typed,
+  /** The jug that the tray is poured from; empty for one of no jug. */
+  jugId: z.string().max(100).default(''),
+});
 type TrayForm = z.infer<typeof formSchema>;
 /** Source: common practice for a coffee tray, no source; a factor belongs to its developer. */
-const first: TrayForm = { freshMin: 4.5, litres: 1, sheets: 0, imageS: '', factor: 8 };
+const first: TrayForm = { freshMin: 4.5, litres: 1, sheets: 0, imageS: '', factor: 8, jugId: '' };
 
 const least = (value: number | string, low: number): value is number => typeof value === 'number' && value >= low;
 
@@ -25,18 +38,20 @@ const wetSchema = z.object({
   aid: z.boolean(),
   litres: typed,
   sheets: typed,
+  jugId: z.string().max(100).default(''),
 });
 type WetForm = z.infer<typeof wetSchema>;
-const firstWet: WetForm = { base: 'coated', way: 'one', aid: true, litres: 1, sheets: 0 };
+const firstWet: WetForm = { base: 'coated', way: 'one', aid: true, litres: 1, sheets: 0, jugId: '' };
 const baseOptions = (Object.keys(paperBases) as PaperBase[]).map((value) => ({ value, name: paperBases[value] }));
 const wayOptions = (Object.keys(fixWays) as FixWay[]).map((value) => ({ value, name: fixWays[value] }));
 
 /** What comes after the developer, by the paper, and how many sheets the fixer still takes. */
-function WetPrint({ developMin }: { developMin: number | null }) {
+function WetPrint({ developMin, jugs }: { developMin: number | null; jugs: readonly Brew[] }) {
   const units = useSettings();
   const { form, change } = useDraft<WetForm>('wet-print', wetSchema, (kept) => kept ?? firstWet);
   if (form === null) return null;
-  const { base, way, aid, litres, sheets } = form;
+  const { base, way, aid } = form;
+  const { litres, sheets } = tray(form, jugs);
   const fixer = least(litres, 0.1) && least(sheets, 0) ? paperFixer(base, way, litres, sheets) : null;
   return (
     <div className="mt-5 max-w-[640px] space-y-3">
@@ -72,7 +87,8 @@ function WetPrint({ developMin }: { developMin: number | null }) {
           </li>
         ))}
       </ol>
-      <div className="grid grid-cols-2 gap-4">
+      <TrayJug id="fix-jug" use="fixer" jugs={jugs} jugId={form.jugId} onChange={(jugId) => change({ jugId })} />
+      <div className={form.jugId === '' ? 'grid grid-cols-2 gap-4' : 'hidden'}>
         <Quantity
           id="fix-litres"
           label="Fixer in the tray, l"
@@ -108,6 +124,68 @@ function WetPrint({ developMin }: { developMin: number | null }) {
   );
 }
 
+/** What the tray holds: its jug's volume and sheets, else as typed. */
+function tray(
+  { jugId, litres, sheets }: { jugId: string; litres: number | string; sheets: number | string },
+  jugs: readonly Brew[],
+): { litres: number | string; sheets: number | string } {
+  const jug = jugs.find(({ id }) => id === jugId);
+  return jug === undefined ? { litres, sheets } : trayOfJug(jug);
+}
+
+/** The jug that a tray is poured from, and one more sheet through it. */
+function TrayJug({
+  id,
+  use,
+  jugs,
+  jugId,
+  onChange,
+}: {
+  id: string;
+  use: Brew['use'];
+  jugs: readonly Brew[];
+  jugId: string;
+  onChange: (jugId: string) => void;
+}) {
+  const units = useSettings();
+  const offered = jugs.filter((jug) => jug.use === use && isPourable(jug) && jug.spentMs === undefined);
+  const jug = offered.find((one) => one.id === jugId);
+  if (offered.length === 0) return null;
+  return (
+    <div className="mt-3 flex max-w-[640px] flex-wrap items-end gap-x-5 gap-y-2">
+      <Choice
+        id={id}
+        label="Poured from"
+        value={jug === undefined ? '' : jugId}
+        options={[
+          { value: '', name: 'no jug on the shelf' },
+          ...offered.map((one) => ({ value: one.id, name: `${one.name} · ${one.code}` })),
+        ]}
+        onChange={onChange}
+      />
+      {jug !== undefined && (
+        <>
+          <p className="pb-2" role="status">
+            {formatQuantity(jug.volumeMl, 'volume', units)}, <b className="num">{formatNumber(jug.films, 1)}</b> sheets
+            of 8 × 10 through it
+          </p>
+          <button type="button" className="act" onClick={() => void countFilms(jug.id, 1)}>
+            One more sheet
+          </button>
+          <button
+            type="button"
+            className="act-plain pb-2"
+            disabled={jug.films < 1}
+            onClick={() => void countFilms(jug.id, -1)}
+          >
+            One less
+          </button>
+        </>
+      )}
+    </div>
+  );
+}
+
 /** How warm coffee leaves the white of a print: the least and the most, side by side with bare paper. */
 function Warmth({ base, minutes }: { base: PaperBase; minutes: number }) {
   const { least: low, most: high } = coffeeWarmth(base, minutes);
@@ -139,8 +217,10 @@ function Warmth({ base, minutes }: { base: PaperBase; minutes: number }) {
 export function Trays() {
   const units = useSettings();
   const { form, change } = useDraft<TrayForm>('trays', formSchema, (kept) => kept ?? first);
+  const jugs = useBrews() ?? [];
   if (form === null) return null;
-  const { freshMin, litres, sheets, imageS, factor } = form;
+  const { freshMin, imageS, factor } = form;
+  const { litres, sheets } = tray(form, jugs);
   const byArea =
     least(freshMin, 0.1) && least(litres, 0.1) && least(sheets, 0)
       ? trayMinutes(freshMin, sheets * SHEET_M2, litres)
@@ -163,9 +243,16 @@ export function Trays() {
       <summary className="act-plain">How long in each tray</summary>
       <div className="mt-2 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-3">
         {field('freshMin', 'Fresh, it took', 'minutes', 0.1)}
-        {field('litres', 'In the tray, l', 'parts', 0.1)}
-        {field('sheets', 'Sheets of 8 × 10 so far', 'parts', 0)}
+        {form.jugId === '' && field('litres', 'In the tray, l', 'parts', 0.1)}
+        {form.jugId === '' && field('sheets', 'Sheets of 8 × 10 so far', 'parts', 0)}
       </div>
+      <TrayJug
+        id="tray-jug"
+        use="paper-developer"
+        jugs={jugs}
+        jugId={form.jugId}
+        onChange={(jugId) => change({ jugId })}
+      />
       {byArea !== null && (
         <p className="mt-2" data-testid="tray-time">
           By what was printed in it: <b className="num">{formatDuration(byArea * 60)}</b>{' '}
@@ -181,7 +268,7 @@ export function Trays() {
           By its first image: <b className="num">{formatDuration(byImage)}</b>
         </p>
       )}
-      <WetPrint developMin={least(freshMin, 0.1) ? (byArea ?? freshMin) : null} />
+      <WetPrint developMin={least(freshMin, 0.1) ? (byArea ?? freshMin) : null} jugs={jugs} />
     </details>
   );
 }

@@ -162,7 +162,7 @@ function Plan({ trial, form, change, brews, recipes, rolls }: PlanProps) {
           />
           <Choice
             id="trial-agitationId"
-            label="Movement"
+            label="Agitation"
             value={form.agitationId}
             options={movements}
             onChange={(agitationId) => change({ agitationId })}

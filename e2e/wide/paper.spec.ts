@@ -1,0 +1,78 @@
+import { expect, test } from '@playwright/test';
+import { choose, openDemo, recordsOf } from '../bench';
+
+test('a paper’s own range is found by a strip without a negative, kept, and used by its next print', async ({
+  page,
+}) => {
+  await openDemo(page, '/prints/print-dog');
+  await page.getByRole('radio', { name: 'The paper by itself' }).click();
+  await page.getByLabel('Begins with').fill('0.5');
+  await page.getByRole('textbox', { name: 'Patches' }).fill('12');
+  await page.getByRole('button', { name: 'full black at 1.0 s' }).click();
+  await page.getByRole('button', { name: 'first grey at 1.4 s' }).click();
+  const told = page.getByTestId('paper-range');
+  await expect(told).toContainText('Black has to come after the first grey.');
+  await page.getByRole('button', { name: 'full black at 11.3 s' }).click();
+  await expect(told).toContainText('“Resin-coated, pearl” on grade 3 spans 91 hundredths of log exposure, ± 9');
+  await expect(told).toContainText('By the table it would be 88.');
+  await page.getByRole('button', { name: 'Keep it as this paper’s own' }).click();
+  await expect(told).toContainText('With the strip before it is taken for');
+  await page.getByRole('button', { name: 'Keep this print' }).click();
+  const kept = async (): Promise<unknown> =>
+    ((await recordsOf(page, 'aetas-demo')).prints as { id: string; ownRange?: { range: number } }[]).find(
+      ({ id }) => id === 'print-dog',
+    )?.ownRange?.range;
+  await expect.poll(kept).toBeCloseTo(90.7, 0);
+  await page.goto('/prints/print-stove');
+  await page.getByLabel('Paper', { exact: true }).fill('resin-coated, PEARL ');
+  await page.getByLabel('Grade', { exact: true }).fill('3');
+  await page.getByRole('radio', { name: 'The paper by itself' }).click();
+  await page.getByRole('button', { name: 'first grey at 4.0 s' }).click();
+  await page.getByRole('button', { name: 'full black at 22.6 s' }).click();
+  await expect(told).toContainText('With the strip before it is taken for');
+});
+
+test('areas are drawn on the picture, told where they meet, and outlive a reload', async ({ page }) => {
+  await openDemo(page, '/prints/print-stove');
+  await page.getByRole('button', { name: /^Draw ?: area 1/ }).click();
+  const map = page.getByTestId('area-map');
+  await map.scrollIntoViewIfNeeded();
+  const stroke = async (from: number, to: number): Promise<void> => {
+    const box = await map.boundingBox();
+    if (box === null) throw new Error('The map is not in view.');
+    await page.mouse.move(box.x + from * box.width, box.y + 0.2 * box.height);
+    await page.mouse.down();
+    await page.mouse.move(box.x + to * box.width, box.y + 0.7 * box.height, { steps: 4 });
+    await page.mouse.up();
+  };
+  await stroke(0.1, 0.6);
+  await expect(page.getByRole('img', { name: 'The picture with 1 area' })).toBeVisible();
+  await page.getByRole('button', { name: 'One more' }).click();
+  await page.getByLabel('Area 2').fill('corner');
+  await page.getByLabel('stops, − for less').nth(1).fill('1');
+  await page.getByRole('button', { name: /^Draw ?: area 2/ }).click();
+  await stroke(0.4, 0.9);
+  await expect(page.getByText('Where window and corner meet: +1.6 stops')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Where window and corner meet: +1.6 stops')).toBeVisible();
+  await page.getByLabel('stops, − for less').nth(0).fill('-1');
+  await page.getByLabel('stops, − for less').nth(1).fill('-2');
+  await expect(page.getByText('more is held back than the base gives')).toBeVisible();
+});
+
+test('a tray poured from a jug counts its sheets at the jug', async ({ page }) => {
+  await openDemo(page, '/prints/print-stove');
+  await page.getByText('How long in each tray').click();
+  await choose(page, /^Poured from/, /^Hut fixer/);
+  const tally = page.getByRole('status').filter({ hasText: 'sheets of 8 × 10 through it' });
+  const before = Number(/, ([\d.]+) sheets/.exec((await tally.textContent()) ?? '')?.[1]);
+  await page.getByRole('button', { name: 'One more sheet' }).click();
+  await expect(tally).toContainText(`${(before + 1).toFixed(1)} sheets`);
+  const films = async (): Promise<number[]> =>
+    ((await recordsOf(page, 'aetas-demo')).brews as { name: string; films: number }[])
+      .filter(({ name }) => name === 'Hut fixer')
+      .map((jug) => jug.films);
+  await expect.poll(films).toContain(before + 1);
+  await page.getByRole('button', { name: 'One less' }).click();
+  await expect(tally).toContainText(`${before.toFixed(1)} sheets`);
+});

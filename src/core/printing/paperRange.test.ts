@@ -1,0 +1,71 @@
+import { describe, expect, test } from 'vitest';
+import { seededEven, seededNormal } from '../kit/seededNoise';
+import { cases } from '../testing/cases';
+import { paperDensity } from './paperCurve';
+import { gradesOfPaper, rangeOfStrip, stripsOfPaper } from './paperRange';
+import { gradeRanges } from './twoTones';
+
+/** What an eye finds on a strip of stops: the first patch above the paper, and the first as black as the blackest, each off a little. */
+function seen(range: number, step: number, seed: number): { greyS: number; blackS: number } {
+  const from = 10 ** (0.3 * step * seededEven(seed, 1));
+  const times = Array.from({ length: 40 }, (_, at) => from * 2 ** ((at - 8) * step));
+  const [dim, near] = [seededNormal(seed, 2), seededNormal(seed, 3)].map((one) => 0.04 * one);
+  const density = (seconds: number, off: number): number => paperDensity(Math.log10(seconds) + off, range);
+  const grey = times.find((seconds) => density(seconds, dim as number) >= 0.09);
+  const black = times.find((seconds) => density(seconds, near as number) >= 0.05 + 0.9 * 2);
+  return { greyS: grey ?? Number.NaN, blackS: black ?? Number.NaN };
+}
+
+describe('a paper’s own range', () => {
+  test('comes back from its strip: on papers that are not the table’s, it holds four times in five', () => {
+    const strips = Array.from({ length: cases(400, 4000) }, (_, seed) => {
+      const truth = 60 + 120 * seededEven(seed, 9);
+      const step = [1 / 3, 1 / 2, 1][seed % 3] as number;
+      const { greyS, blackS } = seen(truth, step, seed);
+      const found = rangeOfStrip(greyS, blackS, step);
+      return found !== null && Math.abs(found.range - truth) < 1.2816 * found.sd;
+    });
+    const held = strips.filter(Boolean).length / strips.length;
+    expect(held).toBeGreaterThan(0.72);
+    expect(held).toBeLessThan(0.92);
+  });
+  test('black before grey, or no time at all, tells nothing', () => {
+    expect(rangeOfStrip(8, 8, 0.5)).toBeNull();
+    expect(rangeOfStrip(8, 4, 0.5)).toBeNull();
+    expect(rangeOfStrip(0, 4, 0.5)).toBeNull();
+    expect(rangeOfStrip(1, 1.1, 0.5)).toBeNull();
+    expect(rangeOfStrip(2, 2 * 10 ** 1.05, 1 / 3)?.range).toBeCloseTo(105, 9);
+  });
+});
+
+describe('the grades of a paper', () => {
+  test('without a strip they are the table’s, as wide as half a step between grades', () => {
+    const grades = gradesOfPaper([]);
+    expect(grades.map(({ range }) => range)).toEqual(gradeRanges.map(({ range }) => range));
+    const two = grades.find(({ grade }) => grade === '2');
+    expect((two?.sd ?? 0) / 105).toBeCloseTo(0.085, 3);
+  });
+  test('a strip moves its own grade most and the others with it; more strips narrow it; a grade of another name counts for nothing', () => {
+    const one = gradesOfPaper([{ grade: '2', range: 90, sd: 8 }]);
+    const at = (grade: string, list = one) => list.find((found) => found.grade === grade);
+    expect(at('2')?.range).toBeLessThan(100);
+    expect(at('2')?.range).toBeGreaterThan(90);
+    const share = (grade: string): number =>
+      (at(grade)?.range ?? 0) / (gradeRanges.find((g) => g.grade === grade)?.range ?? 1);
+    expect(share('2')).toBeLessThan(share('4'));
+    expect(share('4')).toBeLessThan(1);
+    const three = gradesOfPaper([1, 2, 3].map(() => ({ grade: '2', range: 90, sd: 8 })));
+    expect(at('2', three)?.sd).toBeLessThan(at('2')?.sd ?? 0);
+    expect(at('2', three)).toMatchObject({ strips: 3 });
+    expect(gradesOfPaper([{ grade: 'special', range: 90, sd: 8 }])).toEqual(gradesOfPaper([]));
+  });
+  test('a paper is known by its name, whatever its case', () => {
+    const ownRange = { range: 100, sd: 6 };
+    const prints = [
+      { paper: 'Pearl ', grade: '2', ownRange },
+      { paper: 'pearl', grade: ' 3' },
+      { paper: 'Matt', grade: '2', ownRange },
+    ];
+    expect(stripsOfPaper(prints, ' PEARL')).toEqual([{ ...ownRange, grade: '2' }]);
+  });
+});

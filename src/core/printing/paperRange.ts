@@ -1,0 +1,98 @@
+import { Matrix } from 'ml-matrix';
+import * as z from 'zod';
+import { choleskyOf } from '../inference/choleskyOf';
+import { LOG_EXPOSURE_PER_STOP } from '../units/stops';
+import { within } from '../schema/within';
+import { gradeRanges } from './twoTones';
+
+/** What a strip without a negative told of a paper on its grade: hundredths of log exposure. */
+export const ownRangeSchema = z.strictObject({
+  range: within('Range of the paper', 20, 300),
+  sd: within('Its spread', 0.5, 100),
+});
+export type OwnRange = z.infer<typeof ownRangeSchema>;
+
+/** How far papers lie from the table as a whole, and how far each grade of one lies from that, ln. Source: our estimate: together half a step between grades. */
+const PAPER_LN_SD = 0.065;
+const GRADE_LN_SD = 0.055;
+
+/** How well an eye finds the first grey and the full black, steps of the strip aside, hundredths. Source: our estimate. */
+const EYE_SD = 5;
+
+/**
+ * The ISO range of a paper from a strip of its own, exposed without a negative.
+ * @param greyS total exposure of the first patch that is told from bare paper, s
+ * @param blackS total exposure of the first patch that is as black as the blackest, s; above greyS
+ * @param stepStops stops from patch to patch
+ * @returns null where black does not come after grey. Each end lies between its patch and the one before: an even chance over a step.
+ * Source: ends by ISO 6846, from memory (0.04 above the paper, 0.9 of its black); variance of an even chance (textbook)
+ * @example rangeOfStrip(2, 23, 1 / 2) // about 106
+ */
+export function rangeOfStrip(greyS: number, blackS: number, stepStops: number): OwnRange | null {
+  if (!(blackS > greyS) || !(greyS > 0)) return null;
+  const step = 100 * LOG_EXPOSURE_PER_STOP * stepStops;
+  const read = ownRangeSchema.safeParse({
+    range: 100 * Math.log10(blackS / greyS),
+    sd: Math.hypot(Math.SQRT2 * EYE_SD, step / Math.sqrt(6)),
+  });
+  return read.success ? read.data : null;
+}
+
+/** A grade of a paper: its range with its spread, hundredths of log exposure. */
+export interface GradeOfPaper {
+  grade: string;
+  range: number;
+  sd: number;
+  /** Strips of this very grade that it was learned from. */
+  strips: number;
+}
+
+/**
+ * All grades of one paper, by the table and by its own strips: a grade that was measured is known best, and the others move with it.
+ * @param measured strips of this paper with their grades; those of a grade that the table has not are left out
+ * @returns every grade of the table. Source: linear Gaussian updating (textbook); spreads our estimate
+ */
+export function gradesOfPaper(measured: readonly (OwnRange & { grade: string })[]): GradeOfPaper[] {
+  const told = measured.flatMap(({ grade, range, sd }) => {
+    const at = gradeRanges.findIndex((one) => one.grade === grade.trim());
+    const table = gradeRanges[at];
+    return table === undefined ? [] : [{ at, off: Math.log(range / table.range), lnSd: sd / range }];
+  });
+  const prior = (a: number, b: number): number => PAPER_LN_SD ** 2 + (a === b ? GRADE_LN_SD ** 2 : 0);
+  const between = new Matrix(told.map((a, i) => told.map((b, j) => prior(a.at, b.at) + (i === j ? a.lnSd ** 2 : 0))));
+  const factor = told.length === 0 ? null : choleskyOf(between);
+  const weights = factor?.solve(Matrix.columnVector(told.map(({ off }) => off))).to1DArray() ?? [];
+  return gradeRanges.map(({ grade, range }, at) => {
+    const shared = told.map((one) => prior(at, one.at));
+    const moved = shared.reduce((sum, value, index) => sum + value * (weights[index] as number), 0);
+    const taken =
+      factor === null
+        ? 0
+        : Matrix.rowVector(shared)
+            .mmul(factor.solve(Matrix.columnVector(shared)))
+            .get(0, 0);
+    const here = range * Math.exp(moved);
+    return {
+      grade,
+      range: here,
+      sd: here * Math.sqrt(prior(at, at) - taken),
+      strips: told.filter((one) => one.at === at).length,
+    };
+  });
+}
+
+const plain = (name: string): string => name.trim().toLowerCase();
+
+/**
+ * What strips said of a paper, over all of its prints.
+ * @param prints prints, with the paper and grade that they were made on
+ * @param paper its name as typed; case and spaces around it do not count
+ */
+export function stripsOfPaper(
+  prints: readonly { paper: string; grade: string; ownRange?: OwnRange | undefined }[],
+  paper: string,
+): (OwnRange & { grade: string })[] {
+  return prints.flatMap(({ paper: own, grade, ownRange }) =>
+    ownRange !== undefined && plain(own) === plain(paper) ? [{ ...ownRange, grade: grade.trim() }] : [],
+  );
+}
