@@ -19,6 +19,7 @@ import type {
   Print,
   Trial,
   Verdict,
+  Guest,
   Waste,
 } from '@/core/records/records';
 import { tableNames } from '@/core/records/tables';
@@ -89,6 +90,7 @@ const indexes: Record<number, Record<string, string | null>> = {
   8: { readings: 'id, rollId, evidenceId, photoId' },
   9: { boxes: 'id' },
   10: { waste: 'id', trials: 'id', prints: 'id, rollId' },
+  11: { guests: 'id' },
 };
 
 /** Columns as they stand since rows are packed: each costs time in every row that is written, so none stands unused. */
@@ -128,6 +130,7 @@ export class AetasDatabase extends Dexie {
   declare habits: EntityTable<Habit, 'id'>;
   declare readings: EntityTable<StripRecord, 'id'>;
   declare waste: EntityTable<Waste, 'id'>;
+  declare guests: EntityTable<Guest, 'id'>;
   declare prints: EntityTable<Print, 'id'>;
   declare trials: EntityTable<Trial, 'id'>;
   declare acts: EntityTable<Act, 'id'>;

@@ -1,5 +1,6 @@
 import { liveQuery } from 'dexie';
 import type { LearningFilm } from '@/core/learning/benchEvidence';
+import { guestPieces } from '@/core/learning/guestPieces';
 import { noChange, type LearningChange } from '@/core/learning/learningChange';
 import type { JudgedRun } from '@/core/run/judgedRun';
 import { database, type AetasDatabase } from './database';
@@ -34,6 +35,7 @@ export function feedLearning(onChange: OnLearning): () => void {
   const known = { films: new Map<string, string>(), runs: new Map<string, number>(), tests: new Map<string, number>() };
   const since = { rolls: -1, runs: -1 };
   const stockMarks = new Map<string, number>();
+  let guestMark = '[[],[]]';
   let busy: Promise<void> = Promise.resolve();
   let stopped = false;
   const look = async (): Promise<void> => {
@@ -108,6 +110,16 @@ export function feedLearning(onChange: OnLearning): () => void {
       if (tests.length > 0) await onChange({ ...noChange, tests }, false);
       for (const { id, updatedMs } of tests) known.tests.set(id, updatedMs);
     });
+    const guests = await db.guests.toArray();
+    // A stock that was renamed may be one of theirs now.
+    const mark = JSON.stringify([
+      guests.map(({ id, updatedMs }) => [id, updatedMs]),
+      guests.length === 0 ? [] : stocks.map(({ id, name, familyId }) => [id, name, familyId]),
+    ]);
+    if (mark !== guestMark) {
+      await onChange({ ...noChange, guests: guests.flatMap((guest) => guestPieces(guest, stocks)) }, false);
+      guestMark = mark;
+    }
     for (const { id, updatedMs } of stocks) stockMarks.set(id, updatedMs);
     since.rolls = rollRevision;
     since.runs = revision;
@@ -130,6 +142,7 @@ export function feedLearning(onChange: OnLearning): () => void {
       countLines(db, 'runs'),
       db.evidence.count(),
       db.stocks.count(),
+      db.guests.toCollection().primaryKeys(),
     ]);
   }).subscribe({
     next: () => again(),

@@ -422,6 +422,11 @@ export function useAside(): Aside[] | undefined {
   return useLiveQuery(async () => (await database().aside.toArray()).sort((a, b) => b.createdMs - a.createdMs));
 }
 
+/** All stocks; undefined while they load. */
+export function useStocks(): Stock[] | undefined {
+  return useLiveQuery(() => database().stocks.toArray());
+}
+
 /** Names of the films on the bench, by the id of their stock. */
 export function useStockNames(): ReadonlyMap<string, string> {
   const stocks = useLiveQuery(() => database().stocks.toArray());

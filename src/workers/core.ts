@@ -30,6 +30,7 @@ const { calls: core } = workerClient<CoreApi>(
     'trialAnswers',
     'writeBenchFile',
     'readBenchFile',
+    'readGuestLog',
   ],
   () => new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' }),
   async () => (await import('./coreApi')).coreApi,

@@ -8,6 +8,10 @@ import { estimatePreview, analysis, type EstimatePreview, type EstimateAnalysis 
 import { fitEvidence } from '@/core/estimate/fit';
 import { learnedFactors, type LearnedFactor } from '@/core/learning/learnedFactors';
 import { nearestPieces } from '@/core/learning/benchEvidence';
+import type { Result } from '@/core/schema/result';
+import type { LearningRecords } from '@/core/learning/benchEvidence';
+import { guestLog } from '@/core/learning/guestLog';
+import type { GuestLog } from '@/core/learning/guestLogSchema';
 import { GrowingEvidence, learnPieces, learnStarting } from '@/core/learning/learning';
 import type { LearningChange } from '@/core/learning/learningChange';
 import { planFormOfAsk, type Ask } from '@/core/plan/ask';
@@ -114,6 +118,25 @@ export const coreApi = {
     writeBenchFile(source, exportedAt, atMs, total, onProgress),
   readBenchFile: (file: Blob, sink: RowSink, atMs: number, onProgress: OnProgress) =>
     readBenchFile(file, sink, atMs, onProgress),
+  /** Somebody’s log out of a file of their bench, to be looked at before it counts; what they were told by others stays with them. */
+  readGuestLog: async (file: Blob, name: string, atMs: number): Promise<Result<GuestLog>> => {
+    const records: LearningRecords = {
+      stocks: [],
+      rolls: [],
+      runs: [],
+      verdicts: [],
+      evidence: [],
+    };
+    const read = await readBenchFile(
+      file,
+      (table, rows) => {
+        if (table in records) (records[table as keyof LearningRecords] as unknown[]).push(...rows);
+      },
+      atMs,
+      () => true,
+    );
+    return read.ok ? guestLog(records, name, new Date(atMs).getFullYear()) : read;
+  },
 };
 
 export type CoreApi = typeof coreApi;

@@ -76,6 +76,8 @@ export interface Conditions {
   ageInDoubt: boolean;
   /** Whether the roll came in a box with others. */
   inLot: boolean;
+  /** Whether it was done on somebody else’s bench. */
+  elsewhere: boolean;
   latentRoomYears: number;
   radiationD: number;
 }
@@ -130,6 +132,7 @@ export function resolveConditions(setting: SituationInput): Conditions {
     aged: age.at(3) > 0,
     ageInDoubt: age.inDoubt,
     inLot: setting.lotId !== undefined,
+    elsewhere: setting.benchId !== undefined,
     latentRoomYears: effectiveAge(setting.age.sinceExposure),
     radiationD: radiationFog(setting.film.iso, age.calendarYears) + xrayFog(setting.film.iso, setting.age.xrayPasses),
   };

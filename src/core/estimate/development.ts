@@ -182,7 +182,8 @@ export const rateOf: Record<RateRow, (conditions: Conditions, deviations: Deviat
         ? temperature
         : (baseTimeMin / oneBath.freshTimeMin) * (temperature / temperatureRate(temperatureC, q10, baseTemperatureC));
     },
-    agitation: ({ agitation }, { lnAgitation, lnRun }) => agitation.rateFactor * Math.exp(lnAgitation + lnRun),
+    agitation: ({ agitation }, { lnAgitation, lnRun, lnBench }) =>
+      agitation.rateFactor * Math.exp(lnAgitation + lnRun + lnBench),
     bromide: ({ bromideGPerL }) => restrainer(bromideGPerL).rateFactor,
     age: (_, { agedRate, lotAgedRate }, ageRoomYears) => {
       const position = agedRate + lotAgedRate;

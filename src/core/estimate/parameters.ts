@@ -36,6 +36,9 @@ const THERMOMETER_SD_C = 0.3;
 /** Spread of ln(rate) between two runs that do the same, and what the shape of the development law leaves out. Source: our estimate. */
 const RUN_LN_SD = 0.08;
 
+/** How far somebody else’s bench works faster or slower than said: hand, scale, water, clock; ln(rate). Source: our estimate: twice a run. */
+const BENCH_LN_SD = 0.16;
+
 /**
  * Spread of ln(rate) that ageing brings by itself, per room-year, and its ceiling. Old gelatin swells and takes up
  * developer differently, in a direction that nobody has published. Source: our estimate.
@@ -138,6 +141,8 @@ export const parameters = {
   lnCooling: { row: 'temperature', scope: 'bench', sd: (c) => (c.drift === null ? 0 : TANK_TIME_CONSTANT_LN_SD) },
   lnAgitation: { row: 'agitation', scope: 'school', sd: (c) => c.agitation.lnSd },
   lnRun: { row: 'agitation', scope: 'run', sd: () => RUN_LN_SD },
+  /** How fast somebody else’s bench works: learned where its runs and one’s own overlap. One’s own is what all else is held against. */
+  lnBench: { row: 'agitation', scope: 'bench', sd: (c) => (c.elsewhere ? BENCH_LN_SD : 0) },
   /** Where in the distribution of its age the roll stands: a standard normal position, the same for all that lay in one box. */
   agePosition: { row: 'age', scope: 'lot', sd: (c) => (c.ageInDoubt ? 1 : 0) },
   /** How ageing moved the rate, in the spread that belongs to the age itself. */
@@ -181,6 +186,7 @@ export const rateSign: Partial<Record<keyof typeof parameters, 1 | -1>> = {
   lnMixing: 1,
   lnAgitation: 1,
   lnRun: 1,
+  lnBench: 1,
 };
 
 /**

@@ -52,6 +52,7 @@ export function situationOf(setting: SituationInput, runId: string, released: Re
   const conditions = released.has(pair)
     ? { ...resolved, lnSd: { ...resolved.lnSd, pair: RELEASED_PAIR_LN_SD } }
     : resolved;
+  const elsewhere = setting.benchId === undefined ? '' : `bench ${setting.benchId} `;
   const owner: Record<Scope, string> = {
     stock: setting.stockId,
     developer: developerKey(setting.developer),
@@ -62,8 +63,9 @@ export function situationOf(setting: SituationInput, runId: string, released: Re
     lot: setting.lotId === undefined ? setting.rollId : `box ${setting.lotId}`,
     batch: `box ${setting.lotId ?? ''}|${setting.stockId}`,
     roll: setting.rollId,
-    bench: '',
-    school: setting.movement === undefined ? setting.agitationId : `own ${JSON.stringify(setting.movement)}`,
+    bench: elsewhere,
+    // How somebody turns a tank is their own, whatever the school.
+    school: `${elsewhere}${setting.movement === undefined ? setting.agitationId : `own ${JSON.stringify(setting.movement)}`}`,
     run: runId,
     camera: '',
   };

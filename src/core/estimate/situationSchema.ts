@@ -154,6 +154,8 @@ export const situationShape = {
   brewId: nameSchema('Brew').default('this brew'),
   /** The box that the roll came in with others: rolls of one box lay together all the time. Left out, it came alone. */
   lotId: nameSchema('Box').optional(),
+  /** Whose bench it was, where it was somebody else’s: hand, thermometer and eye are theirs. Left out, it is this one. */
+  benchId: nameSchema('Bench').optional(),
 };
 
 export const situationSchema = z.strictObject(situationShape);

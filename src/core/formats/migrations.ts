@@ -3,6 +3,7 @@ import { boxes } from './migrations/boxes';
 import { brewWorkshop } from './migrations/brewWorkshop';
 import { evidence } from './migrations/evidence';
 import { framesAndPhotos } from './migrations/framesAndPhotos';
+import { guests } from './migrations/guests';
 import { ownWays } from './migrations/ownWays';
 import { rollDossiers } from './migrations/rollDossiers';
 import { stripReadings } from './migrations/stripReadings';
@@ -22,6 +23,7 @@ export const migrations: readonly Migration[] = [
   stripReadings,
   boxes,
   wasteTrialsAndPrints,
+  guests,
 ];
 
 /**

@@ -13,7 +13,8 @@ import { dropRatio } from '../evidence/dropTest';
 import type { SettingRecord } from '../evidence/evidenceRecord';
 
 /** The records that the bench learns from. */
-export type LearningRecords = Pick<Records, 'stocks' | 'rolls' | 'runs' | 'verdicts' | 'evidence'>;
+export type LearningRecords = Pick<Records, 'stocks' | 'rolls' | 'runs' | 'verdicts' | 'evidence'> &
+  Partial<Pick<Records, 'guests'>>;
 
 /** A film as evidence knows it: what decides its age, and its stock. */
 export interface LearningFilm {

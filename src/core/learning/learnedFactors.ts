@@ -43,6 +43,8 @@ const LEARNED_SHARE = 0.05;
 export function learnedFactors(fit: Fit, pieces: readonly EvidenceItem[]): LearnedFactor[] {
   const found = new Map<string, { id: keyof typeof kinds; sd: number; owner: string; pieces: number }>();
   for (const { setting } of pieces) {
+    // What somebody else’s hand and eye are is no trait of this bench.
+    if (setting.benchId !== undefined) continue;
     for (const { id, sd, key } of situationOf(setting, '', fit.released).unknowns) {
       if (!(id in kinds)) continue;
       const known = found.get(key);

@@ -15,6 +15,7 @@ import {
   type LearningFilm,
   type LearningRecords,
 } from './benchEvidence';
+import { guestPieces } from './guestPieces';
 import { judgedRuns, type JudgedRun } from '../run/judgedRun';
 import { noChange, type LearningChange } from './learningChange';
 
@@ -108,6 +109,8 @@ export class GrowingEvidence {
   private readonly tests = new Map<string, EvidenceRecord>();
   private readonly made = new Map<string, { of: unknown; film: LearningFilm; dated: DatedEvidence }>();
 
+  private guests: readonly EvidenceItem[] = [];
+
   constructor(readonly nowYear: number) {}
 
   /**
@@ -122,12 +125,14 @@ export class GrowingEvidence {
       return stock === undefined ? [] : [{ roll, stock }];
     });
     const grown = new GrowingEvidence(nowYear);
-    grown.take({ ...noChange, films, runs: judgedRuns(records), tests: records.evidence });
+    const guests = (records.guests ?? []).flatMap((guest) => guestPieces(guest, records.stocks));
+    grown.take({ ...noChange, films, runs: judgedRuns(records), tests: records.evidence, guests });
     return grown;
   }
 
   /** Takes in what changed. */
-  take({ films, runs, tests, gone }: LearningChange): void {
+  take({ films, runs, tests, guests, gone }: LearningChange): void {
+    if (guests !== undefined) this.guests = guests;
     for (const film of films) this.films.set(film.roll.id, film);
     for (const run of runs) this.runs.set(run.runId, run);
     for (const test of tests) this.tests.set(test.id, test);
@@ -139,7 +144,7 @@ export class GrowingEvidence {
   /** Takes in all that another one knows, for another year. */
   takeOver(other: GrowingEvidence): void {
     const [films, runs, tests] = [[...other.films.values()], [...other.runs.values()], [...other.tests.values()]];
-    this.take({ ...noChange, films, runs, tests });
+    this.take({ ...noChange, films, runs, tests, guests: other.guests });
   }
 
   /** How the bands of the last judged runs held. */
@@ -147,7 +152,7 @@ export class GrowingEvidence {
     return heldLately([...this.runs.values()]);
   }
 
-  /** All pieces by now, in the order in which they came about. */
+  /** All pieces by now: other people’s first, then this bench’s own in the order in which they came about. */
   pieces(): EvidenceItem[] {
     const dated: DatedEvidence[] = [];
     const add = <T extends { rollId: string }>(
@@ -163,7 +168,7 @@ export class GrowingEvidence {
     };
     for (const [id, test] of this.tests) add(id, test, (film) => pieceOfTest(test, film, this.nowYear));
     for (const [id, run] of this.runs) add(`run ${id}`, run, (film) => pieceOfRun(run, film, this.nowYear));
-    return seenBy(eyeOf(this.runs.values()), inOrder(dated));
+    return [...this.guests, ...seenBy(eyeOf(this.runs.values()), inOrder(dated))];
   }
 }
 

@@ -1,3 +1,4 @@
+import type { EvidenceItem } from '../estimate/observations';
 import type { EvidenceRecord } from '../records/records';
 import type { JudgedRun } from '../run/judgedRun';
 import type { LearningFilm } from './benchEvidence';
@@ -8,6 +9,8 @@ export interface LearningChange {
   runs: readonly JudgedRun[];
   tests: readonly EvidenceRecord[];
   /** Rolls, runs and tests that are gone. */
+  /** All pieces of other people’s logs, in the place of those before; missing while they stay. */
+  guests?: readonly EvidenceItem[];
   gone: { rolls: readonly string[]; runs: readonly string[]; tests: readonly string[] };
 }
 

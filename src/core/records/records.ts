@@ -36,6 +36,7 @@ import { tankOutlookSchema } from '../outcome/tankOutlook';
 import { clearingReadingSchema } from '../fixing/clearing';
 import { printShape } from '../printing/print';
 import { trialShape } from '../trial/trial';
+import { guestShape } from '../learning/guestLogSchema';
 import { wasteKindIds } from '../waste/waste';
 import { wetStepSchema } from '../schedule/wetSteps';
 import { within } from '../schema/within';
@@ -353,6 +354,9 @@ export const habitSchema = z.discriminatedUnion('kind', [
   }),
 ]);
 
+/** Somebody else’s log, kept apart: it counts as evidence with a scatter of its own. */
+export const guestSchema = z.strictObject({ ...stamps, ...guestShape });
+
 /** Something that went into a waste bottle. */
 export const wasteSchema = z.strictObject({
   ...stamps,
@@ -418,6 +422,7 @@ export type StripRecord = z.infer<typeof readingSchema>;
 export type Habit = z.infer<typeof habitSchema>;
 export type Print = z.infer<typeof printRecordSchema>;
 export type Trial = z.infer<typeof trialRecordSchema>;
+export type Guest = z.infer<typeof guestSchema>;
 export type Waste = z.infer<typeof wasteSchema>;
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -442,6 +447,7 @@ export const recordSchemas = {
   waste: wasteSchema,
   trials: trialRecordSchema,
   prints: printRecordSchema,
+  guests: guestSchema,
 } as const;
 
 export type TableName = keyof typeof recordSchemas;

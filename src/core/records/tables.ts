@@ -22,6 +22,7 @@ export const tableNames = [
   'waste',
   'trials',
   'prints',
+  'guests',
 ] as const satisfies readonly TableName[];
 
 /** Settings of a bench that nobody has changed yet. */
@@ -56,5 +57,6 @@ export function noRecords(): Records {
     waste: [],
     trials: [],
     prints: [],
+    guests: [],
   };
 }

@@ -6,7 +6,9 @@ import { soundCondition } from '@/core/films/conditionFacts';
 import { filmEquivalents } from '@/core/films/filmFormats';
 import { measures, type MeasureId } from '@/core/trial/measures';
 import { readTrial, type TrialStrip } from '@/core/trial/trial';
-import type { Brew, Mix, Plan, Records, Roll, Run, Stock, Trial } from '@/core/records/records';
+import { evidenceSchema } from '@/core/estimate/evidenceSchema';
+import { situationSchema } from '@/core/estimate/situationSchema';
+import type { Brew, Guest, Mix, Plan, Records, Roll, Run, Stock, Trial } from '@/core/records/records';
 import { defaultSettings, noRecords } from '@/core/records/tables';
 import { estimateRequestFor } from '@/core/plan/estimateRequestFor';
 import { finishMix, brewCode, type MadeBrew } from '@/core/brewing/finishMix';
@@ -93,7 +95,37 @@ export function demoRecords(nowMs: number): Records {
     records.prints.push({ createdMs, updatedMs: createdMs, ...print, areas: print.areas.map((area) => ({ ...area })) });
   }
   addStrips(nowMs, records);
+  records.guests.push(valleyLog(nowMs));
   return records;
+}
+
+/** The log of the hut across the valley: another film, in a developer that nobody has up here. */
+function valleyLog(nowMs: number): Guest {
+  const createdMs = nowMs - 20 * DAY_MS;
+  const judged = [
+    { timeMin: 9, contrast: -1 },
+    { timeMin: 11, contrast: 0 },
+    { timeMin: 11.5, contrast: 0 },
+  ];
+  return {
+    id: 'guest-valley',
+    createdMs,
+    updatedMs: createdMs,
+    name: 'Hut across the valley',
+    stocks: [{ id: 'theirs', name: 'Fellbrook Ortho 50', familyId: 'orthochromatic' }],
+    pieces: judged.map(({ timeMin, contrast }, at) => ({
+      evidence: evidenceSchema.parse({ kind: 'verdict', id: `run ${at + 1}`, timeMin, contrast, fogD: null }),
+      setting: situationSchema.parse({
+        film: { familyId: 'orthochromatic', iso: 50 },
+        developer: { kind: 'concentrate', familyId: 'mq-borax', parts: { concentrate: 1, water: 1 } },
+        temperatureC: 20,
+        agitationId: 'four-each-minute',
+        stockId: 'theirs',
+        rollId: `roll ${at + 1}`,
+        brewId: `jug ${at + 1}`,
+      }),
+    })),
+  };
 }
 
 /** A trial of the hut, laid out by its lot and read with the scatter that its measures have. */

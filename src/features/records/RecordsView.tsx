@@ -18,6 +18,7 @@ import { useGivenFile } from '@/features/offline/useGivenFile';
 import { FileButton } from '@/features/files/FileButton';
 import { Refused } from '@/features/files/Refused';
 import { FolderStep } from './FolderStep';
+import { GuestLogs } from './GuestLogs';
 import { SinceSaved } from './SinceSaved';
 import { noteSaved } from '@/data/lastSaved';
 import { fileReportWords, mergeWords, recordCountWords, sizeWords } from './recordWords';
@@ -181,6 +182,12 @@ export function RecordsView() {
         <Link href="/along" className="act-plain ml-4">
           Take in a roll by camera
         </Link>
+      </Part>
+      <Part
+        title="Somebody else’s log"
+        words="Runs of another bench as evidence: kept apart, named, and taken off again at any time. Their hand, thermometer and eye count as theirs; where your runs and theirs overlap, how far they differ is learned. Nothing of it becomes a record of yours."
+      >
+        <GuestLogs busy={busy} />
       </Part>
       <Part
         title="A folder that stays in step"

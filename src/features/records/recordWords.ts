@@ -10,6 +10,7 @@ const words: Record<Counted, readonly [one: string, several: string]> = {
   stocks: ['film', 'films'],
   boxes: ['box', 'boxes'],
   prints: ['print', 'prints'],
+  guests: ['other person’s log', 'other people’s logs'],
   trials: ['trial', 'trials'],
   waste: ['pour into a waste bottle', 'pours into waste bottles'],
   rolls: ['roll', 'rolls'],

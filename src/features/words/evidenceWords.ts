@@ -41,11 +41,13 @@ export function pieceOrigin(
   const name = rolls.find(({ id }) => id === setting.rollId)?.label;
   const isSister = here.lotId !== undefined && setting.lotId === here.lotId;
   const where =
-    setting.rollId === here.rollId
-      ? 'this roll'
-      : isSister
-        ? `its sister ${name ?? 'of the same box'}`
-        : (name ?? 'another roll');
+    setting.benchId !== undefined
+      ? `log of ${setting.benchId}`
+      : setting.rollId === here.rollId
+        ? 'this roll'
+        : isSister
+          ? `its sister ${name ?? 'of the same box'}`
+          : (name ?? 'another roll');
   return [
     where,
     lowerFirst(developerName(setting.developer)),
