@@ -29,6 +29,9 @@ test('somebody’s log is looked at, named, counts among the evidence, is taken 
   await page.goto('/rolls/tin-3#test');
   await openStage(page, 'Test');
   await expect(page.getByText(/^log of Ragnfrid/).first()).toBeVisible();
+  await expect(
+    page.getByText(/^Log of Ragnfrid: \d+ of its runs and tests bear on this; without them \d+:\d\d\./),
+  ).toBeVisible();
   await page.goto('/records');
   await page.getByRole('button', { name: /^Take it off ?: log of Ragnfrid/ }).click();
   await expect(logs).toHaveCount(1);

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { analysis } from '@/core/estimate/analysis';
 import { estimate } from '@/core/estimate/estimate';
 import { completeRequest } from '@/core/estimate/estimate';
 import { fitEvidence } from '@/core/estimate/fit';
@@ -106,6 +107,16 @@ describe('what it teaches', () => {
     expect(hers.ln).toBeGreaterThan(nothing.ln);
     expect(own.sd).toBeLessThan(hers.sd);
     expect(hers.sd).toBeLessThan(nothing.sd);
+  });
+  test('what it did is told: the time without it is the one that the rest gives', () => {
+    const mine = [verdict('m1', 0)];
+    const hers = [1, 2, 3].map((n) => verdict(`h${n}`, -2, 'Ragnfrid'));
+    const { guests } = analysis(request, fitEvidence([...hers, ...mine]), [...hers, ...mine]);
+    expect(guests).toHaveLength(1);
+    expect(guests[0]).toMatchObject({ name: 'Ragnfrid', pieces: 3 });
+    const without = estimate(request, fitEvidence(mine)).timeMin;
+    expect(Math.abs(Math.log((guests[0]?.timeWithoutMin ?? 0) / without))).toBeLessThan(0.03);
+    expect(analysis(request, fitEvidence(mine), mine).guests).toEqual([]);
   });
   test('a bench that works slower is found out where runs overlap, and moves less from then on', () => {
     const hers = [1, 2, 3, 4, 5, 6].map((n) => verdict(`h${n}`, -2, 'Ragnfrid'));

@@ -1,7 +1,7 @@
 import { characteristicDensity } from '../kinetics/characteristicCurve';
 import { developedFilm } from './developedFilm';
 import { fitOf, workOut, type EstimateContext } from './estimate';
-import { evidenceEffects, type EvidenceEffect } from './evidenceEffects';
+import { evidenceEffects, guestEffects, type EvidenceEffect, type GuestEffect } from './evidenceEffects';
 import type { Fit } from './fit';
 import { gradientCurve, type GradientCurve } from './gradientCurve';
 import { narrowingFacts, type NarrowingFact } from './narrowingFacts';
@@ -34,6 +34,8 @@ export interface EstimateAnalysis extends EstimatePreview {
   next: NextTests;
   /** What each piece of evidence about this roll, stock or developer does. */
   effects: EvidenceEffect[];
+  /** What other people’s logs did, one entry a log. */
+  guests: GuestEffect[];
   /** Facts about the roll that would narrow the band, the best first. */
   missing: NarrowingFact[];
   /** How the film may turn out at the time, where it is slower or quicker than expected: the ends of the band. */
@@ -76,6 +78,7 @@ export function analysis(
       worked,
       nearest.map(({ evidence }) => evidence.id),
     ),
+    guests: guestEffects(worked, nearest),
     missing: narrowingFacts(request, worked.estimate, fit),
     ends: bandEnds(worked),
     clip: ownTimeOutlook(worked, worked.estimate.timeMin * CLIP_SHARE),

@@ -2,6 +2,7 @@ import { dot, times } from '../inference/vectors';
 import { covariancesOf, type Covariances } from './covariances';
 import type { EstimateContext } from './estimate';
 import type { Observed } from './fit';
+import type { EvidenceItem } from './observations';
 import { deviationsOf } from './posterior';
 import { drawTime } from './predict';
 
@@ -24,6 +25,37 @@ export function evidenceEffects(worked: EstimateContext, pieceIds: readonly stri
   return pieceIds.flatMap((pieceId): EvidenceEffect[] => {
     const rows = worked.fit.observed.filter((row) => row.pieceId === pieceId);
     return rows.length === 0 ? [] : [{ pieceId, timeWithoutMin: timeWithout(worked, covariances, rows) }];
+  });
+}
+
+/** What somebody else’s log does to the estimate. */
+export interface GuestEffect {
+  /** Whose it is. */
+  name: string;
+  /** How many of its pieces were looked at. */
+  pieces: number;
+  /** Time without them, min. */
+  timeWithoutMin: number;
+}
+
+/**
+ * What other people’s logs do: the time that the rest would give without the pieces of each that bear on this one most directly.
+ * @param worked an estimate with its posterior
+ * @param nearest pieces that bear on it
+ * @returns one entry for each log with such pieces, in the order in which they come. To first order, as for a piece by itself
+ */
+export function guestEffects(worked: EstimateContext, nearest: readonly EvidenceItem[]): GuestEffect[] {
+  const covariances = covariancesOf(worked.fit, true);
+  const byName = new Map<string, string[]>();
+  for (const { setting, evidence } of nearest) {
+    if (setting.benchId === undefined) continue;
+    byName.set(setting.benchId, [...(byName.get(setting.benchId) ?? []), evidence.id]);
+  }
+  return [...byName].flatMap(([name, ids]): GuestEffect[] => {
+    const rows = worked.fit.observed.filter(({ pieceId }) => ids.includes(pieceId));
+    return rows.length === 0
+      ? []
+      : [{ name, pieces: ids.length, timeWithoutMin: timeWithout(worked, covariances, rows) }];
   });
 }
 

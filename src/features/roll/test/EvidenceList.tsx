@@ -31,7 +31,7 @@ export function EvidenceList({
   const [taken, setTaken] = useState<EvidenceRecord | null>(null);
   const notes = useEvidenceNotes((analysis?.listed ?? []).map(({ evidence }) => evidence.id));
   if (analysis === null) return null;
-  const { listed, effects, estimate } = analysis;
+  const { listed, effects, guests, estimate } = analysis;
   const lines = all ? listed : listed.slice(0, SHOWN);
   const rollId = dossier.roll.id;
   const toggle = (id: string): void =>
@@ -45,6 +45,12 @@ export function EvidenceList({
           developer appear here.
         </p>
       )}
+      {guests.map(({ name, pieces, timeWithoutMin }) => (
+        <p key={name} className="mt-1 max-w-[62ch] text-[14px]">
+          Log of {name}: {pieces} of its runs and tests {pieces === 1 ? 'bears' : 'bear'} on this; without{' '}
+          {pieces === 1 ? 'it' : 'them'} <b className="num">{formatMinutes(timeWithoutMin)}</b>.
+        </p>
+      ))}
       <ul className="mt-2">
         {lines.map((piece) => {
           const { id } = piece.evidence;
