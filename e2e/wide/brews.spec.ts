@@ -715,6 +715,20 @@ test('a bottle of concentrate is told with its letters, gives working solutions,
   await page.getByRole('button', { name: 'Add this time' }).click();
   await expect(page.getByRole('list', { name: 'Leaflet’s times' })).toContainText('larkholm pan 200 · 1+63 · 20.0 °C');
 
+  await page.getByText('A whole table, of a notebook or from elsewhere').click();
+  await page
+    .getByLabel('Table of times')
+    .fill('Emulsion;how long;Ratio\nFellbrook Ortho 50;9;1+31\nFellbrook Ortho 50;7.30;1+31\nlarkholm pan 200;11;H');
+  await expect(page.getByText('Name the column of the time.')).toBeVisible();
+  await choose(page, /^Time stands in/, 'how long');
+  const left = page.getByRole('list', { name: 'Lines that are left out' });
+  await expect(left).toContainText('line 3: “7.30” may be 7.3 or 7.5 min.');
+  await page.reload();
+  await page.getByText('A whole table, of a notebook or from elsewhere').click();
+  await page.getByRole('button', { name: 'Take these 2 times' }).click();
+  await expect(page.getByText('1 time was new.')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Leaflet’s times' })).toContainText('Fellbrook Ortho 50 · 1+31');
+
   await addRoll(page);
   await choose(page, 'Developer', /^Hut syrup H 1\+63/);
   await expect(page.getByTestId('leaflet-offer')).toContainText(

@@ -8,6 +8,7 @@ import {
   type LeafletForm,
   type LeafletTime,
 } from '@/core/brewing/leaflet';
+import { withTimes } from '@/core/brewing/timesTable';
 import { developerFamilies } from '@/core/chemistry/developerFamilies';
 import { formatMinutes } from '@/core/units/duration';
 import { formatQuantity } from '@/core/units/quantity';
@@ -18,6 +19,7 @@ import { partsWords } from '@/features/dilution/dilutionWords';
 import { useDraft } from '@/features/drafts/useDraft';
 import { Field, describedBy } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
+import { TimesTable } from './TimesTable';
 
 const empty: LeafletForm = { film: '', dilution: '', temperatureC: 20, timeMin: '' };
 
@@ -121,6 +123,15 @@ export function LeafletTimes({ brew }: { brew: Brew }) {
       <button type="button" className="act mt-3" onClick={add}>
         Add this time
       </button>
+      <TimesTable
+        letters={bottle.dilutions}
+        usual={usual}
+        onTake={async (more) => {
+          const { times: all, added } = withTimes(times, more);
+          await keepLeafletTimes(brew.id, all);
+          return added;
+        }}
+      />
     </section>
   );
 }
