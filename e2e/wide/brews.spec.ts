@@ -720,7 +720,7 @@ test('a bottle of concentrate is told with its letters, gives working solutions,
     .getByLabel('Table of times')
     .fill('Emulsion;how long;Ratio\nFellbrook Ortho 50;9;1+31\nFellbrook Ortho 50;7.30;1+31\nlarkholm pan 200;11;H');
   await expect(page.getByText('Name the column of the time.')).toBeVisible();
-  await choose(page, /^Time stands in/, 'how long');
+  await choose(page, /^Time column/, 'how long');
   const left = page.getByRole('list', { name: 'Lines that are left out' });
   await expect(left).toContainText('line 3: “7.30” may be 7.3 or 7.5 min.');
   await page.reload();

@@ -23,7 +23,7 @@ import { Choice } from '@/ui/Choice';
 const names: Record<TimeColumnId, string> = {
   film: 'Film',
   time: 'Time',
-  dilution: 'Diluted',
+  dilution: 'Dilution',
   temperature: 'Temperature',
 };
 
@@ -103,12 +103,12 @@ export function TimesTable({ letters, usual, onTake }: TimesTableProps) {
       )}
       {table !== null && columns !== null && read !== null && (
         <>
-          <div className="mt-3 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-4">
+          <div className="mt-3 grid max-w-[640px] grid-cols-2 items-end gap-4 sm:grid-cols-4">
             {timeColumnIds.map((id) => (
               <Choice
                 key={id}
                 id={`column-${id}`}
-                label={`${names[id]} stands in`}
+                label={`${names[id]} column`}
                 value={columns[id]}
                 options={[
                   {
