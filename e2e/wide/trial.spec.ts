@@ -230,6 +230,53 @@ test('what is left of a trial is mixed once and put on a clock, with a time for 
   await expect(page.getByTestId('trial-clock').getByRole('row', { name: /^20:00 Mix the 2 brews/ })).toBeVisible();
 });
 
+test('grain and evenness are read by patches, blind, on a trial over two days; its labels and exposure sheet are for paper', async ({
+  page,
+}) => {
+  await openDemo(page, '/trials/new');
+  await page.getByLabel('Name of the trial').fill('Stand or not');
+  for (const [name, on] of [
+    ['Contrast by eye', false],
+    ['Base + fog', false],
+    ['Grain by eye', true],
+    ['Unevenness by eye', true],
+  ] as const)
+    await page.getByRole('checkbox', { name }).setChecked(on);
+  await page.getByLabel('Rolls or days').fill('2');
+  await page.getByLabel('On how many days').fill('3');
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.getByText('On how many days: give a whole number, no more than there are rolls.')).toBeVisible();
+  await page.getByLabel('On how many days').fill('2');
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.getByText('roll 1, day 1').first()).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('table', { name: 'roll 2, day 2' })).toBeVisible();
+  await page.emulateMedia({ media: 'screen' });
+  const levels = new Map<string, string>();
+  for (const row of await page.getByRole('list', { name: 'Strips' }).getByRole('listitem').all()) {
+    const text = (await row.textContent()) ?? '';
+    levels.set(text.slice(0, 2), text);
+  }
+  for (let left = levels.size; left > 0; left--)
+    await page
+      .getByRole('button', { name: /^It hangs/ })
+      .first()
+      .click();
+  for (let read = 0; read < levels.size; read++) {
+    const heading = page.getByRole('heading', { name: /^Read strip / });
+    const code = ((await heading.textContent()) ?? '').replace('Read strip ', '');
+    const bare = (levels.get(code) ?? '').includes('without');
+    await page.getByRole('radio', { name: bare ? 'Coarse' : 'Fine', exact: true }).click();
+    await page.getByRole('radio', { name: 'Even', exact: true }).click();
+    await page.getByRole('button', { name: 'Keep it, and the next' }).click();
+    if (read < levels.size - 1) await expect(heading).not.toHaveText(`Read strip ${code}`);
+  }
+  await expect(page.getByTestId('told-grain-0')).toContainText(
+    '“Coffee” is finer than “The same without coffee” by 2.0 steps',
+  );
+  await expect(page.getByTestId('told-unevenness-0')).toContainText('are alike');
+});
+
 test('a strip that was measured gives a trial its figures, and curves lie over each other', async ({ page }) => {
   await openDemo(page, '/trials/trial-soda');
   await expect(page.getByRole('heading', { name: /^Read strip / })).toBeVisible();

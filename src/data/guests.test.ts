@@ -9,7 +9,7 @@ import { demoRecords } from './demo/demoRecords';
 import { noRecords } from '@/core/records/tables';
 import { guestLog } from '@/core/learning/guestLog';
 import { guestPieces, sharedStocks } from '@/core/learning/guestPieces';
-import { MOST_GUEST_PIECES, guestLogSchema } from '@/core/learning/guestLogSchema';
+import { MOST_GUEST_PIECES, guestLogSchema } from '@/core/evidence/guestLogSchema';
 
 const NOW = Date.UTC(2026, 5, 1);
 const YEAR = 2026;

@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { GuestLog } from '@/core/learning/guestLogSchema';
+import type { GuestLog } from '@/core/evidence/guestLogSchema';
 import type { Guest } from '@/core/records/records';
 import { act, newStamps } from './act';
 import { database } from './database';

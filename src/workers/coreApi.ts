@@ -11,7 +11,7 @@ import { nearestPieces } from '@/core/learning/benchEvidence';
 import type { Result } from '@/core/schema/result';
 import type { LearningRecords } from '@/core/learning/benchEvidence';
 import { guestLog } from '@/core/learning/guestLog';
-import type { GuestLog } from '@/core/learning/guestLogSchema';
+import type { GuestLog } from '@/core/evidence/guestLogSchema';
 import { GrowingEvidence, learnPieces, learnStarting } from '@/core/learning/learning';
 import type { LearningChange } from '@/core/learning/learningChange';
 import { planFormOfAsk, type Ask } from '@/core/plan/ask';

@@ -1,7 +1,7 @@
 import type { EvidenceItem } from '../estimate/observations';
 import { failure, success, type Result } from '../schema/result';
 import type { LearningRecords } from './benchEvidence';
-import { MOST_GUEST_PIECES, guestLogSchema, type GuestLog } from './guestLogSchema';
+import { MOST_GUEST_PIECES, guestLogSchema, type GuestLog } from '../evidence/guestLogSchema';
 import { GrowingEvidence } from './learning';
 
 /**

@@ -1,6 +1,6 @@
 import type { EvidenceItem } from '../estimate/observations';
 import type { Stock } from '../records/records';
-import type { GuestLog } from './guestLogSchema';
+import type { GuestLog } from '../evidence/guestLogSchema';
 
 const plain = (name: string): string => name.trim().toLowerCase();
 

@@ -1,5 +1,5 @@
 import { sharedStocks, type OwnStock } from './guestPieces';
-import type { GuestLog } from './guestLogSchema';
+import type { GuestLog } from '../evidence/guestLogSchema';
 
 const count = (number: number, one: string, more: string): string => `${number} ${number === 1 ? one : more}`;
 

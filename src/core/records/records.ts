@@ -36,7 +36,7 @@ import { tankOutlookSchema } from '../outcome/tankOutlook';
 import { clearingReadingSchema } from '../fixing/clearing';
 import { printShape } from '../printing/print';
 import { trialShape } from '../trial/trial';
-import { guestShape } from '../learning/guestLogSchema';
+import { guestShape } from '../evidence/guestLogSchema';
 import { wasteKindIds } from '../waste/waste';
 import { wetStepSchema } from '../schedule/wetSteps';
 import { within } from '../schema/within';

@@ -75,6 +75,30 @@ export const measures = {
     more: 'more fogged',
     stretched: true,
   },
+  grain: {
+    name: 'Grain by eye',
+    unit: 'steps',
+    kind: 'gradient',
+    digits: 1,
+    stripSd: 0.6,
+    blockSd: 0.3,
+    margin: 1,
+    range: [0, 4],
+    more: 'grainier',
+    stretched: false,
+  },
+  unevenness: {
+    name: 'Unevenness by eye',
+    unit: 'steps',
+    kind: 'gradient',
+    digits: 1,
+    stripSd: 0.7,
+    blockSd: 0.3,
+    margin: 1,
+    range: [0, 4],
+    more: 'more uneven',
+    stretched: false,
+  },
 } as const satisfies Record<string, Measure>;
 
 export type MeasureId = keyof typeof measures;

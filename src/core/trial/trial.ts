@@ -18,6 +18,8 @@ const values = z.strictObject({
   gradient: within('Average gradient', 0.05, 4).optional(),
   speed: within('Speed', -8, 8).optional(),
   fog: within('Base + fog', 0, 4).optional(),
+  grain: within('Grain by eye', 0, 4).optional(),
+  unevenness: within('Unevenness by eye', 0, 4).optional(),
 });
 
 /** Most steps of one strip. */

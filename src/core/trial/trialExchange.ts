@@ -113,7 +113,7 @@ export const trialColumns: readonly { column: string; means: string }[] = [
   {
     column: 'measure',
     means:
-      'contrast: grades by likeness, -2 much too soft to 2 much too hard. gradient: average gradient, density over log exposure. speed: stops against the first reading of the trial. fog: base + fog, D.',
+      'contrast: grades by likeness, -2 much too soft to 2 much too hard. gradient: average gradient, density over log exposure. speed: stops against the first reading of the trial. fog: base + fog, D. grain and unevenness: by likeness, 0 none to 4 very much.',
   },
   { column: 'value', means: 'The reading; empty for a strip that was lost or is not read yet.' },
   { column: 'unit', means: 'Unit of the reading; empty for a gradient.' },

@@ -51,6 +51,8 @@ const opposite: Record<MeasureId, string> = {
   gradient: 'softer',
   speed: 'slower',
   fog: 'less fogged',
+  grain: 'finer',
+  unevenness: 'more even',
 };
 
 /** A chance in words. */

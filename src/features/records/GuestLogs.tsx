@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { guestWords } from '@/core/learning/guestWords';
-import type { GuestLog } from '@/core/learning/guestLogSchema';
+import type { GuestLog } from '@/core/evidence/guestLogSchema';
 import type { Problem } from '@/core/schema/result';
 import { keepGuest, removeGuest, useGuests } from '@/data/guests';
 import { useStocks } from '@/data/queries';

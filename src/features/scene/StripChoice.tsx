@@ -1,8 +1,8 @@
 'use client';
 
-import { Label, Radio, RadioGroup } from '@headlessui/react';
+import type { ComponentProps } from 'react';
 import type { SceneGreys } from '@/core/densitometry/scene';
-import { FieldError } from '@/ui/Field';
+import { PictureChoice } from './PictureChoice';
 import { ScenePicture } from './ScenePicture';
 
 interface StripOption<T extends string> {
@@ -12,49 +12,20 @@ interface StripOption<T extends string> {
   rim?: number;
 }
 
-interface StripChoiceProps<T extends string> {
-  id: string;
-  label: string;
-  hint: string;
-  /** Null while nothing is chosen. */
-  value: T | null;
+type StripChoiceProps<T extends string> = Omit<ComponentProps<typeof PictureChoice<T>>, 'options'> & {
   options: readonly StripOption<T>[];
-  onChange: (value: T) => void;
-  error?: string;
-}
+};
 
-/** One of a few pictures: the one that looks like what lies on the table. The words stand beneath. */
-export function StripChoice<T extends string>({
-  id,
-  label,
-  hint,
-  value,
-  options,
-  onChange,
-  error,
-}: StripChoiceProps<T>) {
+/** One of a few strips of the scene: the one that looks like the negative on the table. */
+export function StripChoice<T extends string>({ options, ...rest }: StripChoiceProps<T>) {
   return (
-    <div className="min-w-0">
-      <RadioGroup id={id} value={value} onChange={(next: T | null) => next !== null && onChange(next)}>
-        <div className="flex flex-wrap items-baseline gap-x-4">
-          <Label className="font-[620]">{label}</Label>
-          <span className="text-[13px] text-ink2">{hint}</span>
-        </div>
-        <div className="mt-1 grid grid-cols-2 gap-2 sm:flex">
-          {options.map((option) => (
-            <Radio
-              key={option.value}
-              value={option.value}
-              aria-label={option.name}
-              className="min-w-0 cursor-pointer border border-edge bg-sheet p-1 data-checked:border-ink data-checked:font-[650] data-checked:outline-3 data-checked:outline-ink focus:outline-none data-focus:outline-solid data-focus:outline-3 data-focus:outline-offset-2 data-focus:outline-[var(--focus)] sm:flex-1"
-            >
-              <ScenePicture greys={option.greys} rim={option.rim} />
-              <span className="mt-1 block text-center text-[13px] leading-tight">{option.name}</span>
-            </Radio>
-          ))}
-        </div>
-      </RadioGroup>
-      <FieldError id={id} error={error} />
-    </div>
+    <PictureChoice
+      {...rest}
+      options={options.map(({ value, name, greys, rim }) => ({
+        value,
+        name,
+        picture: <ScenePicture greys={greys} rim={rim} />,
+      }))}
+    />
   );
 }

@@ -136,7 +136,13 @@ export function NewTrial() {
                 {chosen && (
                   <Quantity
                     id={`margin-${id}`}
-                    label={id === 'contrast' ? 'what matters, grades' : 'what matters'}
+                    label={
+                      id === 'contrast'
+                        ? 'what matters, grades'
+                        : measures[id].unit === 'steps'
+                          ? 'what matters, steps'
+                          : 'what matters'
+                    }
                     kind={measures[id].kind}
                     units={units}
                     value={form.margins[id] ?? measures[id].margin}

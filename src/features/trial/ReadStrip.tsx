@@ -4,6 +4,7 @@ import * as z from 'zod';
 import { useState } from 'react';
 import type { Trial } from '@/core/records/records';
 import { typed } from '@/core/schema/typed';
+import { eyeScales, type EyeScaleId } from '@/core/trial/eyePatches';
 import { measures, type MeasureId } from '@/core/trial/measures';
 import { measuresOf, trialShape, type TrialStrip } from '@/core/trial/trial';
 import { useSettings } from '@/data/queries';
@@ -11,12 +12,16 @@ import { dropDraft } from '@/data/drafts';
 import { changeStrip } from '@/data/trials';
 import { useDraft } from '@/features/drafts/useDraft';
 import { AskForDay } from '@/features/scene/AskForDay';
+import { EyeChoice } from './EyeChoice';
 import { FromPicture } from './FromPicture';
 import { StripChoice } from '@/features/scene/StripChoice';
 import { contrastStrips } from '@/features/scene/gradeStrips';
 import { Quantity } from '@/ui/Quantity';
 
 const formSchema = z.object({ values: z.record(z.string(), typed), curve: trialShape.strips.element.shape.curve });
+
+/** Whether a measure is told by the patch that it looks like. */
+const isByPatch = (id: MeasureId): id is EyeScaleId => id in eyeScales;
 
 /** One strip is read: its contrast by likeness, the rest as measured. */
 export function ReadStrip({ trial, strip }: { trial: Trial; strip: TrialStrip }) {
@@ -59,7 +64,16 @@ export function ReadStrip({ trial, strip }: { trial: Trial; strip: TrialStrip })
           />
         </>
       )}
-      {ids.some((id) => id !== 'contrast') && (
+      {ids.filter(isByPatch).map((id) => (
+        <EyeChoice
+          key={id}
+          scale={id}
+          value={form.values[id] ?? ''}
+          onChange={(value) => set(id, value)}
+          error={asked && form.values[id] === undefined ? 'Choose the one that it looks like.' : undefined}
+        />
+      ))}
+      {ids.some((id) => id !== 'contrast' && !isByPatch(id)) && (
         <div className="max-w-[420px]">
           <FromPicture
             trial={trial}
@@ -79,7 +93,7 @@ export function ReadStrip({ trial, strip }: { trial: Trial; strip: TrialStrip })
       {/* Room for what is wrong: a button that moves under a finger is missed. */}
       <div className="grid min-h-[124px] max-w-[560px] grid-cols-2 content-start gap-4 sm:grid-cols-3">
         {ids
-          .filter((id) => id !== 'contrast')
+          .filter((id) => id !== 'contrast' && !isByPatch(id))
           .map((id) => (
             <Quantity
               key={id}

@@ -15,6 +15,7 @@ import { useTitle } from '@/ui/useTitle';
 import { Lessons } from './Lessons';
 import { ReadStrip } from './ReadStrip';
 import { TrialAnswers } from './TrialAnswers';
+import { TrialSheet } from './TrialSheet';
 import { standingWords } from './standingWords';
 import { useTrialAnswers } from './useTrialAnswers';
 
@@ -72,8 +73,9 @@ function TrialView({ trial }: { trial: Trial }) {
       )}
       <Evening trial={trial} />
       <Developing trial={trial} open={open} />
+      {!open && <TrialSheet trial={trial} />}
       {open && <Lessons trial={trial} />}
-      <Ways trial={trial} />
+      <Ways trial={trial} sheet={!open} />
     </div>
   );
 }
@@ -189,7 +191,7 @@ function Developing({ trial, open }: { trial: Trial; open: boolean }) {
 }
 
 /** What goes out, and away. */
-function Ways({ trial }: { trial: Trial }) {
+function Ways({ trial, sheet }: { trial: Trial; sheet: boolean }) {
   const router = useRouter();
   const file = `aetas-trial-${trial.id}`;
   return (
@@ -225,7 +227,7 @@ function Ways({ trial }: { trial: Trial }) {
         Save it for somebody to repeat
       </button>
       <button type="button" className="act-plain" onClick={() => window.print()}>
-        Print
+        {sheet ? 'Print labels and exposure sheet' : 'Print'}
       </button>
       <button
         type="button"
