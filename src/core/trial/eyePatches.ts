@@ -2,8 +2,8 @@ import { seededNormal } from '../kit/seededNoise';
 
 /** What is told by eye in steps from 0, and has a patch drawn for each. */
 export const eyeScales = {
-  grain: ['No grain seen', 'Fine', 'Plain', 'Coarse', 'Very coarse'],
-  unevenness: ['Even', 'Hardly uneven', 'Uneven in plain tones', 'Streaks', 'Spoilt by them'],
+  grain: ['No grain seen', 'Fine', 'Easily seen', 'Coarse', 'Very coarse'],
+  unevenness: ['Even', 'Hardly uneven', 'Uneven in plain tones', 'Streaks', 'Spoilt'],
 } as const;
 export type EyeScaleId = keyof typeof eyeScales;
 

@@ -5,7 +5,7 @@ import { PATCH, eyePatch, eyeScales, type EyeScaleId } from '@/core/trial/eyePat
 import { PictureChoice } from '@/features/scene/PictureChoice';
 
 const questions: Record<EyeScaleId, { label: string; hint: string }> = {
-  grain: { label: 'How grainy is a plain grey?', hint: 'at the loupe of every other strip' },
+  grain: { label: 'How grainy is a plain grey?', hint: 'through the same loupe for every strip' },
   unevenness: { label: 'How even is it?', hint: 'along a plain tone, from the perforation down' },
 };
 

@@ -50,19 +50,17 @@ export function ReadStrip({ trial, strip }: { trial: Trial; strip: TrialStrip })
   };
   return (
     <div className="mt-3 space-y-4">
+      {ids.some((id) => id === 'contrast' || isByPatch(id)) && <AskForDay />}
       {ids.includes('contrast') && (
-        <>
-          <AskForDay />
-          <StripChoice
-            id="contrast"
-            label="Which one does it look like?"
-            hint="as scanned"
-            value={typeof form.values.contrast === 'number' ? (String(form.values.contrast) as '-2') : null}
-            options={contrastStrips}
-            onChange={(value) => set('contrast', Number(value))}
-            error={asked && form.values.contrast === undefined ? 'Choose the one that it looks like.' : undefined}
-          />
-        </>
+        <StripChoice
+          id="contrast"
+          label="Which one does it look like?"
+          hint="as scanned"
+          value={typeof form.values.contrast === 'number' ? (String(form.values.contrast) as '-2') : null}
+          options={contrastStrips}
+          onChange={(value) => set('contrast', Number(value))}
+          error={asked && form.values.contrast === undefined ? 'Choose the one that it looks like.' : undefined}
+        />
       )}
       {ids.filter(isByPatch).map((id) => (
         <EyeChoice

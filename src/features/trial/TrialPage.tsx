@@ -55,7 +55,7 @@ function TrialView({ trial }: { trial: Trial }) {
         </p>
       )}
       {next !== undefined && (
-        <section aria-labelledby="reading" className="mt-6">
+        <section aria-labelledby="reading" className="mt-6 print:hidden">
           <h2 id="reading">Read strip {next.code}</h2>
           <p className="text-[14px] text-ink2">
             {open ? 'Its label was opened.' : 'In an order by lot: what it had is told when all are read.'}
@@ -64,7 +64,7 @@ function TrialView({ trial }: { trial: Trial }) {
         </section>
       )}
       {!open && standing.read > 0 && (
-        <p className="mt-4">
+        <p className="mt-4 print:hidden">
           <button type="button" className="act" onClick={() => void openTrial(trial.id, Date.now())}>
             Stop here and look
           </button>{' '}
@@ -85,12 +85,12 @@ function Evening({ trial }: { trial: Trial }) {
   const [shown, setShown] = useState(false);
   if (!trial.strips.some(({ developed, lost }) => developed !== true && lost === undefined)) return null;
   return (
-    <section aria-labelledby="evening" className="mt-7">
+    <section aria-labelledby="evening" className={shown ? 'mt-7' : 'mt-7 print:hidden'}>
       <h2 id="evening">Mix it and put it on a clock</h2>
       {shown ? (
         <TrialEveningPlan trial={trial} />
       ) : (
-        <p className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <p className="mt-1 flex flex-wrap items-center gap-x-4 gap-y-2 print:hidden">
           <button type="button" className="act" onClick={() => setShown(true)}>
             Lay the evening out
           </button>
