@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { openDemo, recordsOf } from '../bench';
+import { choose, openDemo, recordsOf } from '../bench';
 
 test('a recipe is given as an address and a code, looked at over there, and kept on a word', async ({
   page,
@@ -50,6 +50,27 @@ test('baths of one’s own are given, and stand beside those of the same name', 
         .map(({ name }) => name),
     )
     .toEqual(expect.arrayContaining(['At the hut', 'At the hut, given']));
+});
+
+test('a plan is given, looked at, and put into the plan of another roll, where its time is worked out anew', async ({
+  page,
+}) => {
+  await openDemo(page, '/rolls/instruments#choose');
+  await page.getByRole('button', { name: /^Give plan of/ }).click();
+  const address = await page.getByLabel('Address').inputValue();
+  await page.goto('/rolls/tin-3#choose');
+  await expect(page.locator('#developer')).toContainText('Instant coffee');
+  const there = await page.getByTestId('time').first().textContent();
+  await page.goto(address);
+  await expect(page.getByText('How somebody else develops it.')).toBeVisible();
+  await expect(page.getByText(/Theirs took \d+:\d\d\. Yours gets a time of its own/)).toBeVisible();
+  const before = await recordsOf(page, 'aetas-demo');
+  await choose(page, /^For which roll/, 'Tin 3, cloud studies');
+  expect((await recordsOf(page, 'aetas-demo')).plans).toEqual(before.plans);
+  await page.getByRole('button', { name: 'Put it into the plan of this roll' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Tin 3, cloud studies' })).toBeVisible();
+  await expect(page.locator('#developer')).not.toContainText('Instant coffee');
+  await expect(page.getByTestId('time').first()).not.toHaveText(there ?? '');
 });
 
 test('a lab note is given as an address, and read by somebody who keeps nothing of it', async ({ page, browser }) => {

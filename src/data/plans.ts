@@ -1,5 +1,5 @@
 import type { Plan, Pinned } from '@/core/records/records';
-import type { PlanChoices } from '@/core/plan/planForm';
+import { initialPlanForm, planFormOf, type PlanChoices } from '@/core/plan/planForm';
 import type { PlanChange } from '@/core/diagnosis/causes';
 import { currentPlanForm } from '@/core/plan/planInHand';
 import { takeAdvice } from '@/core/plan/takeAdvice';
@@ -50,6 +50,23 @@ export function takePlanApart(rollId: string): Promise<void> {
     },
     { undo: 'taking the plan apart' },
   );
+}
+
+/**
+ * Puts somebody's way of developing into the plan of a roll, as if it had been typed there. A time that was taken already stays until
+ * another is.
+ * @returns whether there was such a roll
+ */
+export async function takePlanInto(rollId: string, choices: PlanChoices): Promise<boolean> {
+  const db = database();
+  const roll = await db.rolls.get(rollId);
+  const stock = roll === undefined ? undefined : await db.stocks.get(roll.stockId);
+  if (roll === undefined || stock === undefined) return false;
+  const initial = initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition });
+  // A tank that does not cover this film is none for it.
+  const volumeMl = Math.max(choices.volumeMl, Number(initial.volumeMl));
+  await keepDraft(planDraftKey(rollId), planFormOf({ ...choices, volumeMl }, initial));
+  return true;
 }
 
 /**

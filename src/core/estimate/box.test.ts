@@ -44,6 +44,28 @@ describe('rolls of one box', () => {
     expect(sister.effectiveAge.value).toBeGreaterThan(before.effectiveAge.value + 1);
     expect(sister.imageLossStops.value).toBeGreaterThan(before.imageLossStops.value);
   });
+  test('black film that surprises leaves more open than its covariance says; one that was to be expected, or is past belief, does not', () => {
+    const young = (timeMin: number) => {
+      const request = completeRequest(
+        sampleRequest({
+          ...old,
+          age: { storage: [{ years: 15, temperatureC: 21, temperatureSdC: 2 }], yearsSd: 2 },
+          lotId: 'attic',
+          evidence: [{ ...black('attic'), timeMin } as EvidenceInput],
+        }),
+      );
+      return fitOf(request);
+    };
+    const widest = (fit: ReturnType<typeof fitOf>): number =>
+      Math.max(...(fit.observed[0]?.keys ?? []).map((key) => fit.looseness(key)));
+    expect(widest(young(12))).toBeGreaterThan(1.1);
+    // Two hours in the developer blacken any old film; black after half a minute is no measurement.
+    expect(widest(fitOf(asked('attic', [{ ...black('attic'), timeMin: 120 } as EvidenceInput])))).toBe(1);
+    const impossible = young(0.5);
+    expect(impossible.conflicts).toHaveLength(1);
+    expect(widest(impossible)).toBeLessThan(widest(young(12)));
+    expect(young(12).looseness('an unknown of nobody')).toBe(1);
+  });
   test('another roll that is named without its box is of no box', () => {
     const { setting, ...rest } = black(undefined);
     const unnamed = { ...rest, setting: { rollId: setting?.rollId, brewId: setting?.brewId } } as EvidenceInput;

@@ -117,7 +117,11 @@ export function fitEvidence(
   }
   const { z, factored, rows, residuals } = fitted;
   const keys = new Map([...places.of].map(([key, place]) => [placeName(place), key]));
-  const loose = looseByPlace(rows, distances, bounds);
+  // A bound that is doubted loosens as far as it is believed.
+  const surprises = distances.map((distance, index) =>
+    bounds[index] === true ? Math.max(1, (distance * (weights[index] as number)) ** 2) : 1,
+  );
+  const loose = looseByPlace(rows, surprises);
   return {
     pieces,
     released,
@@ -387,27 +391,24 @@ const SCATTER_DF = 8;
 /**
  * How much wider unknowns are that a surprising bound touches. Something out of the common made that film black, and a bound does
  * not say what: where scatter has heavy tails, so does what is left open. Readings that were no surprise speak against it.
- * Source: scale of a multivariate t after n readings, √((ν + Σd²)/(ν + n)) (textbook), with d² = 1 for those that were none.
+ * @param rows places that each reading touches
+ * @param surprises d² of each reading: its squared distance from what all else says, as far as it is believed; 1 for one that was none
+ * @returns factors above 1, by place
+ * Source: scale of a multivariate t after n readings, √((ν + Σd²)/(ν + n)) (textbook).
  */
-function looseByPlace(
-  rows: readonly SparseRow[],
-  distances: readonly number[],
-  bounds: readonly boolean[],
-): ReadonlyMap<string, number> {
+function looseByPlace(rows: readonly SparseRow[], surprises: readonly number[]): ReadonlyMap<string, number> {
   const touched = new Map<string, { readings: number; squares: number }>();
-  bounds.forEach((bound, index) => {
-    const square = (distances[index] as number) ** 2;
-    if (!bound || square <= 1) return;
+  surprises.forEach((square, index) => {
+    if (square <= 1) return;
     for (const place of (rows[index] as SparseRow).places) touched.set(placeName(place), { readings: 0, squares: 0 });
   });
   if (touched.size === 0) return new Map();
   rows.forEach(({ places }, index) => {
-    const square = bounds[index] === true ? Math.max(1, (distances[index] as number) ** 2) : 1;
     for (const place of places) {
       const here = touched.get(placeName(place));
       if (here === undefined) continue;
       here.readings += 1;
-      here.squares += square;
+      here.squares += surprises[index] as number;
     }
   });
   return new Map(

@@ -2,7 +2,8 @@ import { deflateSync, strToU8 } from 'fflate';
 import { expect, test } from 'vitest';
 import { formulary, formularyIds } from '../brewing/formulary';
 import type { Recipe } from '../brewing/recipe';
-import { giftFromFragment, giftOfNote, giftToFragment, type Gift } from './gift';
+import { demoInputs } from '../testing/demoInputs';
+import { choicesOfGift, giftFromFragment, giftOfNote, giftOfPlan, giftToFragment, type Gift } from './gift';
 
 const recipe = { ...formulary['coffee-standard'], lines: [...formulary['coffee-standard'].lines] };
 const plain = ({ name, use, lines }: Pick<Recipe, 'name' | 'use' | 'lines'>): Gift => ({
@@ -51,4 +52,17 @@ test('a lab note comes back as it went, and one that is too long says that it wa
   const long = giftOfNote('Tin 3', Array.from({ length: 4000 }, (_, at) => `${at * 7919}`).join(' '));
   expect(long.text.endsWith('ask for the file.)')).toBe(true);
   expect(giftFromFragment(giftToFragment(long))).toEqual({ ok: true, value: long });
+});
+
+test('a plan comes back as it is done, without what belongs to its own bench, and short enough for one code', () => {
+  const { plan } = demoInputs;
+  const gift = giftOfPlan('Hold in coffee', { ...plan, brewId: 'a jug', muted: ['a test'], ownTimeMin: 9 });
+  const fragment = giftToFragment(gift);
+  expect(fragment.length).toBeLessThan(2200);
+  const back = giftFromFragment(`#${fragment}`);
+  expect(back).toEqual({ ok: true, value: gift });
+  expect(Object.keys(gift.plan)).not.toContain('rollId');
+  const choices = choicesOfGift(gift);
+  expect(choices).toMatchObject({ brewId: null, muted: [], ownTimeMin: null, knownTime: null });
+  expect(choices).toMatchObject({ developer: plan.developer, baths: plan.baths, temperatureC: plan.temperatureC });
 });

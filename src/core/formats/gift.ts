@@ -1,8 +1,10 @@
 import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
 import * as z from 'zod';
 import { recipeShape } from '../brewing/recipe';
+import type { PlanChoices } from '../plan/planForm';
+import { planSchema, type Plan } from '../records/records';
 import { bathsSchema, pourInSchema } from '../schedule/baths';
-import { nameField, text } from '../schema/fields';
+import { limited, nameField, text } from '../schema/fields';
 import { problemsFromZod } from '../schema/problemsFromZod';
 import { failure, success, type Result } from '../schema/result';
 
@@ -13,12 +15,35 @@ import { failure, success, type Result } from '../schema/result';
 /** The longest note that goes into an address, letters. Source: our choice. */
 const LONGEST_NOTE = 8000;
 
+/** What of a plan is given: what it says of film, jug and evidence belongs to its own bench. */
+const GIVEN_FIELDS = {
+  developer: true,
+  bromideGPerL: true,
+  temperatureC: true,
+  agitationId: true,
+  movement: true,
+  strategy: true,
+  target: true,
+  volumeMl: true,
+  ambientC: true,
+  baths: true,
+  pourIn: true,
+} as const;
+
 /** Something of one's own that is given to somebody else. */
 const giftSchema = z.discriminatedUnion(
   'kind',
   [
     z.strictObject({ kind: z.literal('recipe'), recipe: z.strictObject(recipeShape) }),
     z.strictObject({ kind: z.literal('baths'), name: nameField('Name'), baths: bathsSchema, pourIn: pourInSchema }),
+    /** How somebody develops a film: all but the roll and the time of a chart. */
+    z.strictObject({
+      kind: z.literal('plan'),
+      name: nameField('Name'),
+      /** The time that theirs got, min; null where it was not used yet. */
+      timeMin: limited('timeMin', 'Time').nullable(),
+      plan: planSchema.pick(GIVEN_FIELDS),
+    }),
     /** A lab note, as Markdown: to be read. */
     z.strictObject({ kind: z.literal('note'), name: nameField('Name'), text: text('Note', LONGEST_NOTE) }),
   ],
@@ -80,4 +105,20 @@ export function giftOfNote(name: string, whole: string): Extract<Gift, { kind: '
   const cut = '\n\n(The rest did not fit into the address: ask for the file.)';
   const fits = whole.length <= LONGEST_NOTE ? whole : whole.slice(0, LONGEST_NOTE - cut.length) + cut;
   return { kind: 'note', name, text: fits };
+}
+
+/** A plan as a gift. */
+export function giftOfPlan(name: string, plan: Plan): Extract<Gift, { kind: 'plan' }> {
+  const given = Object.fromEntries(Object.keys(GIVEN_FIELDS).map((field) => [field, plan[field as keyof Plan]]));
+  return {
+    kind: 'plan',
+    name,
+    timeMin: plan.pinned?.timeMin ?? null,
+    plan: planSchema.pick(GIVEN_FIELDS).parse(given),
+  };
+}
+
+/** The choices of a given plan for a film of one’s own: its time is worked out here. */
+export function choicesOfGift({ plan }: Extract<Gift, { kind: 'plan' }>): PlanChoices {
+  return { ...plan, knownTime: null, muted: [], ownTimeMin: null, brewId: null };
 }

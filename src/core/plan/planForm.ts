@@ -225,7 +225,7 @@ export function developerFields(developer: Plan['developer']): Partial<PlanForm>
 }
 
 /** The form of a plan that was decided earlier, on top of the fields it does not use. */
-export function planFormOf(plan: Plan, initial: PlanForm): PlanForm {
+export function planFormOf(plan: PlanChoices, initial: PlanForm): PlanForm {
   const { knownTime } = plan;
   return {
     ...initial,

@@ -3,15 +3,22 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useSyncExternalStore } from 'react';
-import { giftFromFragment, type Gift } from '@/core/formats/gift';
+import { choicesOfGift, giftFromFragment, type Gift } from '@/core/formats/gift';
+import { developerName } from '@/core/plan/developerName';
+import { movementOf } from '@/core/plan/runSteps';
+import { formatMinutes } from '@/core/units/duration';
+import { formatQuantity } from '@/core/units/quantity';
+import { takePlanInto } from '@/data/plans';
+import { Choice } from '@/ui/Choice';
 import { recipeUses } from '@/core/brewing/recipe';
 import type { Result } from '@/core/schema/result';
 import { keepBaths, useHabits } from '@/data/habits';
 import { addRecipes } from '@/data/recipes';
-import { useRecipes } from '@/data/queries';
+import { useLatestRolls, useRecipes, useSettings } from '@/data/queries';
 import { download } from '@/ui/download';
 import { MarkdownText } from '@/features/handbook/MarkdownText';
 import { Refused } from '@/features/files/Refused';
+import { strategyWords } from '@/features/words/strategyWords';
 import { recipeContents } from '@/features/words/recipeContents';
 
 const onHash = (tell: () => void): (() => void) => {
@@ -43,6 +50,7 @@ export function GiftPage({ given }: { given: Result<Gift> }) {
     );
   const gift = given.value;
   if (gift.kind === 'recipe') return <GivenRecipe gift={gift} />;
+  if (gift.kind === 'plan') return <GivenPlan gift={gift} />;
   return gift.kind === 'baths' ? <GivenBaths gift={gift} /> : <GivenNote gift={gift} />;
 }
 
@@ -102,6 +110,66 @@ function GivenBaths({ gift }: { gift: Extract<Gift, { kind: 'baths' }> }) {
         words="Keep them among my presets"
         onKeep={() => keep(keepBaths({ name, baths: gift.baths, pourIn: gift.pourIn, usual: false }), '/rolls')}
       />
+    </div>
+  );
+}
+
+/** How somebody develops a film: looked at, and put into the plan of a roll of one’s own, where its time is worked out. */
+function GivenPlan({ gift }: { gift: Extract<Gift, { kind: 'plan' }> }) {
+  const { fault, keep } = useKeep();
+  const units = useSettings();
+  const rolls = useLatestRolls();
+  const [chosen, setChosen] = useState('');
+  const { plan, timeMin } = gift;
+  const rollId = chosen === '' ? (rolls?.[0]?.id ?? '') : chosen;
+  const facts: [string, string][] = [
+    ['Developer', developerName(plan.developer)],
+    ['At', formatQuantity(plan.temperatureC, 'temperature', units)],
+    ['Agitation', movementOf(plan).name],
+    ['Strategy', strategyWords[plan.strategy.id].name],
+    ['Baths', plan.baths.map(({ name }) => name).join(', ')],
+  ];
+  return (
+    <div className="measure">
+      <h1>{gift.name}</h1>
+      <p className="mt-1 text-ink2">How somebody else develops it.</p>
+      <dl className="mt-3 max-w-[560px] border-b border-hair">
+        {facts.map(([term, words]) => (
+          <div key={term} className="rule-row grid grid-cols-[110px_minmax(0,1fr)] gap-x-4">
+            <dt className="text-ink2">{term}</dt>
+            <dd className="wrap-anywhere">{words}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="mt-3 max-w-[62ch] text-ink2">
+        Nothing has been changed yet. {timeMin !== null && `Theirs took ${formatMinutes(timeMin)}. `}Yours gets a time
+        of its own, from its age, its fog and your log.
+      </p>
+      {rolls !== undefined && rolls.length === 0 ? (
+        <p className="mt-3">
+          There is no roll on the bench that it could be for. <Link href="/rolls/new">Add one</Link>, and open this
+          address again.
+        </p>
+      ) : (
+        <>
+          <div className="mt-3 max-w-[420px]">
+            <Choice
+              id="given-roll"
+              label="For which roll"
+              value={rollId}
+              options={(rolls ?? []).map(({ id, label }) => ({ value: id, name: label }))}
+              onChange={setChosen}
+            />
+          </div>
+          <Ways
+            fault={fault}
+            words="Put it into the plan of this roll"
+            onKeep={() =>
+              keep(takePlanInto(rollId, choicesOfGift(gift)), `/rolls/${encodeURIComponent(rollId)}#choose`)
+            }
+          />
+        </>
+      )}
     </div>
   );
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import { giftOfPlan } from '@/core/formats/gift';
+import { GiveButton } from '@/features/offline/GiveButton';
 import { format } from 'date-fns';
 import type { Brew, Plan, Roll } from '@/core/records/records';
 import { isGuess } from '@/core/estimate/isGuess';
@@ -57,7 +59,14 @@ export function ChooseStage({ dossier, plan, jugs, rolls, units }: ChooseProps) 
           />
         </div>
         {setPlan?.pinned && analysis !== null && (
-          <PinNote pinned={setPlan.pinned} analysis={analysis} units={units} rolls={rolls} />
+          <div>
+            <PinNote pinned={setPlan.pinned} analysis={analysis} units={units} rolls={rolls} />
+            <GiveButton
+              gift={giftOfPlan(dossier.roll.label, setPlan)}
+              name={`plan of ${dossier.roll.label}`}
+              className="act-plain"
+            />
+          </div>
         )}
         {analysis !== null && shown !== null && (
           <CautionList
