@@ -61,6 +61,8 @@ test('a plan is given, looked at, and put into the plan of another roll, where i
   await page.goto('/rolls/tin-3#choose');
   await expect(page.locator('#developer')).toContainText('Instant coffee');
   const there = await page.getByTestId('time').first().textContent();
+  await page.getByLabel('Temperature', { exact: true }).first().fill('23');
+  await expect(page.getByTestId('time').first()).not.toHaveText(there ?? '');
   await page.goto(address);
   await expect(page.getByText('How somebody else develops it.')).toBeVisible();
   await expect(page.getByText(/Theirs took \d+:\d\d\. Yours gets a time of its own/)).toBeVisible();
@@ -71,6 +73,11 @@ test('a plan is given, looked at, and put into the plan of another roll, where i
   await expect(page.getByRole('heading', { level: 1, name: 'Tin 3, cloud studies' })).toBeVisible();
   await expect(page.locator('#developer')).not.toContainText('Instant coffee');
   await expect(page.getByTestId('time').first()).not.toHaveText(there ?? '');
+  // What was typed there is not lost.
+  const { aside } = await recordsOf(page, 'aetas-demo');
+  expect(JSON.stringify(aside)).toContain(
+    'Somebody’s plan took the place of what was typed for “Tin 3, cloud studies”.',
+  );
 });
 
 test('a lab note is given as an address, and read by somebody who keeps nothing of it', async ({ page, browser }) => {

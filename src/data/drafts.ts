@@ -158,15 +158,19 @@ export function followDraft(key: string, onValues: (values: object) => void): ()
   return () => subscription.unsubscribe();
 }
 
-/** Sets a kept form aside that does not read any more, so that nothing typed is lost. */
-export async function setDraftAside(key: string, values: unknown): Promise<void> {
+/** Sets a kept form aside that does not read any more, or that another one takes the place of, so that nothing typed is lost. */
+export async function setDraftAside(
+  key: string,
+  values: unknown,
+  why = `The form “${key}” does not read any more.`,
+): Promise<void> {
   const db = database();
   const atMs = Date.now();
   await db.transaction('rw', db.drafts, db.done, db.aside, async () => {
     await db.aside.put({
       id: `aside-${atMs}-${crypto.randomUUID()}`,
       from: 'drafts',
-      why: `The form “${key}” does not read any more.`.slice(0, 300),
+      why: why.slice(0, 300),
       record: JSON.stringify({ id: key, values }),
       createdMs: atMs,
     });

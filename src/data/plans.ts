@@ -6,7 +6,7 @@ import { takeAdvice } from '@/core/plan/takeAdvice';
 import { planOfRoll } from './planOfRoll';
 import { act, newStamps } from './act';
 import { database } from './database';
-import { keepDraft, markDraftsDone, readDraft } from './drafts';
+import { keepDraft, markDraftsDone, readDraft, setDraftAside } from './drafts';
 
 /** Key of the draft of a roll's plan. */
 export function planDraftKey(rollId: string): string {
@@ -53,8 +53,8 @@ export function takePlanApart(rollId: string): Promise<void> {
 }
 
 /**
- * Puts somebody's way of developing into the plan of a roll, as if it had been typed there. A time that was taken already stays until
- * another is.
+ * Puts somebody's way of developing into the plan of a roll, as if it had been typed there. What was typed there before is set aside; a
+ * time that was taken already stays until another is.
  * @returns whether there was such a roll
  */
 export async function takePlanInto(rollId: string, choices: PlanChoices): Promise<boolean> {
@@ -65,6 +65,9 @@ export async function takePlanInto(rollId: string, choices: PlanChoices): Promis
   const initial = initialPlanForm({ familyId: stock.familyId, formatId: roll.formatId, condition: roll.condition });
   // A tank that does not cover this film is none for it.
   const volumeMl = Math.max(choices.volumeMl, Number(initial.volumeMl));
+  const before = await readDraft(planDraftKey(rollId));
+  const why = `Somebody’s plan took the place of what was typed for “${roll.label}”.`;
+  if (before !== undefined) await setDraftAside(planDraftKey(rollId), before, why);
   await keepDraft(planDraftKey(rollId), planFormOf({ ...choices, volumeMl }, initial));
   return true;
 }

@@ -143,7 +143,7 @@ function GivenPlan({ gift }: { gift: Extract<Gift, { kind: 'plan' }> }) {
       </dl>
       <p className="mt-3 max-w-[62ch] text-ink2">
         Nothing has been changed yet. {timeMin !== null && `Theirs took ${formatMinutes(timeMin)}. `}Yours gets a time
-        of its own, from its age, its fog and your log.
+        of its own, from its age, its fog and your log. What is typed in its plan by now is set aside, under Records.
       </p>
       {rolls !== undefined && rolls.length === 0 ? (
         <p className="mt-3">
