@@ -9,6 +9,9 @@ import { formatNumber } from '@/core/units/quantity';
 const WIDTH = 480;
 const HEIGHT = 320;
 
+const signed = (stops: number): string =>
+  `${stops > 0 ? '+' : stops < 0 ? '−' : ''}${formatNumber(Math.abs(stops), 1)}`;
+
 /** The picture as a sketch, with what is held back dashed and what is burnt in drawn full; a stroke from corner to corner places an area. */
 export function AreaMap({
   areas,
@@ -87,8 +90,7 @@ export function AreaMap({
               fontSize="16"
               fill="var(--ink)"
             >
-              {where} {stops > 0 ? '+' : stops < 0 ? '−' : ''}
-              {formatNumber(Math.abs(stops), 1)}
+              {where} {signed(stops)}
             </text>
           </g>
         ))}
@@ -111,7 +113,7 @@ export function AreaMap({
             Where {where.join(' and ')} meet:{' '}
             {stops === null
               ? 'more is held back than the base gives. Hold back less.'
-              : `${stops > 0 ? '+' : stops < 0 ? '−' : ''}${formatNumber(Math.abs(stops), 1)} stops, since exposures add and stops do not.`}
+              : `${signed(stops)} stops, since exposures add and stops do not.`}
           </span>
         ))}
       </figcaption>
