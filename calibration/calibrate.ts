@@ -10,6 +10,7 @@ import {
   boxKinds,
   boxVerdict,
   evidenceKinds,
+  GUEST_RUN,
   verdictOf,
   worldBox,
   worldLog,
@@ -24,7 +25,14 @@ import {
 export const worlds: Readonly<Record<string, World>> = { wild: wildWorld, hill: hillWorld };
 
 /** What a roll brings: nothing, one piece of a kind, a chart and a clip, or three clips. */
-export const bundles = ['none', ...evidenceKinds, 'leaflet + clip', 'own time + clip', 'two clips'] as const;
+export const bundles = [
+  'none',
+  ...evidenceKinds,
+  'leaflet + clip',
+  'own time + clip',
+  'two clips',
+  'three runs of another bench',
+] as const;
 export type Bundle = (typeof bundles)[number];
 export const strategyNames: readonly StrategyId[] = ['hold', 'extend', 'stand'];
 
@@ -183,6 +191,8 @@ function bundleOf(roll: WorldRoll, bundle: Exclude<Bundle, 'none'>, timeMin: num
       return withClip(roll, roll.piece('leaflet', timeMin, 'chart'));
     case 'own time + clip':
       return withClip(roll, roll.piece('own time', timeMin, 'chart'));
+    case 'three runs of another bench':
+      return [1, 2, 3].map((n) => roll.piece(GUEST_RUN, timeMin, `theirs ${n}`));
     case 'two clips': {
       const first = roll.piece('clip by densities', timeMin, 'first');
       return [first, roll.piece('clip by densities', judge(roll, [first]).timeMin, 'second')];

@@ -52,7 +52,9 @@ export const evidenceKinds = [
 /** Rolls of the same box that were developed before: one, one that came out black, three. */
 export const boxKinds = ['sister of the box', 'black sister of the box', 'three sisters of the box'] as const;
 export type BoxKind = (typeof boxKinds)[number];
-export type EvidenceKind = (typeof evidenceKinds)[number];
+/** A run of somebody else’s bench on another roll of the stock. */
+export const GUEST_RUN = 'run of another bench';
+export type EvidenceKind = (typeof evidenceKinds)[number] | typeof GUEST_RUN;
 
 /** Ages that are drawn: how old a roll is made, years. */
 export const ageGroups = {
@@ -147,6 +149,21 @@ function stockTruth(luck: Chance, world: World, stand: boolean): StockTruth | nu
     thermometerBias: 0.3 * scatter(luck),
     agitationId,
     handRate: school.rateFactor * Math.exp(Math.max(0.03, world.handSpread(agitationId)) * luck.normal()),
+    eye: { bias: 0.25 * luck.normal(), drift: 0.15 * luck.normal(), judged: 0 },
+  };
+}
+
+/** Spread of ln(rate) of somebody else’s bench that no school of movement explains. Our invention, wider than the estimator supposes. */
+const GUEST_LN_SD = 0.2;
+
+/** The same film and developer on a bench of somebody else: another hand, thermometer and eye. */
+function benchOf(luck: Chance, world: World, stock: StockTruth): StockTruth {
+  const school = agitationSchools[stock.agitationId];
+  const hand = Math.max(0.03, world.handSpread(stock.agitationId)) * luck.normal();
+  return {
+    ...stock,
+    handRate: school.rateFactor * Math.exp(hand + GUEST_LN_SD * world.scatter(luck)),
+    thermometerBias: 0.3 * world.scatter(luck),
     eye: { bias: 0.25 * luck.normal(), drift: 0.15 * luck.normal(), judged: 0 },
   };
 }
@@ -282,6 +299,7 @@ function rollOf(
       setting: { temperatureC: own ? temperatureC : 20, agitationId: own ? agitationId : 'ten-each-minute' },
     };
   };
+  let guest: StockTruth | null = null;
   const piece: WorldRoll['piece'] = (kind, timeMin, id) => {
     switch (kind) {
       case 'leaflet':
@@ -328,6 +346,16 @@ function rollOf(
           baseFogD: positive(stock.freshFogD + fogAt(timeMin, run()) + 0.03 * scatter(luck)),
           method: 'densities',
         };
+      case GUEST_RUN: {
+        guest ??= benchOf(luck, world, stock);
+        for (;;) {
+          const theirs = rollOf(luck, world, guest, strategyId, group, `roll of theirs ${id}`);
+          if (theirs === null) continue;
+          const { age: theirAge, rollId: theirId, brewId, temperatureC: theirC } = theirs.request;
+          const setting = { age: theirAge, rollId: theirId, brewId, temperatureC: theirC, benchId: 'another bench' };
+          return { ...theirs.verdict(timeMin, id), setting };
+        }
+      }
       case 'sister’s verdict': {
         for (;;) {
           const sister = rollOf(luck, world, stock, strategyId, group, `sister of ${rollId} ${id}`);

@@ -25,6 +25,7 @@ const settingSchema = z
     rollId: situationShape.rollId.unwrap(),
     brewId: situationShape.brewId.unwrap(),
     lotId: situationShape.lotId,
+    benchId: situationShape.benchId,
   })
   .partial()
   .default({});

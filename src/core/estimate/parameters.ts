@@ -36,8 +36,8 @@ const THERMOMETER_SD_C = 0.3;
 /** Spread of ln(rate) between two runs that do the same, and what the shape of the development law leaves out. Source: our estimate. */
 const RUN_LN_SD = 0.08;
 
-/** How far somebody else’s bench works faster or slower than said: hand, scale, water, clock; ln(rate). Source: our estimate: twice a run. */
-const BENCH_LN_SD = 0.16;
+/** How far somebody else’s bench works faster or slower than said: hand, scale, water, clock; ln(rate). Source: our estimate, by calibration. */
+const BENCH_LN_SD = 0.22;
 
 /**
  * Spread of ln(rate) that ageing brings by itself, per room-year, and its ceiling. Old gelatin swells and takes up
