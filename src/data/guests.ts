@@ -1,4 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
+import { plainName } from '@/core/units/plainName';
 import type { GuestLog } from '@/core/evidence/guestLogSchema';
 import type { Guest } from '@/core/records/records';
 import { act, newStamps } from './act';
@@ -15,7 +16,7 @@ export function keepGuest(log: GuestLog): Promise<void> {
     'guest',
     async (writer) => {
       for (const { id, name } of await writer.db.guests.toArray())
-        if (name.trim().toLowerCase() === log.name.trim().toLowerCase()) await writer.remove('guests', id);
+        if (plainName(name) === plainName(log.name)) await writer.remove('guests', id);
       await writer.bring('guests', { ...newStamps(), ...log });
     },
     { undo: `taking in the log of ${log.name}` },

@@ -1,8 +1,7 @@
 import type { EvidenceItem } from '../estimate/observations';
 import type { Stock } from '../records/records';
+import { plainName } from '../units/plainName';
 import type { GuestLog } from '../evidence/guestLogSchema';
-
-const plain = (name: string): string => name.trim().toLowerCase();
 
 /** One’s own stocks, by what they are found by. */
 export type OwnStock = Pick<Stock, 'id' | 'name' | 'familyId'>;
@@ -14,8 +13,8 @@ export type OwnStock = Pick<Stock, 'id' | 'name' | 'familyId'>;
 export function sharedStocks({ stocks }: Pick<GuestLog, 'stocks'>, own: readonly OwnStock[]): Map<string, string> {
   return new Map(
     stocks.flatMap(({ id, name, familyId }): [string, string][] => {
-      const mine = own.find((one) => plain(one.name) === plain(name) && one.familyId === familyId);
-      return mine === undefined || plain(name) === '' ? [] : [[id, mine.id]];
+      const mine = own.find((one) => plainName(one.name) === plainName(name) && one.familyId === familyId);
+      return mine === undefined || plainName(name) === '' ? [] : [[id, mine.id]];
     }),
   );
 }

@@ -2,6 +2,7 @@ import { Matrix } from 'ml-matrix';
 import * as z from 'zod';
 import { choleskyOf } from '../inference/choleskyOf';
 import { LOG_EXPOSURE_PER_STOP } from '../units/stops';
+import { plainName } from '../units/plainName';
 import { within } from '../schema/within';
 import { gradeRanges } from './twoTones';
 
@@ -81,8 +82,6 @@ export function gradesOfPaper(measured: readonly (OwnRange & { grade: string })[
   });
 }
 
-const plain = (name: string): string => name.trim().toLowerCase();
-
 /**
  * What strips said of a paper, over all of its prints.
  * @param prints prints, with the paper and grade that they were made on
@@ -93,6 +92,6 @@ export function stripsOfPaper(
   paper: string,
 ): (OwnRange & { grade: string })[] {
   return prints.flatMap(({ paper: own, grade, ownRange }) =>
-    ownRange !== undefined && plain(own) === plain(paper) ? [{ ...ownRange, grade: grade.trim() }] : [],
+    ownRange !== undefined && plainName(own) === plainName(paper) ? [{ ...ownRange, grade: grade.trim() }] : [],
   );
 }

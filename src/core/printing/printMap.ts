@@ -10,6 +10,20 @@ export type AreaPlace = z.infer<typeof areaPlaceSchema>;
 /** An area that was drawn. */
 export type DrawnArea = PrintArea & { at: AreaPlace };
 
+/**
+ * Areas of a print as it is typed that were drawn; one without a name is called by its number, one without stops gets none.
+ * @param areas as typed
+ */
+export function drawnAreas(
+  areas: readonly { where: string; stops: number | string; at?: AreaPlace | undefined }[],
+): DrawnArea[] {
+  return areas.flatMap(({ where, stops, at }, index) =>
+    at === undefined
+      ? []
+      : [{ where: where.trim() || `area ${index + 1}`, stops: typeof stops === 'number' ? stops : 0, at }],
+  );
+}
+
 /** The least half axis, as a share: smaller than a thumb is no area that hands find in the dark. Source: our choice. */
 export const LEAST_AXIS = 0.03;
 

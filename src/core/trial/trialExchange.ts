@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { problemsFromZod } from '../schema/problemsFromZod';
 import { failure, success, type Result } from '../schema/result';
+import { plainName } from '../units/plainName';
 import { MOST_BLOCKS, trialSchema, type TrialStrip, type TrialValues } from './trial';
 import { layOut } from './trialDesign';
 
@@ -47,8 +48,6 @@ export function repeated(trial: TrialValues, seed: number): TrialValues {
   };
 }
 
-const plain = (name: string): string => name.trim().toLowerCase();
-
 /**
  * Two trials of the same question as one: the other’s rolls become rows of their own, on days of their own, so that a difference
  * between two kitchens is no difference between levels.
@@ -57,7 +56,7 @@ const plain = (name: string): string => name.trim().toLowerCase();
  * @returns both; else why they do not go together
  */
 export function pooled(own: TrialValues, other: TrialValues): Result<TrialValues> {
-  const place = other.levels.map((name) => own.levels.findIndex((mine) => plain(mine) === plain(name)));
+  const place = other.levels.map((name) => own.levels.findIndex((mine) => plainName(mine) === plainName(name)));
   if (place.includes(-1) || other.levels.length !== own.levels.length)
     return failure({
       path: 'levels',

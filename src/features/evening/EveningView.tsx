@@ -3,20 +3,11 @@
 import { format } from 'date-fns';
 import Link from 'next/link';
 import { planEvening, type Evening, type EveningItem } from '@/core/evening/evening';
-import {
-  eveningFormSchema,
-  dayOf,
-  eveningZeroMs,
-  readEveningForm,
-  reels,
-  type EveningForm,
-  type ReelId,
-} from '@/core/evening/eveningForm';
+import { eveningFormSchema, dayOf, eveningZeroMs, readEveningForm, type EveningForm } from '@/core/evening/eveningForm';
 import { eveningRoll } from '@/core/evening/eveningWish';
 import { useSettings, useSettledBench, type Bench } from '@/data/queries';
 import { download } from '@/ui/download';
 import { useDraft } from '@/features/drafts/useDraft';
-import { Choice } from '@/ui/Choice';
 import { OtherBench } from '@/features/shell/OtherBench';
 import { Empty } from '@/ui/Empty';
 import { EveningPicture } from '@/ui/emptyPictures';
@@ -25,9 +16,8 @@ import { Quantity } from '@/ui/Quantity';
 import { useNow } from '@/ui/useNow';
 import { EveningStrip } from './EveningStrip';
 import { RollOrder } from './RollOrder';
+import { TankFields } from './TankFields';
 import { clockTime, problemWords, shiftWords } from './eveningWords';
-
-const reelOptions = (Object.keys(reels) as ReelId[]).map((value) => ({ value, name: reels[value].name }));
 
 /** Rolls, tanks and jugs of one evening on one clock. */
 export function EveningView() {
@@ -99,22 +89,7 @@ function EveningPlan({ bench, form, change, nowMs }: EveningPlanProps) {
               From now
             </button>
           </div>
-          <Quantity
-            id="tanks"
-            label="Tanks"
-            kind="count"
-            units={units}
-            value={form.tanks}
-            onChange={(tanks) => change({ tanks })}
-            error={errors.tanks}
-          />
-          <Choice
-            id="reel"
-            label="Reels"
-            value={form.reel}
-            options={reelOptions}
-            onChange={(reel) => change({ reel })}
-          />
+          <TankFields form={form} change={change} error={errors.tanks} />
           <Quantity
             id="waterH"
             label="Let water stand"

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef, useState, type PointerEvent } from 'react';
-import { overlapsOf, placeBetween, type AreaPlace, type DrawnArea } from '@/core/printing/printMap';
+import { drawnAreas, overlapsOf, placeBetween, type AreaPlace } from '@/core/printing/printMap';
 import type { PrintForm } from '@/core/printing/print';
 import { formatNumber } from '@/core/units/quantity';
 
@@ -26,11 +26,7 @@ export function AreaMap({
   const svgRef = useRef<SVGSVGElement>(null);
   const [from, setFrom] = useState<{ x: number; y: number } | null>(null);
   const [now, setNow] = useState<{ x: number; y: number } | null>(null);
-  const drawn = areas.flatMap((area, index): (DrawnArea & { index: number })[] =>
-    area.at === undefined
-      ? []
-      : [{ index, where: area.where.trim() || `area ${index + 1}`, stops: Number(area.stops) || 0, at: area.at }],
-  );
+  const drawn = drawnAreas(areas);
   const overlaps = overlapsOf(drawn);
   const pointOf = (event: PointerEvent): { x: number; y: number } => {
     const box = svgRef.current?.getBoundingClientRect();
@@ -69,7 +65,7 @@ export function AreaMap({
           stroke="var(--hair)"
           fill="none"
         />
-        {drawn.map(({ index, where, stops, at }) => (
+        {drawn.map(({ where, stops, at }, index) => (
           <g key={index}>
             <ellipse
               cx={at.x * WIDTH}

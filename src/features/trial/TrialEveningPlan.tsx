@@ -4,7 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { Option } from '@/ui/Choice';
 import { amountDigits } from '@/core/brewing/part';
 import { isPourable } from '@/core/brewing/bottle';
-import { dayOf, eveningZeroMs, reels, type ReelId } from '@/core/evening/eveningForm';
+import { dayOf, eveningZeroMs } from '@/core/evening/eveningForm';
 import type { Brew, RecipeRecord, Trial } from '@/core/records/records';
 import { agitationSchoolIds, agitationSchools } from '@/core/schedule/agitationSchools';
 import {
@@ -22,6 +22,7 @@ import { formatMinutes } from '@/core/units/duration';
 import { useBrews, useFilm, useLatestRolls, useRecipes, useSettings } from '@/data/queries';
 import { shareTanks, trialEveningDraftKey, trialValues } from '@/data/trials';
 import { useDraft } from '@/features/drafts/useDraft';
+import { TankFields } from '@/features/evening/TankFields';
 import { clockTime, problemWords } from '@/features/evening/eveningWords';
 import { useLearned } from '@/features/learning/useLearned';
 import { amountWords, jugVolume } from '@/features/words/brewWords';
@@ -33,8 +34,6 @@ import { useNow } from '@/ui/useNow';
 import { coreWorker } from '@/workers/core';
 
 const movements = agitationSchoolIds.map((value) => ({ value, name: agitationSchools[value].name }));
-const reelOptions = (Object.keys(reels) as ReelId[]).map((value) => ({ value, name: reels[value].name }));
-
 /** Mixing and clock of a trial: what is weighed once, what each jug gets, and which tank is poured when. */
 export default function TrialEveningPlan({ trial }: { trial: Trial }) {
   const { form, change } = useDraft<TrialEveningForm>(
@@ -176,22 +175,7 @@ function Plan({ trial, form, change, brews, recipes, rolls }: PlanProps) {
             onChange={(tankMl) => change({ tankMl })}
             error={errors.tankMl}
           />
-          <Quantity
-            id="tanks"
-            label="Tanks"
-            kind="count"
-            units={units}
-            value={form.tanks}
-            onChange={(tanks) => change({ tanks })}
-            error={errors.tanks}
-          />
-          <Choice
-            id="reel"
-            label="Reels"
-            value={form.reel}
-            options={reelOptions}
-            onChange={(reel) => change({ reel })}
-          />
+          <TankFields form={form} change={change} error={errors.tanks} />
           <Field id="from" label="Start at" error={errors.from}>
             <input
               id="from"
