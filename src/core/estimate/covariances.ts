@@ -10,28 +10,46 @@ export type Covariances = (keys: readonly string[]) => Float64Array[];
  * @returns the matrix of some unknowns; the caller may change it
  */
 export function covariancesOf(fit: Fit, plain = false): Covariances {
-  const known = new Map<string, Map<string, number>>();
-  const rowOf = (key: string): Map<string, number> => {
-    const row = known.get(key) ?? new Map<string, number>();
-    known.set(key, row);
-    return row;
+  const numbers = new Map<string, number>();
+  const looseness: number[] = [];
+  /** One triangle over all keys that were asked for so far; NaN where nothing was worked out yet. */
+  let known = new Float64Array(0);
+  const numberOf = (key: string): number => {
+    let number = numbers.get(key);
+    if (number === undefined) {
+      number = numbers.size;
+      numbers.set(key, number);
+      looseness.push(plain ? 1 : fit.looseness(key));
+    }
+    return number;
+  };
+  const makeRoom = () => {
+    const cells = (numbers.size * (numbers.size + 1)) / 2;
+    if (cells <= known.length) return;
+    const larger = new Float64Array(2 * cells).fill(NaN);
+    larger.set(known);
+    known = larger;
   };
   return (keys) => {
+    const order = keys.map(numberOf);
+    makeRoom();
     const matrix = keys.map(() => new Float64Array(keys.length));
-    keys.forEach((a, i) => {
-      const row = rowOf(a);
+    for (let i = 0; i < order.length; i++) {
+      const a = order[i] as number;
+      const row = matrix[i] as Float64Array;
       for (let j = 0; j <= i; j++) {
-        const b = keys[j] as string;
-        let value = row.get(b);
-        if (value === undefined) {
-          value = fit.covariance(a, b) * (plain ? 1 : fit.looseness(a) * fit.looseness(b));
-          row.set(b, value);
-          rowOf(b).set(a, value);
+        const b = order[j] as number;
+        const cell = a > b ? (a * (a + 1)) / 2 + b : (b * (b + 1)) / 2 + a;
+        let value = known[cell] as number;
+        if (Number.isNaN(value)) {
+          const loose = (looseness[a] as number) * (looseness[b] as number);
+          value = fit.covariance(keys[i] as string, keys[j] as string) * loose;
+          known[cell] = value;
         }
-        (matrix[i] as Float64Array)[j] = value;
+        row[j] = value;
         (matrix[j] as Float64Array)[i] = value;
       }
-    });
+    }
     return matrix;
   };
 }

@@ -16,13 +16,12 @@ import {
   draws,
   posteriorFor,
   slopesOf,
-  timesCovariance,
   type Draws,
   type FigureSlopes,
   type Posterior,
 } from './posterior';
 import { drawTime, predict, type DrawnTime, type Prediction } from './predict';
-import { dot } from '../inference/vectors';
+import { cellOf, dot, times, vectorOf } from '../inference/vectors';
 import { controlledQuantile } from '../inference/controlledQuantile';
 import { mixtureQuantile } from '../inference/mixtureQuantile';
 import { estimateRequestSchema, requestFields, type EstimateRequest, type EstimateRequestInput } from './request';
@@ -114,12 +113,8 @@ export function workOut(request: EstimateRequest, fit: Fit = fitOf(request)): Es
   const highMin = timeMin * Math.max(1, quantile(0.9) / timeMin) ** widening;
   const [baseFogD, imageLossStops, exposureIndex] = figures.map(({ of, back }, index): Range => {
     const moves = ofFigures[index] as FigureSlopes;
-    const variance = dot(moves.byUnknown, timesCovariance(posterior, moves.byUnknown));
-    const quantile = controlledQuantile(
-      Float64Array.from(films, of),
-      drawn.along(moves),
-      Math.sqrt(Math.max(0, variance)),
-    );
+    const variance = dot(moves.byUnknown, times(posterior.covariance, moves.byUnknown));
+    const quantile = controlledQuantile(vectorOf(films, of), drawn.along(moves), Math.sqrt(Math.max(0, variance)));
     const [value, low, high] = [back(of(prediction)), back(quantile(0.1)), back(quantile(0.9))];
     return { value, low: Math.min(value, low), high: Math.max(value, high) };
   }) as [Range, Range, Range];
@@ -215,7 +210,7 @@ function timeQuantiles(
   { perLnRate }: FigureSlopes,
   wanted: Wanted,
 ): (p: number) => number {
-  const centres = Float64Array.from(
+  const centres = vectorOf(
     films,
     (film, n) => Math.log(timeWanted(film, wanted)) - perLnRate * (lnRateOff[n] as number),
   );
@@ -226,7 +221,7 @@ function timeQuantiles(
 function ageRange({ situation, mean, covariance }: Posterior): Range {
   const { conditions, unknowns } = situation;
   const index = unknowns.findIndex(({ id }) => id === 'agePosition');
-  const [centre, sd] = index === -1 ? [0, 0] : [mean[index] as number, Math.sqrt(covariance.get(index, index))];
+  const [centre, sd] = index === -1 ? [0, 0] : [mean[index] as number, Math.sqrt(cellOf(covariance, index, index))];
   return {
     value: conditions.ageAt(centre),
     low: conditions.ageAt(centre - Z80 * sd),
@@ -253,7 +248,7 @@ function ledger(
   prediction: Prediction,
   lnTimeSlopes: Float64Array,
 ): LedgerRow[] {
-  const moved = timesCovariance(posterior, lnTimeSlopes);
+  const moved = times(posterior.covariance, lnTimeSlopes);
   const shares = posterior.situation.unknowns.map(({ id }, index) => ({
     row: parameters[id].row,
     share: Math.max(0, (lnTimeSlopes[index] as number) * (moved[index] as number)),

@@ -4,7 +4,7 @@ import { Development } from './development';
 import type { EstimateContext } from './estimate';
 import { observationsOf, type Observation, type EvidenceItem, type Reading } from './observations';
 import { settingOf } from './pieces';
-import { deviationsOf, timesCovariance } from './posterior';
+import { deviationsOf } from './posterior';
 import type { SituationInput } from './situationSchema';
 
 /** A test that is still possible, and the band that it would leave. */
@@ -129,7 +129,7 @@ export function narrowedBy(worked: EstimateContext, piece: EvidenceItem): number
 }
 
 function lnVariance({ posterior, slopes }: EstimateContext): number {
-  return dot(timesCovariance(posterior, slopes), slopes);
+  return dot(times(posterior.covariance, slopes), slopes);
 }
 
 /** Step of the finite differences, in standard deviations of the prior. */

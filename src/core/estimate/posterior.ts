@@ -1,8 +1,8 @@
-import { Matrix } from 'ml-matrix';
 import { covariancesOf, type Covariances } from './covariances';
 import type { Fit } from './fit';
 import { lnRateOf } from './development';
 import { noDeviations, rateSign, type Deviations, type ParameterId } from './parameters';
+import { cellOf, vectorOf } from '../inference/vectors';
 import { normalPoints, strata } from '../inference/quasiRandom';
 import { situationOf, type Situation } from './situation';
 import type { SituationInput } from './situationSchema';
@@ -11,7 +11,7 @@ import type { SituationInput } from './situationSchema';
 export interface Posterior {
   situation: Situation;
   mean: Float64Array;
-  covariance: Matrix;
+  covariance: readonly Float64Array[];
 }
 
 /**
@@ -29,8 +29,8 @@ export function posteriorFor(
   // How somebody judges moves no time.
   const situation = { ...whole, unknowns: whole.unknowns.filter(({ id }) => id !== 'eyeGrades') };
   const keys = situation.unknowns.map(({ key }) => key);
-  const covariance = new Matrix(covariances(keys));
-  return { situation, mean: Float64Array.from(keys, fit.meanOf), covariance };
+  const covariance = covariances(keys);
+  return { situation, mean: vectorOf(keys, fit.meanOf), covariance };
 }
 
 /**
@@ -78,14 +78,14 @@ export function slopesOf(
   const moved = <T>(index: number, side: 1 | -1, of: () => T): T => {
     const { id, sd } = unknowns[index] as Situation['unknowns'][number];
     const before = deviations[id];
-    deviations[id] = before + side * sd * Math.sqrt(covariance.get(index, index));
+    deviations[id] = before + side * sd * Math.sqrt(cellOf(covariance, index, index));
     const found = of();
     deviations[id] = before;
     return found;
   };
   const own = (index: number): number[] => {
     const [up, down] = [moved(index, 1, () => model(deviations)), moved(index, -1, () => model(deviations))];
-    const apart = 2 * Math.sqrt(covariance.get(index, index));
+    const apart = 2 * Math.sqrt(cellOf(covariance, index, index));
     return up.map((value, figure) => (value - (down[figure] as number)) / apart);
   };
   const lnRate = unknowns.map(({ id, sd }, index): number | null => {
@@ -93,7 +93,7 @@ export function slopesOf(
     if (sign !== undefined) return sign * sd;
     const at = (): number | null => lnRateOf(id, conditions, deviations);
     const [up, down] = [moved(index, 1, at), moved(index, -1, at)];
-    return up === null || down === null ? null : (up - down) / (2 * Math.sqrt(covariance.get(index, index)));
+    return up === null || down === null ? null : (up - down) / (2 * Math.sqrt(cellOf(covariance, index, index)));
   });
   // What only quickens or slows moves a figure alike: the widest of them is tried, and tells for all.
   const widest = widestPace(situation, covariance);
@@ -105,7 +105,7 @@ export function slopesOf(
     const perLnRate = widest === null ? -1 : (byWidest?.[figure] as number) / (widest.sign * widest.sd);
     return {
       perLnRate,
-      byUnknown: Float64Array.from(lnRate, (slope, index) =>
+      byUnknown: vectorOf(lnRate, (slope, index) =>
         slope === null ? (byUnknown[index]?.[figure] as number) : slope * perLnRate,
       ),
     };
@@ -114,26 +114,19 @@ export function slopesOf(
 }
 
 /** The pace unknown that is least known; null when there is none. */
-function widestPace({ unknowns }: Situation, covariance: Matrix): { index: number; sign: 1 | -1; sd: number } | null {
+function widestPace(
+  { unknowns }: Situation,
+  covariance: readonly Float64Array[],
+): { index: number; sign: 1 | -1; sd: number } | null {
   let widest: { index: number; sign: 1 | -1; sd: number; width: number } | null = null;
   for (const [index, { id, sd }] of unknowns.entries()) {
     const sign = rateSign[id];
     // A pair that was set free for a chart is far wider than anything that moves a time.
-    const width = sd * Math.sqrt(covariance.get(index, index));
+    const width = sd * Math.sqrt(cellOf(covariance, index, index));
     if (sign !== undefined && width < 1 && (widest === null || width > widest.width))
       widest = { index, sign, sd, width };
   }
   return widest;
-}
-
-/** Covariance times a vector. */
-export function timesCovariance({ covariance }: Posterior, vector: Float64Array): Float64Array {
-  return Float64Array.from(vector, (_, row) => {
-    let sum = 0;
-    for (let column = 0; column < vector.length; column++)
-      sum += covariance.get(row, column) * (vector[column] as number);
-    return sum;
-  });
 }
 
 /** Draws from a posterior. */
@@ -181,7 +174,7 @@ export function draws(posterior: Posterior, slopes: Slopes, lnTime: FigureSlopes
     lower.subarray(row * size, row * size + size).findIndex((value) => value !== 0),
   );
   const ids = drawn.map((index) => (unknowns[index] as Situation['unknowns'][number]).id);
-  const sds = Float64Array.from(drawn, (index) => (unknowns[index] as Situation['unknowns'][number]).sd);
+  const sds = vectorOf(drawn, (index) => (unknowns[index] as Situation['unknowns'][number]).sd);
   const base = deviationsOf(situation, mean);
   const point = new Float64Array(size + 1);
   const lnRateOff = new Float64Array(count);
@@ -233,11 +226,11 @@ function drawnFactor(
 ): { lower: Float64Array; ofRate: Float64Array; restSd: number } {
   const size = drawn.length;
   const together = (index: number): number =>
-    isPace.reduce((sum, pace, at) => (pace ? sum + covariance.get(index, at) * (lnRate[at] as number) : sum), 0);
+    isPace.reduce((sum, pace, at) => (pace ? sum + cellOf(covariance, index, at) * (lnRate[at] as number) : sum), 0);
   const lower = new Float64Array(size * size);
   for (let row = 0; row < size; row++) {
     for (let column = 0; column <= row; column++) {
-      let left = covariance.get(drawn[row] as number, drawn[column] as number);
+      let left = cellOf(covariance, drawn[row] as number, drawn[column] as number);
       for (let i = 0; i < column; i++) left -= (lower[row * size + i] as number) * (lower[column * size + i] as number);
       lower[row * size + column] =
         row === column ? Math.sqrt(Math.max(LEAST_VARIANCE, left)) : left / (lower[column * size + column] ?? 1);

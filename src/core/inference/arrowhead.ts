@@ -1,14 +1,5 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import {
-  Group,
-  SparsePart,
-  addSquare,
-  elementOf,
-  identity,
-  matrixOf,
-  squaredLength,
-  type Rows,
-} from './arrowheadGroup';
+import { Cholesky, identity } from './cholesky';
+import { Group, SparsePart, addSquare, squaredLength } from './arrowheadGroup';
 import { followRow, ownCovariance, pieceOf, sharedReading, takePrivate, type PrivateBlock } from './privateBlock';
 
 /**
@@ -98,7 +89,7 @@ export function mapVector(
  *   its piece; rows of one piece stand together and share one list of places
  * @param weights weight of each row, 0 to 1
  * @returns the factored matrix. Positive definite always: the prior adds one to every diagonal element.
- * Source: Schur complement of the groups (textbook); Cholesky factors by the matrix package.
+ * Source: Schur complement of the groups (textbook).
  */
 export function factorArrowhead(
   shape: ArrowheadMatrix,
@@ -149,9 +140,11 @@ function sumOf({ groupSizes, borderSize }: ArrowheadMatrix, blocks: readonly Blo
     }
   }
   groups.forEach((group) => group.open());
+  const longest = rows.reduce((most, { places }) => Math.max(most, places.length), 0);
+  const [inside, outside] = [new SparsePart(longest), new SparsePart(longest)];
   for (const { places, values } of rows) {
-    const inside = new SparsePart(places.length);
-    const outside = new SparsePart(places.length);
+    inside.clear();
+    outside.clear();
     for (let i = 0; i < places.length; i++) {
       const value = values[i] as number;
       const { group, at } = places[i] as Place;
@@ -168,26 +161,25 @@ function sumOf({ groupSizes, borderSize }: ArrowheadMatrix, blocks: readonly Blo
 
 /** A summed matrix whose border is factored as well, S = L·Lᵀ. */
 interface Factors extends Summed {
-  borderFactor: CholeskyDecomposition | null;
-  lower: Rows;
+  borderFactor: Cholesky | null;
   /** A column of S⁻¹, made when it is first asked for. */
   column: (at: number) => Float64Array;
 }
 
 function withBorder(summed: Summed): Factors {
   const { border, size } = summed;
-  const borderFactor = size === 0 ? null : new CholeskyDecomposition(matrixOf(border, size, size));
+  const borderFactor = size === 0 ? null : new Cholesky(border, size);
   const columns = new Map<number, Float64Array>();
   const column = (at: number): Float64Array => {
     const known = columns.get(at);
     if (known !== undefined) return known;
-    const unit = Matrix.zeros(size, 1);
-    unit.set(at, 0, 1);
-    const made = Float64Array.from((borderFactor as CholeskyDecomposition).solve(unit).to1DArray());
+    const unit = new Float64Array(size);
+    unit[at] = 1;
+    const made = (borderFactor as Cholesky).solve(unit);
     columns.set(at, made);
     return made;
   };
-  return { ...summed, borderFactor, lower: borderFactor?.lowerTriangularMatrix.to2DArray() ?? [], column };
+  return { ...summed, borderFactor, column };
 }
 
 /** Covariance of two shared unknowns: S⁻¹ in the border, −W·S⁻¹ between a group and the border, D⁻¹ + W·S⁻¹·Wᵀ within groups. */
@@ -201,7 +193,7 @@ function sharedCovariance(factors: Factors, a: Place, b: Place): number {
     return at < 0 || other < 0 ? Number(a.at === b.at) : (column(at)[other] as number);
   }
   const [groupA, groupB] = [groups[a.group] as Group, groups[b.group] as Group];
-  let sum = a.group === b.group ? elementOf(groupA.insideInverse(), a.at, b.at) : 0;
+  let sum = a.group === b.group ? groupA.insideInverse(a.at, b.at) : 0;
   for (let j = 0; j < groupB.touched.length; j++) {
     const w = groupB.reach(b.at, j);
     if (w !== 0) sum += w * groupA.reachOf(a.at, column(groupB.touched[j] as number));
@@ -242,7 +234,7 @@ function covarianceOf(factors: Factors, blockOf: ReadonlyMap<number, PrivateBloc
 
 /** v·A⁻¹·v of a row of shared unknowns: within its group, and what is left of it for the border after the group has spoken. */
 function sharedVariance(
-  { groups, active, lower, size }: Factors,
+  { groups, active, borderFactor }: Factors,
   places: readonly Place[],
   values: Float64Array,
 ): number {
@@ -259,16 +251,15 @@ function sharedVariance(
     else left.set(at, value);
   });
   if (group !== undefined) {
-    const own = group.insideInverse();
     for (let i = 0; i < inside.length; i++) {
       const value = inside[i] as number;
       if (value === 0) continue;
-      for (let j = 0; j < inside.length; j++) variance += value * (inside[j] as number) * elementOf(own, i, j);
+      for (let j = 0; j < inside.length; j++) variance += value * (inside[j] as number) * group.insideInverse(i, j);
       for (let j = 0; j < group.touched.length; j++)
         left.set(group.touched[j] as number, (left.get(group.touched[j] as number) ?? 0) - value * group.reach(i, j));
     }
   }
-  return variance + squaredLength(lower, left, size);
+  return variance + (borderFactor === null ? 0 : squaredLength(borderFactor, left));
 }
 
 /** Shared unknowns: groups give their right sides to the border, the border is solved, and the groups follow it. */
@@ -287,8 +278,7 @@ function solveShared({ groups, active, size, borderFactor }: Factors, right: Arr
     }
     return group.solveInside(rightGroup);
   });
-  const outer =
-    borderFactor === null ? reduced : Float64Array.from(borderFactor.solve(Matrix.columnVector(reduced)).to1DArray());
+  const outer = borderFactor === null ? reduced : borderFactor.solve(reduced);
   own.forEach((answer, index) => {
     const group = groups[index] as Group;
     for (let i = 0; i < group.size; i++) {

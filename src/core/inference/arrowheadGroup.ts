@@ -1,23 +1,15 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-
-/** A matrix as plain rows, where single elements are asked for often. */
-export type Rows = readonly (readonly number[])[];
-
-export function elementOf(rows: Rows, row: number, column: number): number {
-  return rows[row]?.[column] as number;
-}
+import { Cholesky, identity } from './cholesky';
 
 /** u·(L·Lᵀ)⁻¹·u for a sparse u: the squared length of L⁻¹·u. */
-export function squaredLength(lower: Rows, sparse: ReadonlyMap<number, number>, size: number): number {
-  const solved = new Float64Array(size);
-  for (const [at, value] of sparse) solved[at] = value;
+export function squaredLength({ upper, size }: Cholesky, sparse: ReadonlyMap<number, number>): number {
+  const left = new Float64Array(size);
+  for (const [at, value] of sparse) left[at] = value;
   let sum = 0;
   for (let i = 0; i < size; i++) {
-    const row = lower[i] ?? [];
-    let value = solved[i] as number;
-    for (let k = 0; k < i; k++) value -= (row[k] as number) * (solved[k] as number);
-    value /= row[i] ?? 1;
-    solved[i] = value;
+    if (left[i] === 0) continue;
+    const row = i * size;
+    const value = (left[i] as number) / (upper[row + i] as number);
+    for (let k = i + 1; k < size; k++) left[k] = (left[k] as number) - value * (upper[row + k] as number);
     sum += value * value;
   }
   return sum;
@@ -30,9 +22,10 @@ export class Group {
   /** A and B, row by row. */
   private readonly inside: Float64Array;
   private coupling = new Float64Array(0);
-  private factor: CholeskyDecomposition | null = null;
-  private reached: Rows = [];
-  private inverse: Rows | null = null;
+  private factor: Cholesky | null = null;
+  /** W, row by row. */
+  private reached = new Float64Array(0);
+  private inverse: Float64Array | null = null;
 
   constructor(readonly size: number) {
     this.inside = identity(size);
@@ -65,41 +58,46 @@ export class Group {
   /** Factors A, keeps W = A⁻¹·B, and takes Bᵀ·W from the border. */
   reduce(border: Float64Array, borderSize: number): void {
     if (this.size === 0) return;
-    this.factor = new CholeskyDecomposition(matrixOf(this.inside, this.size, this.size));
-    if (this.touched.length === 0) return;
-    const coupling = matrixOf(this.coupling, this.size, this.touched.length);
-    const reached = this.factor.solve(coupling);
-    const taken = coupling.transpose().mmul(reached);
-    this.reached = reached.to2DArray();
-    this.touched.forEach((row, i) =>
-      this.touched.forEach((column, j) =>
-        add(border, row * borderSize + column, -(taken.get(i, j) + taken.get(j, i)) / 2),
-      ),
-    );
+    this.factor = new Cholesky(this.inside, this.size);
+    const wide = this.touched.length;
+    if (wide === 0) return;
+    const reached = this.coupling.slice();
+    this.factor.forward(reached, wide);
+    // Bᵀ·A⁻¹·B is the square of L⁻¹·B.
+    for (let i = 0; i < wide; i++) {
+      for (let j = 0; j <= i; j++) {
+        let taken = 0;
+        for (let row = 0; row < this.size; row++)
+          taken += (reached[row * wide + i] as number) * (reached[row * wide + j] as number);
+        const [a, b] = [this.touched[i] as number, this.touched[j] as number];
+        add(border, a * borderSize + b, -taken);
+        if (i !== j) add(border, b * borderSize + a, -taken);
+      }
+    }
+    this.factor.backward(reached, wide);
+    this.reached = reached;
   }
 
   /** Element of W. */
   reach(row: number, column: number): number {
-    return elementOf(this.reached, row, column);
+    return this.reached[row * this.touched.length + column] as number;
   }
 
   solveInside(right: Float64Array): Float64Array {
-    return this.factor === null
-      ? new Float64Array(0)
-      : Float64Array.from(this.factor.solve(Matrix.columnVector(right)).to1DArray());
+    return this.factor === null ? new Float64Array(0) : this.factor.solve(right);
   }
 
-  insideInverse(): Rows {
-    this.inverse ??= (this.factor as CholeskyDecomposition).solve(Matrix.eye(this.size, this.size)).to2DArray();
-    return this.inverse;
+  /** Element of A⁻¹. */
+  insideInverse(row: number, column: number): number {
+    this.inverse ??= (this.factor as Cholesky).inverse();
+    return this.inverse[row * this.size + column] as number;
   }
 
   /** A row of W times a column over the border. */
   reachOf(row: number, column: Float64Array): number {
-    const w = this.reached[row];
     let sum = 0;
-    if (w !== undefined)
-      for (let j = 0; j < w.length; j++) sum += (w[j] as number) * (column[this.touched[j] as number] as number);
+    for (let j = 0; j < this.touched.length; j++)
+      sum += this.reach(row, j) * (column[this.touched[j] as number] as number);
     return sum;
   }
 }
@@ -110,6 +108,7 @@ export class SparsePart {
   readonly values: Float64Array;
   count = 0;
 
+  /** @param most elements of the longest row */
   constructor(most: number) {
     this.at = new Int32Array(most);
     this.values = new Float64Array(most);
@@ -119,6 +118,10 @@ export class SparsePart {
     this.at[this.count] = at;
     this.values[this.count] = value;
     this.count += 1;
+  }
+
+  clear(): void {
+    this.count = 0;
   }
 }
 
@@ -134,19 +137,4 @@ export function addSquare(matrix: Float64Array, size: number, { at, values, coun
 /** Adds to an element of a matrix that lies row by row. */
 export function add(matrix: Float64Array, at: number, value: number): void {
   matrix[at] = (matrix[at] as number) + value;
-}
-
-/** The identity, row by row. */
-export function identity(size: number): Float64Array {
-  const made = new Float64Array(size * size);
-  for (let i = 0; i < size; i++) made[i * size + i] = 1;
-  return made;
-}
-
-/** What lies row by row, as a matrix. */
-export function matrixOf(flat: Float64Array, rows: number, columns: number): Matrix {
-  const made = new Matrix(rows, columns);
-  for (let row = 0; row < rows; row++)
-    for (let column = 0; column < columns; column++) made.set(row, column, flat[row * columns + column] as number);
-  return made;
 }

@@ -16,8 +16,8 @@ const STEEPEST = 3;
  * Nelson 1990), with the slope at the quantile.
  */
 export function controlledQuantile(values: Float64Array, line: Float64Array, sd: number): (p: number) => number {
-  const sample = Float64Array.from(values).sort();
-  const known = Float64Array.from(line).sort();
+  const sample = values.slice().sort();
+  const known = line.slice().sort();
   return (p) => {
     const between = (sorted: Float64Array): number =>
       sampleQuantile(sorted, p + REACH) - sampleQuantile(sorted, p - REACH);

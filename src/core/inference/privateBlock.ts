@@ -1,3 +1,4 @@
+import { dot, vectorOf } from './vectors';
 import type { Place, SparseRow } from './arrowhead';
 
 /**
@@ -68,10 +69,8 @@ export function takePrivate(rows: readonly SparseRow[], weights: readonly number
   const shared = rows.map(({ values }) => gather(values, sharedAt));
   const own = rows.map(({ values }) => gather(values, privateAt));
   const count = rows.length;
-  const noise = Float64Array.from(rows, (_, i) => 1 / (weights[i] ?? 1));
-  const total = own.map((row, i) =>
-    Float64Array.from(own, (other, j) => dot(row, other) + (i === j ? (noise[i] ?? 1) : 0)),
-  );
+  const noise = vectorOf(rows, (_, i) => 1 / (weights[i] ?? 1));
+  const total = own.map((row, i) => vectorOf(own, (other, j) => dot(row, other) + (i === j ? (noise[i] ?? 1) : 0)));
   const lower = choleskySmall(total);
   const inverse = Array.from({ length: count }, (_, i) => solveSmall(lower, i));
   const gain = privateAt.map((_, p) => {
@@ -129,12 +128,6 @@ function gather(values: Float64Array, at: readonly number[]): Float64Array {
   const out = new Float64Array(at.length);
   for (let i = 0; i < out.length; i++) out[i] = values[at[i] as number] as number;
   return out;
-}
-
-function dot(a: Float64Array, b: Float64Array): number {
-  let sum = 0;
-  for (let i = 0; i < a.length; i++) sum += (a[i] as number) * (b[i] as number);
-  return sum;
 }
 
 /** Cholesky factor of the noise of one piece: two by two at the most, so it stands here. */
