@@ -53,21 +53,26 @@ async function wedge(page) {
 /** A large picture of a strip: from the file to its densities. */
 export async function benchStrip({ page, address, report, longestTask }) {
   const file = await wedge(page);
-  await page.goto(`${address}/rolls/past-03/strip`);
-  await page.getByRole('button', { name: 'Choose a picture' }).waitFor();
-  await page.waitForTimeout(2000);
   const memory = watchMemory();
-  let took = 0;
-  const task = await longestTask(page, async () => {
-    const from = performance.now();
-    await page.getByLabel('Picture of the strip', { exact: true }).setInputFiles(file);
-    await page.getByTestId('strip-sentences').waitFor();
-    took = performance.now() - from;
-  });
+  const rounds = [];
+  for (let round = 0; round < 3; round++) {
+    await page.goto(`${address}/rolls/past-03/strip`);
+    await page.getByRole('button', { name: 'Choose a picture' }).waitFor();
+    await page.waitForTimeout(2000);
+    let took = 0;
+    const task = await longestTask(page, async () => {
+      const from = performance.now();
+      await page.getByLabel('Picture of the strip', { exact: true }).setInputFiles(file);
+      await page.getByTestId('strip-sentences').waitFor();
+      took = performance.now() - from;
+    });
+    rounds.push({ took, task });
+  }
+  const median = (of) => rounds.map(of).sort((a, b) => a - b)[1];
   const moreMb = memory();
   const read = await page.getByRole('table', { name: 'Densities of the strip' }).locator('tbody tr').count();
   report('a 24-megapixel JPEG: patches read', read, '', undefined);
-  report('a 24-megapixel JPEG, opened, its row found, its patches read', took, 'ms', 2500);
-  report('  longest task over 50 ms, 0 for none', task, 'ms', 50);
+  report('a 24-megapixel JPEG, opened, its row found, its patches read', median(({ took }) => took), 'ms', 2500);
+  report('  longest task over 50 ms, 0 for none', median(({ task }) => task), 'ms', 50);
   report('  memory of the pages at the most, over what they held before', moreMb, 'MB', 320);
 }

@@ -156,13 +156,20 @@ export function useRollNames(rollIds: readonly string[]): Pick<Roll, 'id' | 'lab
   return found ?? [];
 }
 
-/** A roll with its stock; undefined while they load, null where there is none. */
-export function useFilm(rollId: string): { roll: Roll; stock: Stock } | null | undefined {
+/** Rolls with their stocks, by id; those that are not there are missing. Undefined while they load. */
+export function useFilms(rollIds: readonly string[]): ReadonlyMap<string, { roll: Roll; stock: Stock }> | undefined {
+  const ids = [...new Set(rollIds)].filter((id) => id !== '').sort();
   return useLiveQuery(async () => {
-    const roll = rollId === '' ? undefined : await database().rolls.get(rollId);
-    const stock = roll === undefined ? undefined : await database().stocks.get(roll.stockId);
-    return roll === undefined || stock === undefined ? null : { roll, stock };
-  }, [rollId]);
+    const db = database();
+    const rolls = (await db.rolls.bulkGet(ids)).filter((roll) => roll !== undefined);
+    const stocks = await db.stocks.bulkGet(rolls.map(({ stockId }) => stockId));
+    return new Map(
+      rolls.flatMap((roll, at) => {
+        const stock = stocks[at];
+        return stock === undefined ? [] : [[roll.id, { roll, stock }] as const];
+      }),
+    );
+  }, [ids.join(' ')]);
 }
 
 /** One run with its roll; undefined while it loads, null when there is no such run. */

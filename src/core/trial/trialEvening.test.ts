@@ -13,6 +13,7 @@ import {
   tanksOf,
   type TrialBench,
   type TrialEveningForm,
+  type TrialFilm,
 } from './trialEvening';
 import { SHARED_SHARE, trialMix, withoutAgent } from './trialMix';
 
@@ -33,6 +34,7 @@ const recipe: RecipeRecord = {
 };
 const bench: TrialBench = { recipes: [recipe], brews: [], kit: ordinaryKit };
 const ZERO = Date.UTC(2026, 10, 30);
+const NO_FILMS = new Map<string, TrialFilm>();
 
 const laid = (part: Partial<Parameters<typeof readTrial>[0]> = {}): TrialValues => {
   const read = readTrial({ ...emptyTrial, name: 'With and without', ...part }, 5);
@@ -108,7 +110,7 @@ describe('the tanks of a trial', () => {
 describe('the evening of a trial', () => {
   test('mixing comes first, then each tank after the one before it, as long as its level takes', () => {
     const trial = laid({ blocks: 1, perBlock: 2 });
-    const out = layOutTrialEvening(trial, form(trial, { from: '18:30', reel: 'steel' }), null, bench, ZERO);
+    const out = layOutTrialEvening(trial, form(trial, { from: '18:30', reel: 'steel' }), NO_FILMS, bench, ZERO);
     if (!out.ok) throw new Error(out.problems[0]?.message);
     const { items } = out.value.evening;
     const mixing = items.find(({ id }) => id === 'mix all');
@@ -120,7 +122,7 @@ describe('the evening of a trial', () => {
     const hung = items.find(({ what }) => what === 'Hangs')?.startMin ?? 0;
     expect(develop[1]?.startMin).toBeGreaterThan(hung);
     // Two tanks at a time end sooner.
-    const two = layOutTrialEvening(trial, form(trial, { tanks: 2, reel: 'steel' }), null, bench, ZERO);
+    const two = layOutTrialEvening(trial, form(trial, { tanks: 2, reel: 'steel' }), NO_FILMS, bench, ZERO);
     expect(two.ok && two.value.evening.endsMin).toBeLessThan(out.value.evening.endsMin);
   });
   test('what is typed wrong is told at its field, and a level that is not developed today is not asked for', () => {
@@ -135,30 +137,69 @@ describe('the evening of a trial', () => {
           { source: '', timeMin: 12 },
         ],
       }),
-      null,
+      NO_FILMS,
       bench,
       ZERO,
     );
     expect(wrong.ok ? [] : wrong.problems.map(({ path }) => path)).toEqual(['from', 'tankMl', 'levels.0.timeMin']);
     const over = trial.strips.map((strip) => ({ ...strip, developed: true }));
-    const none = layOutTrialEvening({ ...trial, strips: over }, form(trial), null, bench, ZERO);
+    const none = layOutTrialEvening({ ...trial, strips: over }, form(trial), NO_FILMS, bench, ZERO);
     expect(none.ok ? [] : none.problems.map(({ path }) => path)).toEqual(['day']);
     // A day that is done leads on to the next.
     const days = laid({ blocks: 2, perBlock: 2, days: 2 });
     const first = days.strips.map((strip) => (strip.block === 0 ? { ...strip, developed: true } : strip));
     expect(dayToDo({ ...days, strips: first })).toBe(1);
-    expect(layOutTrialEvening({ ...days, strips: first }, form(days), null, bench, ZERO).ok).toBe(true);
+    expect(layOutTrialEvening({ ...days, strips: first }, form(days), NO_FILMS, bench, ZERO).ok).toBe(true);
   });
 });
 
 test('times come from the estimator: as the same brew would get for that roll, and none for what does not develop', () => {
   const trial = laid();
-  const { roll, stock } = demoInputs;
-  const [coffeeRequest, control] = levelRequests(form(trial), { roll, stock }, bench, ZERO);
+  const film = demoInputs.roll.id;
+  const films = new Map([[film, demoInputs]]);
+  const mine = form(trial, { rollId: film });
+  const [coffeeRequest, control] = levelRequests(mine, films, bench, ZERO);
   expect(control).toBeNull();
   if (coffeeRequest == null) throw new Error('The recipe has a developer.');
   const { timeMin } = estimate(coffeeRequest);
-  const warmer = levelRequests(form(trial, { temperatureC: 24 }), { roll, stock }, bench, ZERO)[0];
+  const warmer = levelRequests({ ...mine, temperatureC: 24 }, films, bench, ZERO)[0];
   expect(warmer == null ? 0 : estimate(warmer).timeMin).toBeLessThan(timeMin);
-  expect(levelRequests(form(trial, { temperatureC: 'warm' }), { roll, stock }, bench, ZERO)).toEqual([null, null]);
+  expect(levelRequests({ ...mine, temperatureC: 'warm' }, films, bench, ZERO)).toEqual([null, null]);
+  expect(levelRequests({ ...mine, rollId: '' }, films, bench, ZERO)).toEqual([null, null]);
+});
+
+describe('levels that differ in more than their brew', () => {
+  const trial = laid({ levels: ['Cool', 'Warm'], blocks: 1, perBlock: 2 });
+  const film = demoInputs.roll.id;
+  const films = new Map([[film, demoInputs]]);
+  const levels: TrialEveningForm['levels'] = [
+    { source: 'recipe:hut', timeMin: 14, temperatureC: 18, agitationId: 'ten-each-minute', rollId: film },
+    { source: 'recipe:hut', timeMin: 9, temperatureC: 24, agitationId: 'continuous', rollId: '' },
+  ];
+  const timesOf = (varied: TrialEveningForm['varied']): (number | null)[] =>
+    levelRequests(form(trial, { rollId: film, varied, levels }), films, bench, ZERO).map(
+      (request) => request && estimate(request).timeMin,
+    );
+  test('each is estimated by its own temperature, agitation or film; what does not differ is as all have it', () => {
+    const [same, alike] = timesOf('brew');
+    expect(alike).toBe(same);
+    const [cool, warm] = timesOf('temperature');
+    expect(cool).toBeGreaterThan(same ?? 0);
+    expect(warm).toBeLessThan(same ?? 0);
+    const [slow, turned] = timesOf('agitation');
+    expect(slow).toBe(same);
+    expect(turned).toBeLessThan(same ?? 0);
+    expect(timesOf('film')).toEqual([same, null]);
+  });
+  test('a temperature that cannot be is told at its level', () => {
+    const wrong = form(trial, {
+      varied: 'temperature',
+      levels: levels.map((one) => ({ ...one, temperatureC: 'hot' })),
+    });
+    const out = layOutTrialEvening(trial, wrong, films, bench, ZERO);
+    expect(out.ok ? [] : out.problems.map(({ path }) => path)).toEqual([
+      'levels.0.temperatureC',
+      'levels.1.temperatureC',
+    ]);
+  });
 });

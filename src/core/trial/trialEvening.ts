@@ -19,6 +19,7 @@ import { failure, success, type Problem, type Result } from '../schema/result';
 import { typed } from '../schema/typed';
 import { within } from '../schema/within';
 import { MOST_LEVELS, type TrialValues } from './trial';
+import { conditionsOf, levelConditionsShape, variedIds } from './levelConditions';
 import { trialMix, withoutAgent, type LevelToMix, type TrialMix } from './trialMix';
 
 /** What a level is: a recipe, a recipe without what develops, a jug that stands there, or nothing that is known. */
@@ -26,7 +27,9 @@ export type LevelSource = '' | `recipe:${string}` | `without:${string}` | `jug:$
 
 /** How a trial is mixed and timed, as typed. */
 export const trialEveningFormSchema = eveningFormSchema.pick({ from: true, tanks: true, reel: true }).extend({
-  levels: z.array(z.object({ source: z.string().max(120), timeMin: typed })).max(MOST_LEVELS),
+  levels: z.array(z.object({ source: z.string().max(120), timeMin: typed, ...levelConditionsShape })).max(MOST_LEVELS),
+  /** What differs from level to level beside brew and time. */
+  varied: z.enum(variedIds).default('brew'),
   /** The roll by whose age and stock times are estimated; empty for none. */
   rollId: z.string().max(100),
   temperatureC: typed,
@@ -45,6 +48,7 @@ export function emptyTrialEvening({ levels }: Pick<TrialValues, 'levels'>): Tria
     tanks: 1,
     reel: 'plastic',
     levels: levels.map(() => ({ source: '', timeMin: '' })),
+    varied: 'brew',
     rollId: '',
     temperatureC: 20,
     agitationId: 'ten-each-minute',
@@ -120,32 +124,34 @@ const time = within('Time', 0.1, 300, 'min');
 /**
  * What the estimator is asked for each level: the time at which it expects them to come out alike.
  * @param form as typed
- * @param film the roll and its stock
+ * @param films rolls with their stocks, by id
  * @param bench recipes, jugs and kit
  * @param nowMs instant, ms since the epoch
- * @returns a request for each level, null where no time can be told: no source, or nothing in it that develops
+ * @returns a request for each level, null where no time can be told: no roll, no source, or nothing in it that develops
  */
 export function levelRequests(
-  form: Pick<TrialEveningForm, 'levels' | 'temperatureC' | 'agitationId' | 'tankMl'>,
-  { roll, stock }: TrialFilm,
+  form: Pick<TrialEveningForm, 'levels' | 'varied' | 'temperatureC' | 'agitationId' | 'rollId' | 'tankMl'>,
+  films: ReadonlyMap<string, TrialFilm>,
   bench: TrialBench,
   nowMs: number,
 ): (EstimateRequest | null)[] {
-  const [temperatureC, volumeMl] = [bath.safeParse(form.temperatureC), tank.safeParse(form.tankMl)];
-  if (!temperatureC.success || !volumeMl.success) return form.levels.map(() => null);
-  const plan = usualPlan({ roll, stock });
-  return form.levels.map(({ source }): EstimateRequest | null => {
+  const volumeMl = tank.safeParse(form.tankMl);
+  return form.levels.map(({ source }, level): EstimateRequest | null => {
+    const { agitationId, rollId, ...typedConditions } = conditionsOf(form, level);
+    const temperatureC = bath.safeParse(typedConditions.temperatureC);
+    const film = films.get(rollId);
     const { developer, bromideGPerL, jug } = brewOf(source, bench);
+    if (!temperatureC.success || !volumeMl.success || film === undefined) return null;
     if (developer === null || developer.kind === 'other') return null;
     const choices = {
-      ...plan,
+      ...usualPlan(film),
       developer,
       bromideGPerL,
       temperatureC: temperatureC.data,
-      agitationId: form.agitationId,
+      agitationId,
       volumeMl: volumeMl.data,
     };
-    return estimateRequestFor(roll, stock, choices, jug ?? null, nowMs);
+    return estimateRequestFor(film.roll, film.stock, choices, jug ?? null, nowMs);
   });
 }
 
@@ -153,7 +159,7 @@ export function levelRequests(
  * Lays out one day of a trial: what is mixed, and which tank is poured when.
  * @param trial the trial
  * @param form as typed
- * @param film the roll that the strips are cut from, for its baths; null where it is none on the bench
+ * @param films rolls that strips are cut from, for their baths, by id; those that are none on the bench are missing
  * @param bench recipes, jugs and kit
  * @param zeroMs first instant of the evening's day, ms since the epoch
  * @returns tanks, mixing and clock; else every problem with its field. Baths after the developer are the usual ones of a kitchen brew
@@ -161,7 +167,7 @@ export function levelRequests(
 export function layOutTrialEvening(
   trial: TrialValues,
   form: TrialEveningForm,
-  film: TrialFilm | null,
+  films: ReadonlyMap<string, TrialFilm>,
   bench: TrialBench,
   zeroMs: number,
 ): Result<TrialEvening> {
@@ -181,6 +187,14 @@ export function layOutTrialEvening(
       });
     return read.data ?? 0;
   });
+  trial.levels.forEach((_, level) => {
+    const { temperatureC } = conditionsOf(form, level);
+    if (wanted.has(level) && form.varied === 'temperature' && !bath.safeParse(temperatureC).success)
+      problems.push({
+        path: `levels.${level}.temperatureC`,
+        message: `“${trial.levels[level]}”: give its temperature, 5 to 40 °C.`,
+      });
+  });
   if (tanks.length === 0) problems.push({ path: 'day', message: 'Nothing is left to develop on that day.' });
   if (!wish.ok || !tankMl.success || problems.length > 0) return failure(...problems);
   const toMix = trial.levels.flatMap((name, level): LevelToMix[] => {
@@ -191,15 +205,18 @@ export function layOutTrialEvening(
   const mixingMin = toMix.length === 0 ? 0 : MIXING_MIN + toMix.length * LEVEL_MIN;
   const mixedMin = wish.value.fromMin + mixingMin;
   const fromMin = toMix.length === 0 ? wish.value.fromMin : mixedMin + STANDING_MIN;
-  const { baths, pourIn } = usualPlan(film);
-  const rolls = tanks.map(({ level, codes }): EveningRoll => ({
-    id: codes.join('+'),
-    label: codes.join(' '),
-    steps: wetSteps((minutes[level] as number) * 60, agitationSchools[form.agitationId].movement, baths, false, pourIn),
-    jug: jugOf(level, form, bench, trial.levels[level] as string, mixedMin, zeroMs),
-    films: 0,
-    begunMin: null,
-  }));
+  const rolls = tanks.map(({ level, codes }): EveningRoll => {
+    const { agitationId, rollId } = conditionsOf(form, level);
+    const { baths, pourIn } = usualPlan(films.get(rollId) ?? null);
+    return {
+      id: codes.join('+'),
+      label: codes.join(' '),
+      steps: wetSteps((minutes[level] as number) * 60, agitationSchools[agitationId].movement, baths, false, pourIn),
+      jug: jugOf(level, form, bench, trial.levels[level] as string, mixedMin, zeroMs),
+      films: 0,
+      begunMin: null,
+    };
+  });
   const evening = planEvening({ ...wish.value, fromMin, rolls });
   if (mixingMin === 0) return success({ tanks, mix: trialMix(toMix), evening });
   const mixing: EveningItem = {

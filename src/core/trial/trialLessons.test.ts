@@ -60,6 +60,26 @@ describe('what a trial teaches', () => {
     );
   });
 
+  test('a level has its own temperature, agitation or roll where that differs', () => {
+    const levels: LessonForm['levels'] = form.levels.map((level, at) => ({
+      ...level,
+      temperatureC: 18 + 6 * at,
+      agitationId: at === 0 ? 'ten-each-minute' : 'continuous',
+      rollId: `film-${at}`,
+    }));
+    const told = (varied: LessonForm['varied']) => {
+      const lessons = trialLessons(trial, { ...form, levels, varied }, brews);
+      return new Map(
+        (lessons.ok ? lessons.value : []).map(({ setting, rollId }) => [setting.brewId, { setting, rollId }]),
+      );
+    };
+    expect(told('brew').get('thin')?.setting).toMatchObject({ temperatureC: 20, agitationId: 'ten-each-minute' });
+    expect(told('temperature').get('thin')?.setting.temperatureC).toBe(24);
+    expect(told('agitation').get('thin')?.setting.agitationId).toBe('continuous');
+    expect(told('film').get('thin')?.rollId).toBe('film-1');
+    expect(told('film').get('strong')?.rollId).toBe('film-0');
+  });
+
   test('a level without a jug and a row without a roll are left out; with none there is nothing to learn', () => {
     const half = trialLessons(trial, { ...form, rollIds: ['roll-a', ''] }, brews);
     expect(half.ok && half.value.every(({ rollId }) => rollId === 'roll-a')).toBe(true);

@@ -9,6 +9,7 @@ import { failure, success, type Problem, type Result } from '../schema/result';
 import { typed } from '../schema/typed';
 import { within } from '../schema/within';
 import { LOG_EXPOSURE_PER_STOP } from '../units/stops';
+import { conditionsOf, levelConditionsShape, variedIds } from './levelConditions';
 import { MOST_BLOCKS, MOST_LEVELS, type TrialStrip, type TrialValues } from './trial';
 
 /** What a trial has to be told before estimates can learn from it: which roll each row came from, and what each level was. */
@@ -16,7 +17,9 @@ export const lessonFormSchema = z.object({
   /** The roll of each row; empty where it is none on the bench. */
   rollIds: z.array(z.string().max(100)).max(MOST_BLOCKS),
   /** What each level was developed in, and for how long; an empty jug leaves the level out. */
-  levels: z.array(z.object({ brewId: z.string().max(100), timeMin: typed })).max(MOST_LEVELS),
+  levels: z.array(z.object({ brewId: z.string().max(100), timeMin: typed, ...levelConditionsShape })).max(MOST_LEVELS),
+  /** What differed from level to level beside brew and time; the roll of a level stands there where it was the film. */
+  varied: z.enum(variedIds).default('brew'),
   temperatureC: typed,
   agitationId: z.enum(agitationSchoolIds),
 });
@@ -27,6 +30,7 @@ export function emptyLessons({ levels, blocks }: Pick<TrialValues, 'levels' | 'b
   return {
     rollIds: Array.from({ length: blocks }, () => ''),
     levels: levels.map(() => ({ brewId: '', timeMin: '' })),
+    varied: 'brew',
     temperatureC: 20,
     agitationId: 'ten-each-minute',
   };
@@ -66,16 +70,20 @@ const time = within('Time', 0.1, 300, 'min');
  */
 export function trialLessons(trial: TrialValues, form: LessonForm, brews: readonly Brew[]): Result<TrialLesson[]> {
   const problems: Problem[] = [];
-  const temperature = limited('bathC').safeParse(form.temperatureC);
-  if (!temperature.success)
-    problems.push({
-      path: 'temperatureC',
-      message: temperature.error.issues[0]?.message ?? 'Temperature: give a number.',
-    });
+  const shared = limited('bathC').safeParse(form.temperatureC);
+  if (!shared.success && form.varied !== 'temperature')
+    problems.push({ path: 'temperatureC', message: shared.error.issues[0]?.message ?? 'Temperature: give a number.' });
   const settings = form.levels.map(({ brewId, timeMin }, level) => {
     if (brewId === '') return null;
     const brew = brews.find(({ id }) => id === brewId);
     const minutes = time.safeParse(timeMin);
+    const { agitationId, ...typedConditions } = conditionsOf({ ...form, rollId: '' }, level);
+    const temperature = limited('bathC').safeParse(typedConditions.temperatureC);
+    if (!temperature.success && form.varied === 'temperature')
+      problems.push({
+        path: `levels.${level}.temperatureC`,
+        message: `“${trial.levels[level]}”: give its temperature, 5 to 40 °C.`,
+      });
     if (brew?.developer == null)
       problems.push({
         path: `levels.${level}.brewId`,
@@ -93,15 +101,20 @@ export function trialLessons(trial: TrialValues, form: LessonForm, brews: readon
       wear: brewWear(undefined, brew.volumeMl, 0),
       temperatureC: temperature.data,
       ambientC: null,
-      agitationId: form.agitationId,
+      agitationId,
       brewId: brew.id,
       mixingLnSd: brew.mixingLnSd,
     };
-    return { setting, timeMin: minutes.data };
+    return {
+      setting,
+      timeMin: minutes.data,
+      rollId: form.varied === 'film' ? (form.levels[level]?.rollId ?? '') : null,
+    };
   });
   if (problems.length > 0) return failure(...problems);
   const lessons = teachingStrips(trial).flatMap(({ code, level, block, values, curve }): TrialLesson[] => {
-    const [rollId = '', known] = [form.rollIds[block], settings[level]];
+    const known = settings[level];
+    const rollId = known?.rollId ?? form.rollIds[block] ?? '';
     if (rollId === '' || known == null) return [];
     const finding = findingSchema.parse({
       kind: 'clip',

@@ -3,7 +3,6 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { isPourable } from '@/core/brewing/bottle';
-import { agitationSchoolIds, agitationSchools } from '@/core/schedule/agitationSchools';
 import {
   emptyLessons,
   lessonFormSchema,
@@ -19,8 +18,7 @@ import { useFaults } from '@/features/drafts/useFaults';
 import { Choice } from '@/ui/Choice';
 import { FieldError } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
-
-const movements = agitationSchoolIds.map((value) => ({ value, name: agitationSchools[value].name }));
+import { LevelField, VariedChoice, movements, rollOptions } from './LevelConditions';
 
 /** What the trial teaches the estimates: said once which roll, jug and time its strips had; marked, and taken back at any time. */
 export function Lessons({ trial }: { trial: Trial }) {
@@ -92,22 +90,21 @@ function LessonsForm({ trial, count }: { trial: Trial; count: number }) {
     change({ levels: form.levels.map((level, index) => (index === at ? { ...level, ...part } : level)) });
   return (
     <form className="mt-2 space-y-3" {...handlers} noValidate>
-      {form.rollIds.map((rollId, block) => (
-        <Choice
-          key={block}
-          id={`rollIds.${block}`}
-          label={form.rollIds.length === 1 ? 'All strips came from' : `Row ${block + 1} came from`}
-          value={rollId}
-          options={[
-            { value: '', name: 'no roll on the bench' },
-            ...rolls.map(({ id, label }) => ({ value: id, name: label })),
-          ]}
-          onChange={(next) =>
-            change({ rollIds: form.rollIds.map((before, index) => (index === block ? next : before)) })
-          }
-          inline
-        />
-      ))}
+      <VariedChoice id="varied" value={form.varied} onChange={(varied) => change({ varied })} />
+      {form.varied !== 'film' &&
+        form.rollIds.map((rollId, block) => (
+          <Choice
+            key={block}
+            id={`rollIds.${block}`}
+            label={form.rollIds.length === 1 ? 'All strips came from' : `Row ${block + 1} came from`}
+            value={rollId}
+            options={rollOptions(rolls)}
+            onChange={(next) =>
+              change({ rollIds: form.rollIds.map((before, index) => (index === block ? next : before)) })
+            }
+            inline
+          />
+        ))}
       {trial.levels.map((name, level) => (
         <div key={name} className="flex flex-wrap items-end gap-x-4 gap-y-2 border-t border-hair pt-2">
           <Choice
@@ -122,6 +119,16 @@ function LessonsForm({ trial, count }: { trial: Trial; count: number }) {
             error={shown[`levels.${level}.brewId`]}
           />
           {form.levels[level]?.brewId !== '' && (
+            <LevelField
+              form={{ ...form, rollId: '' }}
+              level={level}
+              name={name}
+              rolls={rolls}
+              onChange={(part) => setLevel(level, part)}
+              error={shown[`levels.${level}.temperatureC`]}
+            />
+          )}
+          {form.levels[level]?.brewId !== '' && (
             <Quantity
               id={`levels.${level}.timeMin`}
               label={`Time in “${name}”`}
@@ -135,22 +142,26 @@ function LessonsForm({ trial, count }: { trial: Trial; count: number }) {
         </div>
       ))}
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-t border-hair pt-2">
-        <Quantity
-          id="temperatureC"
-          label="Temperature"
-          kind="temperature"
-          units={units}
-          value={form.temperatureC}
-          onChange={(temperatureC) => change({ temperatureC })}
-          error={shown.temperatureC}
-        />
-        <Choice
-          id="agitationId"
-          label="How the tank was agitated"
-          value={form.agitationId}
-          options={movements}
-          onChange={(agitationId) => change({ agitationId })}
-        />
+        {form.varied !== 'temperature' && (
+          <Quantity
+            id="temperatureC"
+            label="Temperature"
+            kind="temperature"
+            units={units}
+            value={form.temperatureC}
+            onChange={(temperatureC) => change({ temperatureC })}
+            error={shown.temperatureC}
+          />
+        )}
+        {form.varied !== 'agitation' && (
+          <Choice
+            id="agitationId"
+            label="How the tank was agitated"
+            value={form.agitationId}
+            options={movements}
+            onChange={(agitationId) => change({ agitationId })}
+          />
+        )}
       </div>
       <FieldError id="levels" error={shown.levels} />
       <button type="submit" className="act act-primary max-sm:w-full">

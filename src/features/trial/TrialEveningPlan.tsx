@@ -6,7 +6,7 @@ import { amountDigits } from '@/core/brewing/part';
 import { isPourable } from '@/core/brewing/bottle';
 import { dayOf, eveningZeroMs } from '@/core/evening/eveningForm';
 import type { Brew, RecipeRecord, Trial } from '@/core/records/records';
-import { agitationSchoolIds, agitationSchools } from '@/core/schedule/agitationSchools';
+import { conditionsOf } from '@/core/trial/levelConditions';
 import {
   dayToDo,
   emptyTrialEvening,
@@ -16,10 +16,11 @@ import {
   type TrialBench,
   type TrialEvening,
   type TrialEveningForm,
+  type TrialFilm,
 } from '@/core/trial/trialEvening';
 import { withoutAgent, type Weighed } from '@/core/trial/trialMix';
 import { formatMinutes } from '@/core/units/duration';
-import { useBrews, useFilm, useLatestRolls, useRecipes, useSettings } from '@/data/queries';
+import { useBrews, useFilms, useLatestRolls, useRecipes, useSettings } from '@/data/queries';
 import { shareTanks, trialEveningDraftKey, trialValues } from '@/data/trials';
 import { useDraft } from '@/features/drafts/useDraft';
 import { TankFields } from '@/features/evening/TankFields';
@@ -27,13 +28,17 @@ import { clockTime, problemWords } from '@/features/evening/eveningWords';
 import { useLearned } from '@/features/learning/useLearned';
 import { amountWords, jugVolume } from '@/features/words/brewWords';
 import { Choice } from '@/ui/Choice';
+import { classes } from '@/ui/classes';
 import { Field } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { Tick } from '@/ui/Tick';
 import { useNow } from '@/ui/useNow';
 import { coreWorker } from '@/workers/core';
+import { LevelField, VariedChoice, movements, rollOptions } from './LevelConditions';
 
-const movements = agitationSchoolIds.map((value) => ({ value, name: agitationSchools[value].name }));
+/** While rolls are read. */
+const NO_FILMS = new Map<string, TrialFilm>();
+
 /** Mixing and clock of a trial: what is weighed once, what each jug gets, and which tank is poured when. */
 export default function TrialEveningPlan({ trial }: { trial: Trial }) {
   const { form, change } = useDraft<TrialEveningForm>(
@@ -61,10 +66,10 @@ function Plan({ trial, form, change, brews, recipes, rolls }: PlanProps) {
   const { kit } = units;
   const nowMs = useNow(60_000);
   const bench = useMemo<TrialBench>(() => ({ brews, recipes, kit }), [brews, recipes, kit]);
-  const film = useFilm(form.rollId);
-  const times = useLevelTimes(form, film ?? null, bench);
+  const films = useFilms(form.levels.map((_, level) => conditionsOf(form, level).rollId)) ?? NO_FILMS;
+  const times = useLevelTimes(form, films, bench);
   const zeroMs = eveningZeroMs({ from: form.from, day: dayOf(nowMs) }, nowMs);
-  const laid = layOutTrialEvening(trialValues(trial), form, film ?? null, bench, zeroMs);
+  const laid = layOutTrialEvening(trialValues(trial), form, films, bench, zeroMs);
   const errors = laid.ok ? {} : Object.fromEntries(laid.problems.map(({ path, message }) => [path, message]));
   const sources = sourceOptions(brews, recipes);
   const setLevel = (at: number, part: Partial<TrialEveningForm['levels'][number]>): void =>
@@ -74,17 +79,34 @@ function Plan({ trial, form, change, brews, recipes, rolls }: PlanProps) {
   return (
     <div className="mt-3 space-y-5">
       <div className="space-y-3 print:hidden">
+        <VariedChoice id="varied" value={form.varied} onChange={(varied) => change({ varied })} />
         {trial.levels.map((name, level) => {
           const { source = '', timeMin = '' } = form.levels[level] ?? {};
           const told = times[level] ?? null;
           return (
-            <div key={name} className="grid items-end gap-x-4 gap-y-1 sm:grid-cols-[minmax(0,1fr)_150px]">
+            <div
+              key={name}
+              className={classes(
+                'grid items-end gap-x-4 gap-y-1',
+                form.varied === 'brew'
+                  ? 'sm:grid-cols-[minmax(0,1fr)_150px]'
+                  : 'sm:grid-cols-[minmax(0,1fr)_minmax(0,1fr)_150px]',
+              )}
+            >
               <Choice
                 id={`levels.${level}.source`}
                 label={name}
                 value={source}
                 options={sources}
                 onChange={(next) => setLevel(level, { source: next })}
+              />
+              <LevelField
+                form={form}
+                level={level}
+                name={name}
+                rolls={rolls}
+                onChange={(part) => setLevel(level, part)}
+                error={errors[`levels.${level}.temperatureC`]}
               />
               <Quantity
                 id={`levels.${level}.timeMin`}
@@ -96,7 +118,7 @@ function Plan({ trial, form, change, brews, recipes, rolls }: PlanProps) {
                 error={timeMin === '' ? undefined : errors[`levels.${level}.timeMin`]}
               />
               {told !== null && (
-                <p className="text-[14px] text-ink2 sm:col-start-2">
+                <p className="text-[14px] text-ink2 sm:col-span-full sm:justify-self-end">
                   expected {formatMinutes(told.timeMin)} ({formatMinutes(told.low)} to {formatMinutes(told.high)})
                 </p>
               )}
@@ -137,35 +159,38 @@ function Plan({ trial, form, change, brews, recipes, rolls }: PlanProps) {
           The same time for all compares how strong the brews are. Times to come out alike compare what is left when
           strength is set right: speed, fog, grain.
           {!isTold &&
-            form.rollId === '' &&
+            films.size === 0 &&
             ' Name the roll that the strips are cut from, and a time is expected for each.'}
         </p>
         <div className="grid grid-cols-2 items-end gap-x-4 gap-y-3 sm:grid-cols-3">
-          <Choice
-            id="rollId"
-            label="Strips are cut from"
-            value={form.rollId}
-            options={[
-              { value: '', name: 'no roll on the bench' },
-              ...rolls.map(({ id, label }) => ({ value: id, name: label })),
-            ]}
-            onChange={(rollId) => change({ rollId })}
-          />
-          <Quantity
-            id="trial-temperatureC"
-            label="Temperature"
-            kind="temperature"
-            units={units}
-            value={form.temperatureC}
-            onChange={(temperatureC) => change({ temperatureC })}
-          />
-          <Choice
-            id="trial-agitationId"
-            label="Agitation"
-            value={form.agitationId}
-            options={movements}
-            onChange={(agitationId) => change({ agitationId })}
-          />
+          {form.varied !== 'film' && (
+            <Choice
+              id="rollId"
+              label="Strips are cut from"
+              value={form.rollId}
+              options={rollOptions(rolls)}
+              onChange={(rollId) => change({ rollId })}
+            />
+          )}
+          {form.varied !== 'temperature' && (
+            <Quantity
+              id="trial-temperatureC"
+              label="Temperature"
+              kind="temperature"
+              units={units}
+              value={form.temperatureC}
+              onChange={(temperatureC) => change({ temperatureC })}
+            />
+          )}
+          {form.varied !== 'agitation' && (
+            <Choice
+              id="trial-agitationId"
+              label="Agitation"
+              value={form.agitationId}
+              options={movements}
+              onChange={(agitationId) => change({ agitationId })}
+            />
+          )}
           <Quantity
             id="tankMl"
             label="One tank takes"
@@ -234,20 +259,20 @@ type LevelTime = { timeMin: number; low: number; high: number } | null;
 /** What the estimator expects of each level; the times before stay while others are on their way. */
 function useLevelTimes(
   form: TrialEveningForm,
-  film: Parameters<typeof levelRequests>[1] | null,
+  films: Parameters<typeof levelRequests>[1],
   bench: TrialBench,
 ): readonly LevelTime[] {
   const learned = useLearned();
   const [times, setTimes] = useState<readonly LevelTime[]>([]);
   // What the clock and the times say changes no request.
-  const { levels, temperatureC, agitationId, tankMl } = form;
-  const sources = levels.map(({ source }) => ({ source, timeMin: '' }));
-  const key = JSON.stringify({ levels: sources, temperatureC, agitationId, tankMl });
+  const { levels, varied, temperatureC, agitationId, rollId, tankMl } = form;
+  const untimed = levels.map((level) => ({ ...level, timeMin: '' }));
+  const key = JSON.stringify({ levels: untimed, varied, temperatureC, agitationId, rollId, tankMl });
   const revision = learned?.revision ?? null;
   useEffect(() => {
     let stale = false;
     const asked = JSON.parse(key) as Parameters<typeof levelRequests>[0];
-    const requests = film === null ? [] : levelRequests(asked, film, bench, Date.now());
+    const requests = levelRequests(asked, films, bench, Date.now());
     coreWorker()
       .levelTimes(requests)
       .then((found) => {
@@ -257,7 +282,7 @@ function useLevelTimes(
     return () => {
       stale = true;
     };
-  }, [key, film, bench, revision]);
+  }, [key, films, bench, revision]);
   return times;
 }
 
