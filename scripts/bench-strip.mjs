@@ -72,7 +72,17 @@ export async function benchStrip({ page, address, report, longestTask }) {
   const moreMb = memory();
   const read = await page.getByRole('table', { name: 'Densities of the strip' }).locator('tbody tr').count();
   report('a 24-megapixel JPEG: patches read', read, '', undefined);
-  report('a 24-megapixel JPEG, opened, its row found, its patches read', median(({ took }) => took), 'ms', 2500);
-  report('  longest task over 50 ms, 0 for none', median(({ task }) => task), 'ms', 50);
+  report(
+    'a 24-megapixel JPEG, opened, its row found, its patches read',
+    median(({ took }) => took),
+    'ms',
+    2500,
+  );
+  report(
+    '  longest task over 50 ms, 0 for none',
+    median(({ task }) => task),
+    'ms',
+    50,
+  );
   report('  memory of the pages at the most, over what they held before', moreMb, 'MB', 320);
 }

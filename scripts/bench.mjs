@@ -165,6 +165,8 @@ async function benchWorker(page) {
   report('analysis around it (curves, strategies, tests), median', medians.analysis, 'ms', 8);
   report('refit of 500 runs, 60 stocks, 40 formulas, in the worker, median', medians.wholeLog, 'ms', 250);
   report('  as a multiple of the yardstick', medians.wholeLog / medians.yardstick, '×');
+  report('a trial of 24 strips laid out, in the worker, median', medians.trialLaid, 'ms', 200);
+  report('  analysed in all six measures, median', medians.trialAnalysed, 'ms', 1000);
   report('first fit of 10,000 verdicts, in the worker', medians.longLog / 1000, 's');
   report('refit of them after one more verdict', medians.refit / 1000, 's', 4);
 }

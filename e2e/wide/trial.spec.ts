@@ -107,6 +107,24 @@ test('a trial may be looked at before all is read, and says that the rest is no 
   await page.getByRole('button', { name: 'Stop here and look' }).click();
   await expect(page.getByRole('heading', { name: 'What it says' })).toBeVisible();
   await expect(page.getByText('Its label was opened.')).toBeVisible();
+  await expect(page.getByTestId('go-on')).not.toBeEmpty();
+});
+
+test('levels that differ in temperature are each timed by their own', async ({ page }) => {
+  await openDemo(page, '/trials/trial-soda');
+  await page.getByRole('button', { name: 'Lay the evening out' }).click();
+  await choose(page, 'Strips are cut from', 'Tin 3, cloud studies');
+  await choose(page, 'Beside brew and time, what differs is', 'the temperature');
+  for (const level of ['54 g/l', '27 g/l']) await choose(page, level, 'Hut coffee · AKRW');
+  const expected = page.getByText(/^expected /);
+  await expect(expected).toHaveCount(2);
+  const cool = (await expected.first().textContent()) ?? '';
+  await expect(expected.last()).toHaveText(cool);
+  await page.getByLabel('Temperature of “27 g/l”').fill('hot');
+  await expect(page.getByText('“27 g/l”: give its temperature, 5 to 40 °C.')).toBeVisible();
+  await page.getByLabel('Temperature of “27 g/l”').fill('25');
+  await expect(expected.last()).not.toHaveText(cool);
+  await expect(expected.first()).toHaveText(cool);
 });
 
 test('what a trial found counts in the times of its rolls, is named there, and is taken back', async ({ page }) => {

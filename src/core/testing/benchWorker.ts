@@ -1,6 +1,7 @@
 import { estimate, fitOf } from '../estimate/estimate';
 import { fitEvidence } from '../estimate/fit';
 import { analysis } from '../estimate/analysis';
+import { emptyTrial, readTrial, trialAnswers, type TrialValues } from '../trial/trial';
 import { bigLog } from './bigLog';
 import { roomYears, sampleRequest } from './sampleRequest';
 
@@ -13,6 +14,9 @@ export interface WorkerMedians {
   /** First fit of ten thousand verdicts, and the next one after one more. */
   longLog: number;
   refit: number;
+  /** A trial of 24 strips on two days, read in everything: laid out, and analysed. */
+  trialLaid: number;
+  trialAnalysed: number;
 }
 
 const THREE_PIECES = sampleRequest({
@@ -54,6 +58,33 @@ function timed<T>(call: () => T): { answer: T; ms: number } {
   return { answer, ms: performance.now() - from };
 }
 
+/** Four levels on six rolls. */
+function layTrialOut(): TrialValues {
+  const read = readTrial(
+    {
+      ...emptyTrial,
+      name: 'Bench',
+      levels: ['A', 'B', 'C', 'D'],
+      blocks: 6,
+      perBlock: 4,
+      days: 2,
+      measures: ['contrast', 'gradient', 'speed', 'fog', 'grain', 'unevenness'],
+    },
+    5,
+  );
+  if (!read.ok) throw new Error(read.problems[0]?.message);
+  return read.value;
+}
+
+const trial = layTrialOut();
+const readStrips: TrialValues = {
+  ...trial,
+  strips: trial.strips.map((strip, at) => {
+    const value = 0.3 + 0.05 * strip.level + 0.03 * strip.block + 0.001 * ((at * 7919) % 29);
+    const values = { contrast: value, gradient: value, speed: value, fog: value, grain: value, unevenness: value };
+    return { ...strip, developed: true, values };
+  }),
+};
 const long = bigLog(10_001, 60, 40);
 const first = timed(() => fitEvidence(long.slice(0, -1)));
 const next = timed(() => fitEvidence(long, null, first.answer));
@@ -66,5 +97,7 @@ const medians: WorkerMedians = {
   wholeLog: median(() => fitEvidence(log), 11),
   longLog: first.ms,
   refit: next.ms,
+  trialLaid: median(layTrialOut, 40),
+  trialAnalysed: median(() => trialAnswers(readStrips), 8),
 };
 postMessage(medians);

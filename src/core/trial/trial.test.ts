@@ -4,6 +4,7 @@ import { cases } from '../testing/cases';
 import { byLot, layOut } from './trialDesign';
 import { smallestSeen } from './trialPower';
 import { trialAnswer, type ReadStrip } from './trialAnswer';
+import { nextWords } from './trialWords';
 import { blindOrder, emptyTrial, readTrial, rowWords, trialAnswers, trialStanding, type TrialValues } from './trial';
 
 /** Strips of a world that is not the model's: heavy tails now and then, blocks of their own, one level moved. */
@@ -191,6 +192,44 @@ const laid = (): TrialValues => {
   if (!read.ok) throw new Error(read.problems[0]?.message);
   return read.value;
 };
+
+describe('whether to go on', () => {
+  const trial = { ...laid(), levels: ['Control', 'Coffee'], margins: { speed: 0.4 } };
+  const told = (repeats: number, moved: number, margin = 0.4) =>
+    trialAnswer('speed', world(9, 2, repeats, 1, moved), 2, 0, margin);
+  test('as many more strips as it says leave an interval no wider than what matters, on the average', () => {
+    const settled = [...Array(60).keys()].map((seed) => {
+      const open = trialAnswer('speed', world(seed, 2, 4, 1, 0), 2, 0, 0.9)?.comparisons[0];
+      if (open?.told !== 'open' || open.moreToTell === null) return null;
+      const next = trialAnswer('speed', world(seed + 500, 2, 4 + open.moreToTell, 1, 0), 2, 0, 0.9)?.comparisons[0];
+      return next === undefined ? null : (next.high - next.low) / 2 / 0.9;
+    });
+    const widths = settled.filter((width) => width !== null).sort((a, b) => a - b);
+    expect(widths.length).toBeGreaterThan(20);
+    expect(widths[widths.length >> 1]).toBeLessThan(1.25);
+  });
+  test('told is told: it ends; open names the nearest answer; a camera’s doubt is no matter of strips', () => {
+    const different = told(6, 30);
+    expect(different?.comparisons[0]).toMatchObject({ told: 'different', moreToTell: 0 });
+    expect(nextWords({ ...trial, strips: [] }, different === null ? [] : [different])).toBe(
+      'All of it is told: the trial can end here.',
+    );
+    const open = told(4, 0, 0.7);
+    expect(open?.comparisons[0]?.told).toBe('open');
+    expect(nextWords({ ...trial, strips: [] }, open === null ? [] : [open])).toMatch(
+      /^Nearest to an answer is the speed of “Coffee”: about \d+ more strips? of each would settle it\./,
+    );
+    const stretched = world(3, 2, 4, 0.1, 0.2).map((strip) => ({
+      ...strip,
+      value: 1 + strip.value,
+      camera: { key: 'c', lnSd: 0.9 },
+    }));
+    const camera = trialAnswer('gradient', stretched, 2, 0, 0.05);
+    expect(camera?.comparisons[0]).toMatchObject({ told: 'open', moreToTell: null });
+    expect(nextWords({ ...trial, strips: [] }, camera === null ? [] : [camera])).toContain('second exposure');
+    expect(nextWords({ ...trial, strips: [] }, [])).toBeNull();
+  });
+});
 
 describe('a trial', () => {
   test('what is typed wrong is told at its field', () => {

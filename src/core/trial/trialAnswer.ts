@@ -34,6 +34,8 @@ export interface Comparison {
   told: Told;
   /** Half the width of the interval with one more strip of each level. */
   nextHalf: number;
+  /** About how many more strips of each level would tell it; 0 where it is told, null where no number of strips would. */
+  moreToTell: number | null;
 }
 
 /** What a trial says of one measure. */
@@ -120,9 +122,29 @@ export function trialAnswer(
       const repeats = strips.length / present.length;
       // More strips narrow the scatter, and no camera.
       const nextHalf = Math.hypot(half * Math.sqrt(repeats / (repeats + 1)), lnHalf * rest.difference);
-      return { ...rest, nextHalf, pHolm, told: alike ? 'alike' : pHolm < ALARM ? 'different' : 'open' };
+      const told: Told = alike ? 'alike' : pHolm < ALARM ? 'different' : 'open';
+      return {
+        ...rest,
+        nextHalf,
+        pHolm,
+        told,
+        moreToTell: told === 'open' ? moreStrips(half, repeats, margin, lnHalf * rest.difference) : 0,
+      };
     }),
   };
+}
+
+/**
+ * Strips of each level that are missing until the interval is no wider than what matters: then it is alike, or different.
+ * @param half half the width of the interval now, without what a camera leaves open
+ * @param repeats strips of each level now
+ * @param margin smallest difference that matters
+ * @param fixedHalf what no strip narrows
+ * @returns 1 or more; null where no number would do. Source: the width falls with the root of the number (textbook)
+ */
+function moreStrips(half: number, repeats: number, margin: number, fixedHalf: number): number | null {
+  const left = margin ** 2 - fixedHalf ** 2;
+  return left <= 0 ? null : Math.max(1, Math.ceil(repeats * (half ** 2 / left - 1)));
 }
 
 /**

@@ -1,4 +1,4 @@
-import { measures, type MeasureId } from './measures';
+import { measureIds, measures, type MeasureId } from './measures';
 import type { Comparison, TrialAnswer } from './trialAnswer';
 import type { TrialValues } from './trial';
 
@@ -31,6 +31,43 @@ export function comparisonWords(
     case 'open':
       return `Not told between “${name}” and “${control}”. The difference may be anything from ${range}; one more strip of each would leave ± ${measureWords(id, comparison.nextHalf)}.`;
   }
+}
+
+/** More strips of each level than this are another trial. Source: our choice. */
+const WORTH_GOING_ON = 8;
+
+/**
+ * Whether to go on, and what would settle what is open.
+ * @param trial the trial
+ * @param answers what it says so far
+ * @returns one sentence or two; null where there is no answer yet
+ */
+export function nextWords(
+  trial: Pick<TrialValues, 'levels' | 'strips' | 'margins'>,
+  answers: readonly TrialAnswer[],
+): string | null {
+  if (answers.length === 0) return null;
+  const open = answers.flatMap(({ measureId, comparisons }) =>
+    comparisons
+      .filter(({ told }) => told === 'open')
+      .map(({ level, moreToTell }) => ({ measureId, level, moreToTell })),
+  );
+  const asked = measureIds.filter((id) => trial.margins[id] !== undefined);
+  const waiting = trial.strips.filter(
+    ({ lost, values }) => lost === undefined && asked.some((id) => values[id] === undefined),
+  ).length;
+  const strips = (count: number): string => `${count} more ${count === 1 ? 'strip' : 'strips'}`;
+  if (open.length === 0)
+    return waiting === 0
+      ? 'All of it is told: the trial can end here.'
+      : `All of it is told: ${waiting === 1 ? 'the strip' : `the ${waiting} strips`} still to be read would narrow ranges and turn no answer.`;
+  const [first] = [...open].sort((a, b) => (a.moreToTell ?? Infinity) - (b.moreToTell ?? Infinity));
+  const name = `${measures[first?.measureId ?? 'fog'].name.toLowerCase()} of “${trial.levels[first?.level ?? 0] ?? ''}”`;
+  if (first?.moreToTell == null)
+    return 'More strips would settle nothing that is open: what is left is the camera’s. Read the strips with a second exposure each.';
+  const next = `Nearest to an answer is the ${name}: about ${strips(first.moreToTell)} of each would settle it.`;
+  if (first.moreToTell <= WORTH_GOING_ON) return next;
+  return `${next} That is more than it is worth: end here, or let a larger difference matter.`;
 }
 
 /**

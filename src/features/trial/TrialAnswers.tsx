@@ -1,7 +1,7 @@
 import type { Trial } from '@/core/records/records';
 import { measures } from '@/core/trial/measures';
 import type { TrialAnswer } from '@/core/trial/trialAnswer';
-import { comparisonWords, measureWords, stretchWords } from '@/core/trial/trialWords';
+import { comparisonWords, measureWords, nextWords, stretchWords } from '@/core/trial/trialWords';
 import { DifferenceRuler } from './DifferenceRuler';
 
 /** What a trial says: a sentence, a ruler and the numbers for each thing that was looked at. */
@@ -72,6 +72,10 @@ export function TrialAnswers({ trial, answers }: { trial: Trial; answers: readon
           </details>
         </div>
       ))}
+      <h3 className="mt-4 border-t border-hair pt-2 font-[650]">Go on, or stop?</h3>
+      <p className="max-w-[68ch]" data-testid="go-on">
+        {nextWords(trial, answers)}
+      </p>
       {several && (
         <p className="mt-2 text-[14px] text-ink2">
           Several comparisons find something by chance more easily: their chances are raised for that (Holm 1979).
