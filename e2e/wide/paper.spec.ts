@@ -1,3 +1,4 @@
+import { PNG } from 'pngjs';
 import { expect, test } from '@playwright/test';
 import { choose, openDemo, recordsOf } from '../bench';
 
@@ -58,6 +59,54 @@ test('areas are drawn on the picture, told where they meet, and outlive a reload
   await page.getByLabel('stops, − for less').nth(0).fill('-1');
   await page.getByLabel('stops, − for less').nth(1).fill('-2');
   await expect(page.getByText('more is held back than the base gives')).toBeVisible();
+});
+
+test('a scan is tied to its print, lies under its areas, and goes and comes with it', async ({ page }) => {
+  await openDemo(page, '/prints/print-stove');
+  const scan = PNG.sync.write(new PNG({ width: 800, height: 1000, colorType: 2 }));
+  const choosing = page.getByLabel('Scan of the print');
+  await choosing.setInputFiles({ name: 'scan.txt', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(page.getByRole('alert').filter({ hasText: 'scan.txt' })).toBeVisible();
+  await choosing.setInputFiles({ name: 'stove.png', mimeType: 'image/png', buffer: scan });
+  await expect(page.getByRole('button', { name: /^Picture/ })).toContainText('the scan of this print');
+  const map = page.getByTestId('area-map');
+  await expect(map.locator('image')).toHaveCount(1);
+  const box = await map.boundingBox();
+  expect((box?.height ?? 0) / (box?.width ?? 1)).toBeCloseTo(1.25, 1);
+  const scans = async (): Promise<unknown[]> =>
+    ((await recordsOf(page, 'aetas-demo')).photos as { of?: string }[]).filter(({ of }) => of === 'print');
+  await expect.poll(async () => (await scans()).length).toBe(1);
+  await page.reload();
+  await expect(map.locator('image')).toHaveCount(1);
+  await choose(page, /^Picture/, 'a plain frame');
+  await expect(map).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take it off the bench' }).click();
+  await expect.poll(async () => (await scans()).length).toBe(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => (await scans()).length).toBe(1);
+});
+
+test('what another grade costs is common practice at first, and the paper’s own after a comparison', async ({
+  page,
+}) => {
+  await openDemo(page, '/prints/print-stove');
+  await page.getByText('Another grade, size, aperture').click();
+  await page.getByLabel('New grade or filter').fill('4');
+  const cost = page.getByTestId('grade-cost');
+  await expect(cost).toContainText('Grade 4 takes 2.00 × the time of grade 2');
+  await expect(cost).toContainText('by common practice');
+  await page.getByLabel('One grey took').fill('10');
+  await page.getByLabel('Now it takes').fill('30');
+  await page.getByRole('button', { name: 'Keep it: 3.00 × the time' }).click();
+  await expect(cost).toContainText('by one comparison on this paper');
+  await page.getByRole('button', { name: /^Take grade 4: 5\d\.\d s/ }).click();
+  await expect(page.getByLabel('Grade', { exact: true })).toHaveValue('4');
+  await page.getByRole('button', { name: 'Keep this print' }).click();
+  const kept = async () =>
+    ((await recordsOf(page, 'aetas-demo')).prints as { id: string; gradeStep?: unknown }[]).find(
+      ({ id }) => id === 'print-stove',
+    )?.gradeStep;
+  await expect.poll(kept).toEqual({ from: '2', to: '4', factor: 3 });
 });
 
 test('a tray poured from a jug counts its sheets at the jug', async ({ page }) => {

@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { Print } from '@/core/records/records';
+import type { Photo, Print } from '@/core/records/records';
 import type { PrintValues } from '@/core/printing/print';
-import { act, newStamps } from './act';
+import { act, newStamps, type Writer } from './act';
 import { database } from './database';
 import { dropDraft } from './drafts';
 
@@ -36,7 +36,38 @@ export function keepPrint(printId: string | null, values: PrintValues): Promise<
   });
 }
 
-/** Takes a print off the bench; it can be undone. */
+/** Takes a print off the bench, with its scan; it can be undone. */
 export function removePrint(print: Print): Promise<void> {
-  return act(`print:${print.id}`, (writer) => writer.remove('prints', print.id), { undo: `removing “${print.name}”` });
+  return act(
+    `print:${print.id}`,
+    async (writer) => {
+      await writer.remove('prints', print.id);
+      await dropScan(writer, print.pictureId);
+    },
+    { undo: `removing “${print.name}”` },
+  );
+}
+
+/**
+ * Keeps a scan of a print in the place of the one before.
+ * @param print the print; its scan is kept with its roll
+ * @param photo the scan, reduced
+ */
+export function keepScan(
+  print: Print & { rollId: string },
+  photo: Pick<Photo, 'name' | 'widthPx' | 'heightPx' | 'jpeg'>,
+): Promise<string> {
+  return act(`print:${print.id}`, async (writer) => {
+    const stamps = newStamps();
+    await writer.put('photos', { ...stamps, rollId: print.rollId, of: 'print', ...photo });
+    await writer.change('prints', print.id, { pictureId: stamps.id, updatedMs: stamps.updatedMs });
+    await dropScan(writer, print.pictureId);
+    return stamps.id;
+  });
+}
+
+/** Takes a scan away; a picture of the film stays with its roll. */
+async function dropScan(writer: Writer, pictureId: string | null | undefined): Promise<void> {
+  const photo = pictureId == null ? undefined : await writer.db.photos.get(pictureId);
+  if (photo?.of === 'print') await writer.remove('photos', photo.id);
 }

@@ -15,7 +15,7 @@ import { classes } from './classes';
 import { Field, describedBy } from './Field';
 import { Heard } from './Heard';
 
-interface QuantityProps {
+export interface QuantityProps {
   id: string;
   label: string;
   kind: QuantityKind;

@@ -34,7 +34,10 @@ export const links: Partial<Record<TableName, readonly Link[]>> = {
     { field: 'evidenceId', target: 'evidence', nullable: true },
     { field: 'photoId', target: 'photos', nullable: true },
   ],
-  prints: [{ field: 'rollId', target: 'rolls', nullable: true }],
+  prints: [
+    { field: 'rollId', target: 'rolls', nullable: true },
+    { field: 'pictureId', target: 'photos', nullable: true },
+  ],
   mixes: [
     { field: 'rollId', target: 'rolls', nullable: true },
     { field: 'brewId', target: 'brews', nullable: true },

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { idField, nameField, text } from '../schema/fields';
 import { typed } from '../schema/typed';
+import { gradeStepSchema } from './gradeCost';
 import { ownRangeSchema } from './paperRange';
 import { areaPlaceSchema } from './printMap';
 import { within } from '../schema/within';
@@ -40,6 +41,10 @@ export const printShape = {
   note: text('Note', 2000),
   /** What a strip without a negative told of this paper on this grade; missing where none was made. */
   ownRange: ownRangeSchema.optional(),
+  /** What another grade cost in time, by one grey on both; missing where nobody compared. */
+  gradeStep: gradeStepSchema.optional(),
+  /** The picture that areas are drawn on: a scan of the print, or of its frame; missing or null for a plain frame. */
+  pictureId: idField.nullable().optional(),
   /** Whether it is the one that hangs. */
   final: z.boolean(),
 };
@@ -61,6 +66,8 @@ export const printFormSchema = z.object({
   trays: z.string().max(2000),
   note: z.string().max(4000),
   ownRange: ownRangeSchema.nullable().default(null),
+  gradeStep: gradeStepSchema.nullable().default(null),
+  pictureId: z.string().max(100).nullable().default(null),
 });
 export type PrintForm = z.infer<typeof printFormSchema>;
 
@@ -79,6 +86,8 @@ export const emptyPrint: PrintForm = {
   trays: '',
   note: '',
   ownRange: null,
+  gradeStep: null,
+  pictureId: null,
 };
 
 /** A contact sheet as it first opens: frames as large as they are, on a sheet of 8 × 10 inches. Source: common practice, no source. */
@@ -93,6 +102,7 @@ export function readPrint(form: PrintForm, rollId: string | null, final: boolean
     ...form,
     hardS: form.hardS === '' ? undefined : form.hardS,
     ownRange: form.ownRange ?? undefined,
+    gradeStep: form.gradeStep ?? undefined,
     name: form.name.trim(),
     areas,
     rollId,

@@ -280,6 +280,8 @@ export const photoSchema = z.strictObject({
   name: text('Name of the photograph', 200),
   /** The frame that it shows, from 1; missing for one of the box, the edge or the whole roll. */
   frame: z.number().int().min(1).max(MOST_FRAMES).optional(),
+  /** That it is the scan of a print; missing for one of the film. */
+  of: z.literal('print').optional(),
   /** How it was scanned; missing where nobody said. */
   scanned: text('How it was scanned', 200).optional(),
   widthPx: z.number().int().positive().max(PHOTO_EDGE_PX),

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { PrintForm } from '@/core/printing/print';
+import type { Photo } from '@/core/records/records';
 import { useSettings } from '@/data/queries';
 import { Quantity } from '@/ui/Quantity';
 import { AreaMap } from './AreaMap';
@@ -12,10 +13,13 @@ const MOST = 12;
 /** Areas that are held back or burnt in, each in stops. */
 export function Areas({
   form: { areas },
+  picture,
   change,
   errors,
 }: {
   form: PrintForm;
+  /** What areas are drawn on; null for a plain frame. */
+  picture: Photo | null;
   change: (part: Partial<PrintForm>) => void;
   errors: Partial<Record<string, string>>;
 }) {
@@ -75,9 +79,10 @@ export function Areas({
           </li>
         ))}
       </ul>
-      {(placing !== null || areas.some(({ at }) => at !== undefined)) && (
+      {(placing !== null || picture !== null || areas.some(({ at }) => at !== undefined)) && (
         <AreaMap
           areas={areas}
+          picture={picture}
           placing={placing}
           onPlace={(index, at) => {
             set(index, { at });

@@ -1,118 +1,123 @@
 'use client';
 
 import { useState } from 'react';
+import type { GradeStep } from '@/core/printing/gradeCost';
 import type { PrintForm } from '@/core/printing/print';
-import { apertureFactor, dryDown, matchFactor, sizeFactor } from '@/core/printing/printPlan';
+import { noChanges, printChanges, type ChangesTyped } from '@/core/printing/printChanges';
 import { formatNumber } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
-import { Quantity } from '@/ui/Quantity';
+import { Field } from '@/ui/Field';
+import { Quantity, type QuantityProps } from '@/ui/Quantity';
 
-const above0 = (value: number | string): value is number => typeof value === 'number' && value > 0;
-
-/** Another size, another aperture, and what the paper darkens while it dries: each with the exposure that follows. */
-export function Changes({
-  form,
-  change,
-  errors,
-}: {
+interface ChangesProps {
   form: PrintForm;
   change: (part: Partial<PrintForm>) => void;
   errors: Partial<Record<string, string>>;
-}) {
+  /** What grades of this paper cost, as far as they were compared. */
+  steps: readonly GradeStep[];
+}
+
+/** Another grade, size, aperture or bulb, and what the paper darkens while it dries: each with the exposure that follows. */
+export function Changes({ form, change, errors, steps }: ChangesProps) {
   const units = useSettings();
-  const [toMm, setToMm] = useState<number | string>('');
-  const [toF, setToF] = useState<number | string>('');
-  const [beforeS, setBeforeS] = useState<number | string>('');
-  const [nowS, setNowS] = useState<number | string>('');
-  const { baseS, sideMm, negativeMm, fNumber, dryDown: percent } = form;
-  const field = (id: 'sideMm' | 'negativeMm', label: string) => (
+  const [typed, setTyped] = useState<ChangesTyped>(noChanges);
+  const found = printChanges(form, typed, steps);
+  const type = (part: Partial<ChangesTyped>): void => setTyped((before) => ({ ...before, ...part }));
+  const own = (id: 'sideMm' | 'negativeMm' | 'dryDown', label: string, kind: QuantityProps['kind']) => (
     <Quantity
       id={id}
       label={label}
-      kind="count"
+      kind={kind}
       units={units}
       value={form[id]}
       onChange={(value) => change({ [id]: value })}
       error={errors[id]}
     />
   );
-  const bySize =
-    above0(baseS) && above0(sideMm) && above0(negativeMm) && above0(toMm)
-      ? baseS * sizeFactor(sideMm, toMm, negativeMm)
-      : null;
-  const byAperture = above0(baseS) && above0(fNumber) && above0(toF) ? baseS * apertureFactor(fNumber, toF) : null;
-  const byMatch = above0(baseS) && above0(beforeS) && above0(nowS) ? baseS * matchFactor(beforeS, nowS) : null;
-  const dried = above0(baseS) && above0(percent) && percent <= 30 ? dryDown(baseS, percent) : null;
-  const take = (seconds: number | null, words: string, part: Partial<PrintForm>, done: () => void) =>
+  const other = (id: 'toMm' | 'toF' | 'beforeS' | 'nowS', label: string, kind: QuantityProps['kind']) => (
+    <Quantity
+      id={id}
+      label={label}
+      kind={kind}
+      units={units}
+      optional
+      value={typed[id]}
+      onChange={(value) => type({ [id]: value })}
+    />
+  );
+  const take = (seconds: number | null, words: string, part: Partial<PrintForm>, done: Partial<ChangesTyped>) =>
     seconds !== null && (
       <button
         type="button"
         className="act self-end"
         onClick={() => {
           change({ ...part, baseS: Math.round(seconds * 10) / 10 });
-          done();
+          type(done);
         }}
       >
         {words}: {formatNumber(seconds, 1)} s
       </button>
     );
+  const { byGrade, step } = found;
   return (
     <details className="mt-6 border-t border-hair pt-2 print:hidden">
-      <summary className="act-plain">Another size, aperture, bulb or box; drying</summary>
+      <summary className="act-plain">Another grade, size, aperture, bulb or box; drying</summary>
       <div className="mt-3 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-4">
-        {field('negativeMm', 'On the negative, mm')}
-        {field('sideMm', 'On the print, mm')}
-        <Quantity id="toMm" label="New size, mm" kind="count" units={units} optional value={toMm} onChange={setToMm} />
-        {take(bySize, 'At that size', { sideMm: toMm }, () => setToMm(''))}
+        {own('negativeMm', 'On the negative, mm', 'count')}
+        {own('sideMm', 'On the print, mm', 'count')}
+        {other('toMm', 'New size, mm', 'count')}
+        {take(found.bySize, 'At that size', { sideMm: typed.toMm }, { toMm: '' })}
       </div>
       <div className="mt-3 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-4">
-        <Quantity
-          id="toF"
-          label="New aperture, f/"
-          kind="fNumber"
-          units={units}
-          optional
-          value={toF}
-          onChange={setToF}
-        />
-        {take(byAperture, 'At that aperture', { fNumber: toF }, () => setToF(''))}
-        <Quantity
-          id="dryDown"
-          label="Dries darker by"
-          kind="percent"
-          units={units}
-          value={percent}
-          onChange={(value) => change({ dryDown: value })}
-          error={errors.dryDown}
-        />
-        {take(dried, 'Taken off', { dryDown: 0 }, () => undefined)}
+        {other('toF', 'New aperture, f/', 'fNumber')}
+        {take(found.byAperture, 'At that aperture', { fNumber: typed.toF }, { toF: '' })}
+        {own('dryDown', 'Dries darker by', 'percent')}
+        {take(found.dried, 'Taken off', { dryDown: 0 }, {})}
       </div>
       <div className="mt-3 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-4">
-        <Quantity
-          id="beforeS"
-          label="One grey took"
-          kind="shutter"
-          units={units}
-          optional
-          value={beforeS}
-          onChange={setBeforeS}
-        />
-        <Quantity
-          id="nowS"
-          label="Now it takes"
-          kind="shutter"
-          units={units}
-          optional
-          value={nowS}
-          onChange={setNowS}
-        />
-        {take(byMatch, 'With the new one', {}, () => {
-          setBeforeS('');
-          setNowS('');
-        })}
+        <Field id="toGrade" label="New grade or filter">
+          <input
+            id="toGrade"
+            className="box"
+            autoComplete="off"
+            maxLength={40}
+            value={typed.toGrade}
+            onChange={(event) => type({ toGrade: event.target.value })}
+          />
+        </Field>
+        {other('beforeS', 'One grey took', 'shutter')}
+        {other('nowS', 'Now it takes', 'shutter')}
+        {take(found.byMatch, 'With the new one', {}, { beforeS: '', nowS: '' })}
+        {step !== null && (
+          <button
+            type="button"
+            className="act self-end"
+            onClick={() => {
+              change({ gradeStep: step });
+              type({ beforeS: '', nowS: '' });
+            }}
+          >
+            Keep it: {formatNumber(step.factor, 2)} × the time
+          </button>
+        )}
       </div>
+      {byGrade !== null && (
+        <p className="mt-3 max-w-[62ch] space-y-2" data-testid="grade-cost">
+          Grade {typed.toGrade.trim()} takes {formatNumber(byGrade.factor, 2)} × the time of grade {form.grade.trim()} (
+          {formatNumber(byGrade.low, 2)} to {formatNumber(byGrade.high, 2)}),{' '}
+          {byGrade.compared === 0
+            ? 'by common practice: filters from 4 on take twice the light. One grey on both grades tells it of your paper.'
+            : `by ${byGrade.compared === 1 ? 'one comparison' : `${byGrade.compared} comparisons`} on this paper.`}{' '}
+          {take(
+            byGrade.seconds,
+            `Take grade ${typed.toGrade.trim()}`,
+            { grade: typed.toGrade.trim() },
+            { toGrade: '' },
+          )}
+        </p>
+      )}
       <p className="mt-1 max-w-[62ch] text-[14px] text-ink2">
-        A new bulb, or a new box of paper: print the strip of before once more, and find the grey that was right.
+        A new bulb, box or filter: print the strip of before once more, and find the grey that was right.
       </p>
     </details>
   );

@@ -19,7 +19,13 @@ import { useDraft } from '@/features/drafts/useDraft';
 import { soundIn, wakeSound } from '@/features/run/tankSound';
 import { useWakeLock } from '@/features/run/useWakeLock';
 import { setLight, useLight } from '@/ui/light';
+import { isPedal } from '@/ui/pedals';
 import { say, stopSaying } from '@/ui/speech';
+
+/** Whether a key was meant for a lesser button, which has the focus by somebody's own doing. */
+function isElsewhere({ target }: KeyboardEvent): boolean {
+  return target instanceof HTMLButtonElement && !target.classList.contains('act-primary');
+}
 
 /** How often the clock is drawn, ms. */
 const DRAW_MS = 50;
@@ -95,13 +101,13 @@ export function EnlargerTimer({
   };
   useEffect(() => {
     const key = (event: KeyboardEvent): void => {
-      if (event.key !== ' ' || event.repeat) return;
+      if (!isPedal(event) || event.repeat || isElsewhere(event)) return;
       event.preventDefault();
       press();
     };
     // The button under the focus would take the same press once more when the key comes up.
     const up = (event: KeyboardEvent): void => {
-      if (event.key === ' ') event.preventDefault();
+      if (isPedal(event) && !isElsewhere(event)) event.preventDefault();
     };
     window.addEventListener('keydown', key);
     window.addEventListener('keyup', up);

@@ -9,10 +9,11 @@ import { printSteps } from '@/core/printing/exposing';
 import { printNote } from '@/core/printing/printFiles';
 import { printPlan } from '@/core/printing/printPlan';
 import { gradesOfPaper, stripsOfPaper } from '@/core/printing/paperRange';
+import { stepsOfPaper } from '@/core/printing/gradeCost';
 import { ownNegative } from '@/core/printing/ownNegative';
 import { keepPrint, printDraftKey, removePrint, usePrint, usePrints } from '@/data/prints';
 import { useReadings } from '@/data/readings';
-import { useRollNames, useSettings } from '@/data/queries';
+import { usePhotos, useRollNames, useSettings } from '@/data/queries';
 import { useDraft } from '@/features/drafts/useDraft';
 import { useFaults } from '@/features/drafts/useFaults';
 import { NotHere } from '@/features/shell/NotHere';
@@ -25,6 +26,7 @@ import { Changes } from './Changes';
 import { Lamp, useLamp } from './Lamp';
 import { EnlargerTimer, useExposing } from './EnlargerTimer';
 import { Metronome } from './Metronome';
+import { PrintPicture } from './PrintPicture';
 import { Trays } from './Trays';
 import { ColourHead } from './ColourHead';
 import { TestStripPanel } from './TestStripPanel';
@@ -57,6 +59,8 @@ function formOf({
   trays,
   note,
   ownRange,
+  gradeStep,
+  pictureId,
 }: Print): PrintForm {
   return {
     name,
@@ -72,6 +76,8 @@ function formOf({
     trays,
     note,
     ownRange: ownRange ?? null,
+    gradeStep: gradeStep ?? null,
+    pictureId: pictureId ?? null,
   };
 }
 
@@ -96,6 +102,7 @@ function PrintForms({
   const [fault, setFault] = useState<string | null>(null);
   const prints = usePrints();
   const strips = useReadings(rollId ?? '');
+  const photos = usePhotos(rollId ?? '') ?? [];
   const [roll] = useRollNames(rollId === null ? [] : [rollId]);
   const read = form === null ? null : readPrint(form, rollId, print?.final ?? false);
   const errors =
@@ -197,7 +204,18 @@ function PrintForms({
               error={shown.hardS}
             />
           </div>
-          <Areas form={form} change={change} errors={shown} />
+          <PrintPicture
+            print={print}
+            photos={photos}
+            pictureId={form.pictureId}
+            onPicture={(pictureId) => change({ pictureId })}
+          />
+          <Areas
+            form={form}
+            picture={photos.find(({ id }) => id === form.pictureId) ?? null}
+            change={change}
+            errors={shown}
+          />
           {plan.length > 0 && (
             <>
               <ol aria-label="What the hands do" className="mt-3 border-b border-hair">
@@ -232,7 +250,7 @@ function PrintForms({
             </>
           )}
         </section>
-        <Changes form={form} change={change} errors={shown} />
+        <Changes form={form} change={change} errors={shown} steps={stepsOfPaper([...others, form], form.paper)} />
         <section aria-labelledby="trays-head" className="mt-7">
           <h2 id="trays-head">Trays and words</h2>
           <div className="mt-2 space-y-4">

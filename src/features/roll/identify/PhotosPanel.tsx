@@ -35,7 +35,7 @@ function Picture({ photo }: { photo: Photo }) {
 /** Photographs of the roll and its box, kept with it. */
 export function PhotosPanel({ rollId }: { rollId: string }) {
   // Pictures of frames stand with their sleeve.
-  const photos = (usePhotos(rollId) ?? []).filter(({ frame }) => frame === undefined);
+  const photos = (usePhotos(rollId) ?? []).filter(({ frame, of }) => frame === undefined && of === undefined);
   const file = useRef<HTMLInputElement>(null);
   const [faults, setFaults] = useState<string[]>([]);
   const [busy, setBusy] = useState(false);
