@@ -31,6 +31,9 @@ test('a paper’s own range is found by a strip without a negative, kept, and us
   await page.getByRole('button', { name: 'first grey at 4.0 s' }).click();
   await page.getByRole('button', { name: 'full black at 22.6 s' }).click();
   await expect(told).toContainText('With the strip before it is taken for');
+  await expect(told).toContainText('it has its whole curve');
+  await page.getByRole('button', { name: 'grey card at 11.3 s' }).click();
+  await expect(page.getByRole('img', { name: 'The curve of this paper' })).toBeVisible();
 });
 
 test('areas are drawn on the picture, told where they meet, and outlive a reload', async ({ page }) => {

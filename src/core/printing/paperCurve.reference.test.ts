@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { toneIds } from '../densitometry/scene';
-import { paperDensity, predictedPrint, printsByGrade } from './paperCurve';
+import { PLAIN_MIDDLE, paperCurve, paperDensity, predictedPrint, printsByGrade } from './paperCurve';
 import { gradeRanges } from './twoTones';
 
 describe('a paper by its ISO range', () => {
@@ -14,6 +14,23 @@ describe('a paper by its ISO range', () => {
     expect(paperDensity(4, 105)).toBeCloseTo(2.05, 3);
     for (let logH = -1; logH < 2; logH += 0.05)
       expect(paperDensity(logH + 0.05, 105)).toBeGreaterThan(paperDensity(logH, 105));
+  });
+});
+
+describe('a paper that is no plain S', () => {
+  // Source: definition: a card of 18 % has the density −log10 0.18.
+  test.each([0.42, 0.5, 0.6, 0.66])('goes through its grey card at %d of its range, and keeps both ends', (middle) => {
+    expect(paperDensity(1.05 * middle, 105, middle)).toBeCloseTo(-Math.log10(0.18), 6);
+    expect(paperDensity(0, 105, middle)).toBeCloseTo(0.09, 6);
+    expect(paperDensity(1.05, 105, middle)).toBeCloseTo(1.85, 6);
+  });
+  test.each([0.05, 0.3, 0.8, 0.95])('rises everywhere, however its card lies: %d', (middle) => {
+    const densities = paperCurve(105, middle).map(([, densityD]) => densityD);
+    densities.slice(1).forEach((densityD, at) => expect(densityD).toBeGreaterThan(densities[at] ?? 9));
+  });
+  test('without a card it is the plain S', () => {
+    for (let logH = -1; logH < 2; logH += 0.1)
+      expect(paperDensity(logH, 105, PLAIN_MIDDLE)).toBeCloseTo(paperDensity(logH, 105), 12);
   });
 });
 

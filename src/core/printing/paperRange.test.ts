@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { seededEven, seededNormal } from '../kit/seededNoise';
 import { cases } from '../testing/cases';
-import { paperDensity } from './paperCurve';
-import { gradesOfPaper, rangeOfStrip, stripsOfPaper } from './paperRange';
+import { PLAIN_MIDDLE, paperDensity } from './paperCurve';
+import { gradesOfPaper, middleOfPaper, rangeOfStrip, stripsOfPaper } from './paperRange';
 import { gradeRanges } from './twoTones';
 
 /** What an eye finds on a strip of stops: the first patch above the paper, and the first as black as the blackest, each off a little. */
@@ -28,6 +28,29 @@ describe('a paper’s own range', () => {
     const held = strips.filter(Boolean).length / strips.length;
     expect(held).toBeGreaterThan(0.72);
     expect(held).toBeLessThan(0.92);
+  });
+  test('its grey card comes back on papers that are no plain S, four times in five, and strips add up', () => {
+    const held = Array.from({ length: cases(400, 4000) }, (_, seed) => {
+      const truth = PLAIN_MIDDLE + 0.06 * seededNormal(seed, 5);
+      const [range, step] = [80 + 80 * seededEven(seed, 9), [1 / 3, 1 / 2][seed % 2] as number];
+      const strips = [0, 1].flatMap((nth) => {
+        const from = 10 ** (0.3 * step * seededEven(seed, 20 + nth));
+        const times = Array.from({ length: 40 }, (_, at) => from * 2 ** ((at - 8) * step));
+        const density = (seconds: number, at: number): number =>
+          paperDensity(Math.log10(seconds) + 0.04 * seededNormal(seed, 30 + 10 * nth + at), range, truth);
+        const first = (atLeast: number, at: number) => times.find((seconds) => density(seconds, at) >= atLeast) ?? NaN;
+        const off = (seconds: number): number => Math.abs(density(seconds, 2) + Math.log10(0.18));
+        const card = [...times].sort((a, b) => off(a) - off(b))[0];
+        const found = rangeOfStrip(first(0.09, 0), first(1.85, 1), step, card);
+        return found === null ? [] : [found];
+      });
+      const { share, sd } = middleOfPaper(strips);
+      return Math.abs(share - truth) < 1.2816 * sd;
+    });
+    const heldShare = held.filter(Boolean).length / held.length;
+    expect(heldShare).toBeGreaterThan(0.72);
+    expect(heldShare).toBeLessThan(0.92);
+    expect(middleOfPaper([])).toEqual({ share: PLAIN_MIDDLE, sd: expect.closeTo(0.06, 12) as number, strips: 0 });
   });
   test('black before grey, or no time at all, tells nothing', () => {
     expect(rangeOfStrip(8, 8, 0.5)).toBeNull();

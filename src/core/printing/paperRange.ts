@@ -4,12 +4,15 @@ import { choleskyOf } from '../inference/choleskyOf';
 import { LOG_EXPOSURE_PER_STOP } from '../units/stops';
 import { plainName } from '../units/plainName';
 import { within } from '../schema/within';
+import { PLAIN_MIDDLE } from './paperCurve';
 import { gradeRanges } from './twoTones';
 
 /** What a strip without a negative told of a paper on its grade: hundredths of log exposure. */
 export const ownRangeSchema = z.strictObject({
   range: within('Range of the paper', 20, 300),
   sd: within('Its spread', 0.5, 100),
+  /** Where within it the paper was as grey as a grey card, as a share, and its spread; missing where nobody looked. */
+  middle: z.strictObject({ share: z.number().min(0.05).max(0.95), sd: z.number().min(0.005).max(1) }).optional(),
 });
 export type OwnRange = z.infer<typeof ownRangeSchema>;
 
@@ -25,18 +28,44 @@ const EYE_SD = 5;
  * @param greyS total exposure of the first patch that is told from bare paper, s
  * @param blackS total exposure of the first patch that is as black as the blackest, s; above greyS
  * @param stepStops stops from patch to patch
+ * @param cardS total exposure of the patch that is as grey as a card of 18 %, s; left out where nobody looked
  * @returns null where black does not come after grey. Each end lies between its patch and the one before: an even chance over a step.
  * Source: ends by ISO 6846, from memory (0.04 above the paper, 0.9 of its black); variance of an even chance (textbook)
  * @example rangeOfStrip(2, 23, 1 / 2) // about 106
  */
-export function rangeOfStrip(greyS: number, blackS: number, stepStops: number): OwnRange | null {
+export function rangeOfStrip(greyS: number, blackS: number, stepStops: number, cardS?: number): OwnRange | null {
   if (!(blackS > greyS) || !(greyS > 0)) return null;
   const step = 100 * LOG_EXPOSURE_PER_STOP * stepStops;
   const read = ownRangeSchema.safeParse({
     range: 100 * Math.log10(blackS / greyS),
     sd: Math.hypot(Math.SQRT2 * EYE_SD, step / Math.sqrt(6)),
+    ...(cardS === undefined ? {} : { middle: middleOf(greyS, blackS, cardS, step) }),
   });
   return read.success ? read.data : null;
+}
+
+/** Where the card lies between both ends. It is the nearest patch, while each end lies before its own. */
+function middleOf(greyS: number, blackS: number, cardS: number, step: number): { share: number; sd: number } {
+  const range = 100 * Math.log10(blackS / greyS);
+  return {
+    share: (100 * Math.log10(cardS / greyS) + step / 2) / range,
+    sd: Math.hypot(EYE_SD, step / Math.sqrt(12)) / range,
+  };
+}
+
+/** How far papers lie from a plain S, as a share of the range. Source: our estimate. */
+const MIDDLE_SD = 0.06;
+
+/**
+ * Where a paper is as grey as a grey card, over its strips.
+ * @param measured strips of this paper
+ * @returns a share of its range with its spread, and how many strips told it. Source: normal with a known spread (textbook)
+ */
+export function middleOfPaper(measured: readonly OwnRange[]): { share: number; sd: number; strips: number } {
+  const told = measured.flatMap(({ middle }) => (middle === undefined ? [] : [middle]));
+  const weight = told.reduce((sum, { sd }) => sum + sd ** -2, MIDDLE_SD ** -2);
+  const mean = told.reduce((sum, { share, sd }) => sum + share * sd ** -2, PLAIN_MIDDLE * MIDDLE_SD ** -2) / weight;
+  return { share: mean, sd: weight ** -0.5, strips: told.length };
 }
 
 /** A grade of a paper: its range with its spread, hundredths of log exposure. */

@@ -24,6 +24,8 @@ export const testStripFormSchema = z.object({
   /** Patches whose light and dark tone look right, or of a bare paper the first grey and the full black, from 0; null while nobody said. */
   light: z.number().int().nullable(),
   dark: z.number().int().nullable(),
+  /** Of a bare paper, the patch that is as grey as a grey card. */
+  card: z.number().int().nullable().default(null),
   /** Whether it lies under the negative, or is the paper by itself. */
   of: z.enum(['negative', 'paper']).default('negative'),
 });
@@ -36,6 +38,7 @@ export const emptyTestStrip: TestStripForm = {
   step: 'half',
   light: null,
   dark: null,
+  card: null,
   of: 'negative',
 };
 
@@ -66,11 +69,11 @@ export interface StripSaid {
  * @param grades grades of this paper
  */
 export function readTestStrip(form: TestStripForm, grade: string, grades: readonly GradeOfPaper[]): StripSaid {
-  const { fromS, count, step, light, dark } = form;
+  const { fromS, count, step, light, dark, card } = form;
   const fields = { fromS: within(fromS, FROM_S), count: within(count, PATCHES) };
   const { scale } = stripSteps[step];
   const patches = fields.fromS && fields.count ? testStrip(fromS as number, scale, Math.round(count as number)) : [];
-  const [lightS, darkS] = [light, dark].map((at) => (at === null ? undefined : patches[at]?.totalS));
+  const [lightS, darkS, cardS] = [light, dark, card].map((at) => (at === null ? undefined : patches[at]?.totalS));
   const stepStops = stopsOf(scale, lightS ?? (fields.fromS ? (fromS as number) : 1));
   const own = grades.find((one) => one.grade === grade.trim());
   const both = lightS !== undefined && darkS !== undefined;
@@ -79,7 +82,7 @@ export function readTestStrip(form: TestStripForm, grade: string, grades: readon
     fields,
     lightS,
     tones: form.of === 'negative' && both && own !== undefined ? twoTones(lightS, darkS, own, stepStops, grades) : null,
-    range: form.of === 'paper' && both ? rangeOfStrip(lightS, darkS, stepStops) : null,
+    range: form.of === 'paper' && both ? rangeOfStrip(lightS, darkS, stepStops, cardS) : null,
   };
 }
 

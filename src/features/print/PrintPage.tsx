@@ -8,7 +8,7 @@ import { contactPrint, emptyPrint, printFormSchema, readPrint, type PrintForm } 
 import { printSteps } from '@/core/printing/exposing';
 import { printNote } from '@/core/printing/printFiles';
 import { printPlan } from '@/core/printing/printPlan';
-import { gradesOfPaper, stripsOfPaper } from '@/core/printing/paperRange';
+import { gradesOfPaper, middleOfPaper, stripsOfPaper } from '@/core/printing/paperRange';
 import { stepsOfPaper } from '@/core/printing/gradeCost';
 import { ownNegative } from '@/core/printing/ownNegative';
 import { keepPrint, printDraftKey, removePrint, usePrint, usePrints } from '@/data/prints';
@@ -117,9 +117,8 @@ function PrintForms({
   const { shown, form: handlers } = useFaults(errors, () => keep(print?.final ?? false));
   if (form === null) return <p aria-busy="true">Opening the print.</p>;
   const others = (prints ?? []).filter(({ id }) => id !== print?.id);
-  const grades = gradesOfPaper(
-    stripsOfPaper([...others, { ...form, ownRange: form.ownRange ?? undefined }], form.paper),
-  );
+  const ofPaper = stripsOfPaper([...others, { ...form, ownRange: form.ownRange ?? undefined }], form.paper);
+  const grades = gradesOfPaper(ofPaper);
   // A reload in the dark finds the lamp again.
   const lampOn = exposing.steps.length > 0;
   const hardS = typeof form.hardS === 'number' && form.hardS > 0 ? form.hardS : null;
@@ -168,6 +167,7 @@ function PrintForms({
           paper={form.paper}
           grades={grades}
           densityAt={ownNegative(strips ?? [])}
+          middle={middleOfPaper(ofPaper).share}
           onRange={(ownRange) => change({ ownRange })}
           onExpose={begin}
           onTake={(baseS, grade) => change({ baseS, ...(grade === null ? {} : { grade }) })}

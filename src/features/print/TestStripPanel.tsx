@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { stripSteps as lampSteps, type LampStep } from '@/core/printing/exposing';
-import { printsByGrade } from '@/core/printing/paperCurve';
+import { CURVE_D, CURVE_FROM, CURVE_TO, paperCurve, printsByGrade } from '@/core/printing/paperCurve';
 import type { GradeOfPaper, OwnRange } from '@/core/printing/paperRange';
 import {
   FROM_S,
@@ -34,18 +34,25 @@ const ofOptions = [
 /** What is looked for on a strip, by what it is of: the words of its two buttons, and of the line below it. */
 const looked = {
   contact: {
-    marks: ['edge is gone'],
+    marks: [['light', 'edge is gone']],
     line: 'Lay a strip of clear film edge on it. Developed and rinsed, look at it in white light: which is the first patch on which the film’s clear edge cannot be told from the bare paper beside it?',
   },
   negative: {
-    marks: ['lights right', 'darks right'],
+    marks: [
+      ['light', 'lights right'],
+      ['dark', 'darks right'],
+    ],
     line: 'Developed and rinsed, look at it in white light: on which patch do the lightest tones just have detail, and on which do the darkest?',
   },
   paper: {
-    marks: ['first grey', 'full black'],
-    line: 'No negative in the carrier; from a second or less on, so that the first patches stay white. Developed and rinsed, look at it in white light: which patch is the first that is not bare paper, and which the first as black as the blackest?',
+    marks: [
+      ['light', 'first grey'],
+      ['card', 'grey card'],
+      ['dark', 'full black'],
+    ],
+    line: 'No negative in the carrier; from a second or less on, so that the first patches stay white. Developed and rinsed, look at it in white light: which patch is the first that is not bare paper, and which the first as black as the blackest? With a grey card beside it: which is as grey as the card?',
   },
-} as const;
+} as const satisfies Record<string, { marks: readonly (readonly ['light' | 'dark' | 'card', string])[]; line: string }>;
 
 interface TestStripPanelProps {
   printKey: string;
@@ -53,6 +60,8 @@ interface TestStripPanelProps {
   paper: string;
   /** Grades of that paper, as far as they are known. */
   grades: readonly GradeOfPaper[];
+  /** Where the paper is as grey as a grey card, as a share of its range. */
+  middle: number;
   /** The density of the person’s own negative by its exposure; null where no strip of its roll tells it. */
   densityAt: ((logH: number) => number) | null;
   /** A contact sheet: one patch is looked for, the first in which the film’s clear edge is gone. */
@@ -87,7 +96,7 @@ export function TestStripPanel(props: TestStripPanelProps) {
             label="A strip of"
             value={form.of}
             options={ofOptions}
-            onChange={(of) => change({ of, light: null, dark: null })}
+            onChange={(of) => change({ of, light: null, dark: null, card: null })}
           />
         </div>
       )}
@@ -106,7 +115,7 @@ export function TestStripPanel(props: TestStripPanelProps) {
           label="Each more by"
           value={form.step}
           options={stepOptions}
-          onChange={(value) => change({ step: value, light: null, dark: null })}
+          onChange={(value) => change({ step: value, light: null, dark: null, card: null })}
         />
         <Quantity
           id="count"
@@ -133,22 +142,19 @@ export function TestStripPanel(props: TestStripPanelProps) {
                 />
                 <span className="num block text-[20px] leading-tight">{formatNumber(totalS, 1)} s</span>
                 <span className="block text-[13px] text-ink2">{at === 0 ? 'all' : `+ ${formatNumber(addedS, 1)}`}</span>
-                {marks.map((mark, index) => {
-                  const tone = index === 0 ? 'light' : 'dark';
-                  return (
-                    <button
-                      key={mark}
-                      type="button"
-                      aria-pressed={form[tone] === at}
-                      className={classes('act-plain block w-full text-[13px]', form[tone] === at && 'font-bold')}
-                      onClick={() => change({ [tone]: form[tone] === at ? null : at })}
-                    >
-                      {form[tone] === at ? '✓ ' : ''}
-                      {mark}
-                      <span className="sr-only"> at {formatNumber(totalS, 1)} s</span>
-                    </button>
-                  );
-                })}
+                {marks.map(([tone, mark]) => (
+                  <button
+                    key={mark}
+                    type="button"
+                    aria-pressed={form[tone] === at}
+                    className={classes('act-plain block w-full text-[13px]', form[tone] === at && 'font-bold')}
+                    onClick={() => change({ [tone]: form[tone] === at ? null : at })}
+                  >
+                    {form[tone] === at ? '✓ ' : ''}
+                    {mark}
+                    <span className="sr-only"> at {formatNumber(totalS, 1)} s</span>
+                  </button>
+                ))}
               </li>
             ))}
           </ol>
@@ -172,6 +178,7 @@ function Said({
   paper,
   grades,
   densityAt,
+  middle,
   contact,
   onTake,
   onRange,
@@ -203,7 +210,9 @@ function Said({
             ' On another grade the light tones keep their time where filters are made so; else a strip again.'}
         </p>
       )}
-      {tones !== null && <PrintsSeen tones={tones} own={grade.trim()} grades={grades} densityAt={densityAt} />}
+      {tones !== null && (
+        <PrintsSeen tones={tones} own={grade.trim()} grades={grades} densityAt={densityAt} middle={middle} />
+      )}
       <button type="button" className="act mt-2" onClick={() => onTake(lightS, tones?.grade ?? null)}>
         Take {formatNumber(lightS, 1)} s{tones === null ? '' : ` and grade ${tones.grade}`}
       </button>
@@ -242,6 +251,13 @@ function PaperSaid({
                 ? ` By the table it would be ${Math.round(known.range)}.`
                 : ` With ${known.strips === 1 ? 'the strip' : `the ${known.strips} strips`} before it is taken for ${Math.round(known.range)} ± ${Math.round(known.sd)}.`)}
           </p>
+          {range.middle === undefined ? (
+            <p className="text-[14px] text-ink2">
+              With the patch that is as grey as a grey card it has its whole curve.
+            </p>
+          ) : (
+            <PaperCurve range={range} />
+          )}
           {paper.trim() === '' && (
             <p className="text-[14px] text-ink2">Name the paper, and its other prints use this.</p>
           )}
@@ -260,16 +276,19 @@ function PrintsSeen({
   own,
   grades,
   densityAt,
+  middle,
 }: {
   tones: TwoTones;
   own: string;
   grades: readonly GradeOfPaper[];
   densityAt: TestStripPanelProps['densityAt'];
+  middle: number;
 }) {
   const seen = printsByGrade(
     tones.range,
     grades.filter(({ grade }) => grade === own || tones.open.includes(grade)),
     densityAt ?? undefined,
+    middle,
   );
   return (
     <figure className="mt-3">
@@ -289,6 +308,28 @@ function PrintsSeen({
           ? 'The hut’s own picture, with the range of your negative and its light tones right on each.'
           : 'The hut as your roll’s strip has its curve, with the range of your negative and its light tones right on each.'}
       </figcaption>
+    </figure>
+  );
+}
+
+/** The curve of a paper through what the strip told: bare paper, grey card and black. */
+function PaperCurve({ range: { range, middle } }: { range: OwnRange }) {
+  const points = paperCurve(range, middle?.share);
+  const [wide, high] = [240, 120];
+  const place = ([logH, densityD]: readonly [number, number]): string =>
+    `${(((logH - CURVE_FROM) / (CURVE_TO - CURVE_FROM)) * wide).toFixed(1)} ${(high - (densityD / CURVE_D) * high).toFixed(1)}`;
+  return (
+    <figure className="mt-2">
+      <svg
+        viewBox={`-4 -4 ${wide + 8} ${high + 8}`}
+        className="w-full max-w-[260px]"
+        role="img"
+        aria-label="The curve of this paper"
+      >
+        <path d={`M0 0V${high}H${wide}`} fill="none" stroke="var(--edge)" />
+        <path d={`M${points.map(place).join('L')}`} fill="none" stroke="var(--ink)" strokeWidth="2" />
+      </svg>
+      <figcaption className="text-[13px] text-ink2">Density by log exposure, from the first grey.</figcaption>
     </figure>
   );
 }
