@@ -12,6 +12,8 @@ const MOST_FOG_D = { 'one picture': 0.03, 'two exposures': 0.015, coin: 0.03, la
 /** Share of strips within ±1.28 standard deviations as stated: of a reading over all cameras, and of everything. */
 const READING = [0.72, 0.96];
 const POOLED = [0.76, 0.94];
+/** The same of the gradient by one kind of camera alone: no camera is so odd that its readings pretend to know. */
+const LEAST_OF_A_KIND = 0.6;
 
 async function load() {
   const file = join(root, 'calibration/calibrateStrips.ts');
@@ -58,6 +60,9 @@ export async function benchStripCalibration(strips, seed) {
       const [gradient, fogD] = [mean(own.map((cell) => cell.medianGradient)), mean(own.map((cell) => cell.medianFogD))];
       return [
         ...(outside(heldOf(own), READING) ? [`${reading}: ranges hold ${percent(heldOf(own))}`] : []),
+        ...own
+          .filter(({ held }) => held.gradient < LEAST_OF_A_KIND)
+          .map(({ kind, held }) => `${reading}, ${kind}: gradients hold ${percent(held.gradient)}`),
         ...(gradient > MOST_GRADIENT[reading] ? [`${reading}: the gradient misses by ${percent(gradient)}`] : []),
         ...(fogD > MOST_FOG_D[reading] ? [`${reading}: base + fog misses by ${fogD.toFixed(3)} D`] : []),
       ];

@@ -90,5 +90,14 @@ test('no view scrolls sideways at 360 px', async ({ page }) => {
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
     );
     expect(overflow, path).toBeLessThanOrEqual(0);
+    // Turned round, as for a script that is read from the right, it fits as well, and begins at its right edge.
+    const turned = await page.evaluate(() => {
+      document.documentElement.dir = 'rtl';
+      const { scrollWidth, clientWidth } = document.documentElement;
+      const heading = document.querySelector('h1')?.getBoundingClientRect();
+      return { overflow: scrollWidth - clientWidth, fromRight: clientWidth - (heading?.right ?? clientWidth) };
+    });
+    expect(turned.overflow, `${path}, from right to left`).toBeLessThanOrEqual(0);
+    expect(turned.fromRight, `${path}, from right to left`).toBeLessThan(40);
   }
 });

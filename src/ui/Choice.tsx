@@ -54,12 +54,12 @@ export function Choice<T extends string>({
           <ListboxButton
             id={id}
             onKeyDown={openByEnter}
-            className={classes('box flex items-center justify-between gap-3 text-left', inline && 'min-h-[34px] py-1')}
+            className={classes('box flex items-center justify-between gap-3 text-start', inline && 'min-h-[34px] py-1')}
           >
             <span className="min-w-0 truncate">{chosen?.name ?? 'Choose'}</span>
             <ChevronDown aria-hidden size={18} className="shrink-0" />
           </ListboxButton>
-          <ListboxOptions className="absolute left-0 z-20 mt-1 max-h-80 w-max max-w-[min(92vw,420px)] min-w-full overflow-y-auto border border-ink bg-sheet py-1 focus:outline-none">
+          <ListboxOptions className="absolute start-0 z-20 mt-1 max-h-80 w-max max-w-[min(92vw,420px)] min-w-full overflow-y-auto border border-ink bg-sheet py-1 focus:outline-none">
             {options.map((option) => (
               <ListOption key={option.value} {...option} />
             ))}

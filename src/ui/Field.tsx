@@ -59,7 +59,7 @@ export function Field({ id, label, hint, error, inline = false, quietLabel = fal
 export function FieldError({ id, error }: { id: string; error?: string }) {
   if (!error) return null;
   return (
-    <p id={`${id}-error`} role="alert" className="mt-1 border-l-4 border-danger pl-2 text-[14px] text-danger">
+    <p id={`${id}-error`} role="alert" className="mt-1 border-s-4 border-danger ps-2 text-[14px] text-danger">
       {error}
     </p>
   );

@@ -41,7 +41,7 @@ export function HoldButton({ hold, onPress, disabled, className, children }: Hol
       <span
         aria-hidden
         className={classes(
-          'absolute inset-y-0 left-0 w-full origin-left bg-band',
+          'absolute inset-y-0 start-0 w-full origin-left bg-band',
           holding ? 'scale-x-100 transition-transform duration-1000 ease-linear' : 'scale-x-0',
         )}
       />

@@ -38,17 +38,17 @@ export function Ledger({ lines, total, own = null, stale: isStale = false }: Led
     <table className="w-full table-fixed border-collapse">
       <caption className="sr-only">Ledger of the development time</caption>
       <thead>
-        <tr className="text-left text-[13px] text-ink2">
+        <tr className="text-start text-[13px] text-ink2">
           <th scope="col" className="py-1 font-normal">
             Reason
           </th>
-          <th scope="col" className="w-[50px] py-1 text-right font-normal sm:w-[56px]">
+          <th scope="col" className="w-[50px] py-1 text-end font-normal sm:w-[56px]">
             Ratio
           </th>
-          <th scope="col" className="w-[60px] py-1 text-right font-normal sm:w-[64px]">
+          <th scope="col" className="w-[60px] py-1 text-end font-normal sm:w-[64px]">
             Time
           </th>
-          <th scope="col" className="w-[52px] py-1 pl-3 font-normal sm:w-[76px]">
+          <th scope="col" className="w-[52px] py-1 ps-3 font-normal sm:w-[76px]">
             Doubt
           </th>
         </tr>
@@ -60,20 +60,20 @@ export function Ledger({ lines, total, own = null, stale: isStale = false }: Led
       </tbody>
       <tfoot>
         <tr className="border-t-2 border-ink align-baseline font-[650]">
-          <th scope="row" className="py-2 text-left">
+          <th scope="row" className="py-2 text-start">
             {total.label}
           </th>
-          <td {...figure('num py-2 text-right whitespace-nowrap')}>{total.ratio}</td>
-          <td {...figure('py-2 pl-1.5 text-right')}>{total.time}</td>
-          <td className="py-2 pl-3 text-[13px] leading-tight font-normal text-ink2 ">share of the doubt</td>
+          <td {...figure('num py-2 text-end whitespace-nowrap')}>{total.ratio}</td>
+          <td {...figure('py-2 ps-1.5 text-end')}>{total.time}</td>
+          <td className="py-2 ps-3 text-[13px] leading-tight font-normal text-ink2 ">share of the doubt</td>
         </tr>
         {own !== null && (
           <tr className="border-t border-hair align-baseline font-[650]" data-testid="own-row">
-            <th scope="row" className="py-2 text-left">
+            <th scope="row" className="py-2 text-start">
               {own.label}
             </th>
-            <td {...figure('num py-2 text-right whitespace-nowrap')}>{own.ratio}</td>
-            <td {...figure('py-2 pl-1.5 text-right')}>{own.time}</td>
+            <td {...figure('num py-2 text-end whitespace-nowrap')}>{own.ratio}</td>
+            <td {...figure('py-2 ps-1.5 text-end')}>{own.time}</td>
             <td />
           </tr>
         )}
@@ -96,14 +96,14 @@ function Line({ line, isOpen, isStale, onOpen }: LineProps) {
   return (
     <>
       <tr className="border-t border-hair align-baseline">
-        <td className="py-1 pr-2">
+        <td className="py-1 pe-2">
           {detail === null ? (
-            <span className="pl-[21px] text-ink2">{label}</span>
+            <span className="ps-[21px] text-ink2">{label}</span>
           ) : (
             <button
               type="button"
               aria-expanded={isOpen}
-              className="group flex min-h-8 gap-1.5 text-left"
+              className="group flex min-h-8 gap-1.5 text-start"
               onClick={() => onOpen(isOpen ? null : id)}
             >
               <ChevronRight
@@ -118,9 +118,9 @@ function Line({ line, isOpen, isStale, onOpen }: LineProps) {
             </button>
           )}
         </td>
-        <td {...stale(isStale, 'num py-1 text-right whitespace-nowrap')}>{ratio}</td>
-        <td {...stale(isStale, 'py-1 pl-1.5 text-right')}>{time}</td>
-        <td {...stale(isStale, 'py-1 pl-3 ')}>
+        <td {...stale(isStale, 'num py-1 text-end whitespace-nowrap')}>{ratio}</td>
+        <td {...stale(isStale, 'py-1 ps-1.5 text-end')}>{time}</td>
+        <td {...stale(isStale, 'py-1 ps-3 ')}>
           <span
             role="img"
             aria-label={`${Math.round(share * 100)} % of the doubt`}
@@ -132,7 +132,7 @@ function Line({ line, isOpen, isStale, onOpen }: LineProps) {
       </tr>
       {isOpen && (
         <tr>
-          <td colSpan={4} className="pb-3 pl-[21px] text-[14px]">
+          <td colSpan={4} className="pb-3 ps-[21px] text-[14px]">
             {detail}
             {leadsTo !== undefined && (
               <button

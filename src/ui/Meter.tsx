@@ -20,11 +20,11 @@ export function Meter({ words, scale, marks, value, badUpTo, usual }: MeterProps
   return (
     <div role="img" aria-label={words} className="relative mx-2 h-11">
       {badUpTo !== undefined && (
-        <div className="absolute top-[14px] left-0 h-1.5 bg-hair" style={{ width: at(badUpTo) }} />
+        <div className="absolute top-[14px] start-0 h-1.5 bg-hair" style={{ width: at(badUpTo) }} />
       )}
       <div className="absolute inset-x-0 top-5 border-t border-ink" />
       {usual !== undefined && (
-        <div className="absolute top-2.5 h-2.5 border-l-2 border-dotted border-ink2" style={{ left: at(usual) }} />
+        <div className="absolute top-2.5 h-2.5 border-s-2 border-dotted border-ink2" style={{ left: at(usual) }} />
       )}
       <div
         className={classes('absolute top-0 h-5 w-1.5 -translate-x-1/2', bad ? 'bg-danger' : 'bg-brew')}

@@ -107,7 +107,7 @@ export function PaperChart({ label, name, heightPx, x, y, lines, marks }: PaperC
     <div className="group relative contain-strict" style={{ height: heightPx }}>
       <canvas ref={canvas} role="img" aria-label={label} />
       {/* Beside the name of the axis, where nothing else stands. */}
-      <p className="no-print absolute right-1 bottom-0 flex gap-x-2 text-[12px] text-ink2 opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 pointer-coarse:opacity-100">
+      <p className="no-print absolute end-1 bottom-0 flex gap-x-2 text-[12px] text-ink2 opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 pointer-coarse:opacity-100">
         {chartFileKinds.map((kind) => (
           <button
             key={kind}

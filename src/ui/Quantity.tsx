@@ -68,8 +68,8 @@ export function Quantity({
           className={classes(
             'box num aria-invalid:border-2 aria-invalid:border-danger',
             inline
-              ? `min-h-[34px] py-1 ${unit.symbol.length > 3 ? 'pr-12' : 'pr-8'} pl-2 text-[16px]`
-              : 'pr-16 text-[17px]',
+              ? `min-h-[34px] py-1 ${unit.symbol.length > 3 ? 'pe-12' : 'pe-8'} ps-2 text-[16px]`
+              : 'pe-16 text-[17px]',
           )}
           inputMode="decimal"
           autoComplete="off"
@@ -90,7 +90,7 @@ export function Quantity({
             aria-hidden
             className={classes(
               'pointer-events-none absolute inset-y-0 flex items-center text-ink2',
-              inline ? 'right-2 text-[13px]' : 'right-3 text-[14px]',
+              inline ? 'end-2 text-[13px]' : 'end-3 text-[14px]',
             )}
           >
             {unit.symbol}

@@ -40,14 +40,14 @@ export function Segments<T extends string>({
       >
         <Label className={quietLabel ? 'sr-only' : inline ? 'text-[14px]' : 'font-[620]'}>{label}</Label>
         {/* Every option carries its own border and lies over its neighbour’s, so that rows that wrap close as well. */}
-        <div className={classes('flex flex-wrap pt-px pl-px', !inline && 'mt-1')}>
+        <div className={classes('flex flex-wrap pt-px ps-px', !inline && 'mt-1')}>
           {options.map((option) => (
             <Radio
               key={option.value}
               value={option.value}
               className={classes(
                 inline ? 'min-h-[34px] px-2.5 py-1 text-[14px]' : 'min-h-[42px] flex-1 px-3 py-2',
-                '-mt-px -ml-px cursor-pointer border border-edge text-center whitespace-nowrap data-checked:bg-ink data-checked:font-[620] data-checked:text-ground focus:outline-none data-focus:relative data-focus:z-10 data-focus:outline-2 data-focus:outline-solid data-focus:outline-offset-2 data-focus:outline-[var(--focus)]',
+                '-mt-px -ms-px cursor-pointer border border-edge text-center whitespace-nowrap data-checked:bg-ink data-checked:font-[620] data-checked:text-ground focus:outline-none data-focus:relative data-focus:z-10 data-focus:outline-2 data-focus:outline-solid data-focus:outline-offset-2 data-focus:outline-[var(--focus)]',
               )}
             >
               {option.name}

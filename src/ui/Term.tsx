@@ -15,7 +15,7 @@ export function Term({ id, children }: { id: TermId; children?: ReactNode }) {
       </PopoverButton>
       <PopoverPanel
         anchor={{ to: 'bottom start', gap: 4, padding: 12 }}
-        className="z-30 border border-ink bg-sheet p-3 text-left text-[14px] font-normal text-ink"
+        className="z-30 border border-ink bg-sheet p-3 text-start text-[14px] font-normal text-ink"
       >
         <span className="block max-w-[min(320px,80vw)]">
           <b>{terms[id].name}.</b> {terms[id].words}{' '}

@@ -87,9 +87,9 @@ export function responseOf(lnSlopes: ArrayLike<number>): Response {
 }
 
 /** Contrast curves of cameras: strength of an S about a middle tone, and a power on top. Source: our estimate. */
-const S_STRENGTH = { lnMean: Math.log(1.8), lnSd: 0.4 } as const;
+const S_STRENGTH = { lnMean: Math.log(1.7), lnSd: 0.58 } as const;
 const S_MIDDLE = { mean: 0.45, sd: 0.08 } as const;
-const POWER_LN_SD = 0.095;
+const POWER_LN_SD = 0.105;
 
 /**
  * Both ends go their own ways: shadows are lifted or crushed, lights roll off or run into white. Spread of the ln slope at black and

@@ -33,7 +33,7 @@ export function AlongPage({ rollId }: { rollId: string }) {
   }, [rollId]);
   if (fault !== null)
     return (
-      <p role="alert" className="border-l-4 border-danger pl-3">
+      <p role="alert" className="border-s-4 border-danger ps-3">
         The roll could not be packed. {fault} Save all records under <Link href="/records">Records</Link> instead.
       </p>
     );

@@ -86,7 +86,7 @@ export function TakeInPage() {
       )}
       {stage.kind === 'refused' && <Refused name="what the codes hold" problems={stage.problems} />}
       {stage.kind === 'blind' && (
-        <p role="alert" className="mt-3 border-l-4 border-danger pl-3">
+        <p role="alert" className="mt-3 border-s-4 border-danger ps-3">
           {stage.words} Save the roll as a file over there, and merge it here under <Link href="/records">Records</Link>
           .
         </p>

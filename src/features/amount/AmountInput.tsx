@@ -35,7 +35,7 @@ export function AmountInput({
   said,
   onChange,
   error,
-  className = 'w-[84px] text-right',
+  className = 'w-[84px] text-end',
   autoFocus,
   placeholder,
   onClose,

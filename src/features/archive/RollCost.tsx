@@ -57,10 +57,10 @@ export function RollCost({ dossier: { roll, run, brew } }: { dossier: RollDossie
     amount === null ? 'not priced' : `${formatNumber(amount, 2)} ${prices.currency.trim()}`;
   const row = ({ name, amount }: { name: string; amount: number | null }) => (
     <tr key={name} className="border-t border-hair">
-      <th scope="row" className="py-1 text-left font-normal">
+      <th scope="row" className="py-1 text-start font-normal">
         {name}
       </th>
-      <td className="num py-1 text-right">{money(amount)}</td>
+      <td className="num py-1 text-end">{money(amount)}</td>
     </tr>
   );
   const field = (
@@ -89,10 +89,10 @@ export function RollCost({ dossier: { roll, run, brew } }: { dossier: RollDossie
         <tbody>
           {lines.map(row)}
           <tr className="border-t-2 border-ink font-bold">
-            <th scope="row" className="py-1 text-left">
+            <th scope="row" className="py-1 text-start">
               In all
             </th>
-            <td className="num py-1 text-right">{money(total)}</td>
+            <td className="num py-1 text-end">{money(total)}</td>
           </tr>
           {cameOut > 0 && row({ name: `For each of ${cameOut} frames`, amount: perFrame })}
           {instead.map(row)}

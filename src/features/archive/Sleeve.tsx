@@ -22,7 +22,7 @@ export function Sleeve({ archive, chosen, onChoose, pictures }: SleeveProps) {
           {strip.map((frame) => {
             const words = wordsOf(archive, frame);
             const look = classes(
-              'flex min-h-11 min-w-0 flex-col items-start overflow-hidden border px-1 py-0.5 text-left',
+              'flex min-h-11 min-w-0 flex-col items-start overflow-hidden border px-1 py-0.5 text-start',
               frame === chosen ? 'border-ink bg-sheet' : 'border-edge',
             );
             const inside = (

@@ -49,7 +49,7 @@ export function SleevePage({ rollId }: { rollId: string }) {
         <ol aria-label="Words on the frames" className="mt-5">
           {archive.words.map(({ frame, words }) => (
             <li key={frame} className="flex gap-x-4 border-t border-hair py-1">
-              <span className="num w-8 text-right">{frame}</span>
+              <span className="num w-8 text-end">{frame}</span>
               <span className="min-w-0">{words}</span>
             </li>
           ))}

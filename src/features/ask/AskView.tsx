@@ -56,7 +56,7 @@ export default function AskView({ first, empty }: AskViewProps) {
     <div className="pt-2 sm:pt-8">
       <h1 className="sr-only">How long in this?</h1>
       {unread !== null && (
-        <p role="alert" className="mb-4 max-w-[70ch] border-l-4 border-heat pl-3">
+        <p role="alert" className="mb-4 max-w-[70ch] border-s-4 border-heat ps-3">
           {unread}
         </p>
       )}

@@ -41,7 +41,7 @@ export default function TimeBeside({ form }: { form: Known }) {
         About, in coffee at {formatQuantity(firstAsk.temperatureC ?? 20, 'temperature', units)}
       </p>
       {answer.nitrate === 'likely' ? (
-        <p className="mt-1 border-l-4 border-danger pl-3">Likely on nitrate base: it must not be processed at home.</p>
+        <p className="mt-1 border-s-4 border-danger ps-3">Likely on nitrate base: it must not be processed at home.</p>
       ) : (
         <>
           <p className="num text-[52px] leading-none" data-testid="so-far">

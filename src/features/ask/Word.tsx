@@ -8,7 +8,7 @@ import { ListOption } from '@/ui/ListOption';
 import { openByEnter } from '@/ui/openByEnter';
 
 const WORD =
-  'inline-block max-w-full border-b-2 border-ink px-[2px] text-left font-[620] text-ink hover:bg-sheet focus-visible:bg-sheet';
+  'inline-block max-w-full border-b-2 border-ink px-[2px] text-start font-[620] text-ink hover:bg-sheet focus-visible:bg-sheet';
 
 interface WordProps<T extends string> {
   /** What the word is about, for those who cannot see the sentence around it. */
@@ -54,7 +54,7 @@ export function Word<T extends string>({ label, value, options, onChange, shown 
 
 function Mark() {
   return (
-    <span aria-hidden className="ml-0.5 align-[0.25em] text-[0.4em] text-ink2">
+    <span aria-hidden className="ms-0.5 align-[0.25em] text-[0.4em] text-ink2">
       ▾
     </span>
   );

@@ -134,7 +134,7 @@ function BenchRow({
             : rollShortLine(roll, stock, new Date(nowMs).getFullYear())}
         </div>
       </div>
-      <div className="text-right whitespace-nowrap">{time && <TimeInBrief time={time} />}</div>
+      <div className="text-end whitespace-nowrap">{time && <TimeInBrief time={time} />}</div>
       <Link
         href={href}
         className={classes(

@@ -52,7 +52,7 @@ function BoxView({ box, dossiers }: { box: Box; dossiers: RollDossier[] }) {
         {boxInShort(dossiers)}. They lay together: what one of them shows tells of the others.
       </p>
       {first !== null && firstLabel !== undefined && (
-        <p className="mt-4 max-w-[62ch] border-l-4 border-chem pl-3" data-testid="first-of-box">
+        <p className="mt-4 max-w-[62ch] border-s-4 border-chem ps-3" data-testid="first-of-box">
           {firstWords(first, firstLabel)}{' '}
           <Link href={`/rolls/${encodeURIComponent(first.rollId)}`} className="act-plain" data-next-step>
             Open it

@@ -86,7 +86,7 @@ export function AddIngredient({ inHand: { form, change } }: Pick<BenchPart, 'inH
             value={typed}
             onChange={(event) => setTyped(event.target.value)}
           />
-          <ComboboxOptions className="absolute left-0 right-0 z-20 mt-1 max-h-80 overflow-y-auto border border-ink bg-sheet py-1 empty:hidden focus:outline-none">
+          <ComboboxOptions className="absolute start-0 end-0 z-20 mt-1 max-h-80 overflow-y-auto border border-ink bg-sheet py-1 empty:hidden focus:outline-none">
             {offers.map((offer) => (
               <ComboboxOption
                 key={`${offer.id}${offer.text}`}

@@ -40,10 +40,10 @@ export function BrewsView() {
           <h1>What are you mixing?</h1>
           <p className="text-[13px] text-ink2">
             Amounts per litre, g or ml.{' '}
-            <Link href="/brews/kit" className="act-plain ml-3 text-[15px]">
+            <Link href="/brews/kit" className="act-plain ms-3 text-[15px]">
               Kit and devices
             </Link>
-            <Link href="/trials" className="act-plain ml-4 text-[15px]">
+            <Link href="/trials" className="act-plain ms-4 text-[15px]">
               Trials
             </Link>
           </p>

@@ -171,7 +171,7 @@ export function ChangeJug({ brew }: { brew: Brew }) {
           )}
         </div>
         {problem !== null && (
-          <p role="alert" className="border-l-4 border-danger pl-2 text-[14px] text-danger">
+          <p role="alert" className="border-s-4 border-danger ps-2 text-[14px] text-danger">
             {problem}
           </p>
         )}

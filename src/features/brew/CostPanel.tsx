@@ -76,10 +76,10 @@ export function CostPanel({ inHand: { form, shown } }: Pick<BenchPart, 'inHand'>
             ] as const
           ).map(([name, amount, note]) => (
             <tr key={name} className="border-t border-hair">
-              <th scope="row" className="py-1.5 text-left font-normal">
+              <th scope="row" className="py-1.5 text-start font-normal">
                 {name} <span className="text-[13px] text-ink2">{note}</span>
               </th>
-              <td className="num py-1.5 text-right">{amount ?? 'not priced'}</td>
+              <td className="num py-1.5 text-end">{amount ?? 'not priced'}</td>
             </tr>
           ))}
         </tbody>

@@ -99,7 +99,7 @@ export function FromBottle({ brew }: { brew: Brew }) {
         </p>
       )}
       {problem !== null && (
-        <p role="alert" className="border-l-4 border-danger pl-2 text-danger">
+        <p role="alert" className="border-s-4 border-danger ps-2 text-danger">
           {problem}
         </p>
       )}

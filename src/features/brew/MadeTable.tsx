@@ -27,17 +27,17 @@ export function MadeTable({
         <table className="w-full border-collapse">
           <caption className="sr-only">What went in</caption>
           <thead>
-            <tr className="text-left text-[13px] text-ink2">
+            <tr className="text-start text-[13px] text-ink2">
               <th scope="col" className="py-1 font-normal">
                 Ingredient
               </th>
-              <th scope="col" className="py-1 text-right font-normal">
+              <th scope="col" className="py-1 text-end font-normal">
                 Wanted
               </th>
-              <th scope="col" className="py-1 text-right font-normal">
+              <th scope="col" className="py-1 text-end font-normal">
                 Went in
               </th>
-              <th scope="col" className="hidden py-1 pl-6 font-normal sm:table-cell">
+              <th scope="col" className="hidden py-1 ps-6 font-normal sm:table-cell">
                 How
               </th>
             </tr>
@@ -47,14 +47,14 @@ export function MadeTable({
               const decimals = part.target >= 1 ? 1 : 2;
               return (
                 <tr key={part.key} className="border-t border-hair">
-                  <td className="py-1.5 pr-3">{part.name}</td>
-                  <td className="num py-1.5 text-right whitespace-nowrap text-ink2">
+                  <td className="py-1.5 pe-3">{part.name}</td>
+                  <td className="num py-1.5 text-end whitespace-nowrap text-ink2">
                     {amountWords(part.target, part.unit, decimals, units)}
                   </td>
-                  <td className="num py-1.5 text-right whitespace-nowrap">
+                  <td className="num py-1.5 text-end whitespace-nowrap">
                     {amountWords(amountOf(part), part.unit, decimals, units)}
                   </td>
-                  <td className="hidden py-1.5 pl-6 text-[14px] text-ink2 sm:table-cell">{howWords[part.how]}</td>
+                  <td className="hidden py-1.5 ps-6 text-[14px] text-ink2 sm:table-cell">{howWords[part.how]}</td>
                 </tr>
               );
             })}

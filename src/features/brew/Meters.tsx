@@ -59,7 +59,7 @@ export function Meters({ inHand: { form, change, shown, mending } }: Pick<BenchP
         </p>
       )}
       {acidSlows !== null && stopped === null && (
-        <p className="my-2 border-l-4 border-heat pl-3 text-[14px]" data-testid="acid-slows">
+        <p className="my-2 border-s-4 border-heat ps-3 text-[14px]" data-testid="acid-slows">
           More ascorbic acid alone makes this brew slower: it uses up washing soda. For every 10 g more of it, add{' '}
           {formatNumber(acidSlows, 0)} g of soda.
         </p>
@@ -84,7 +84,7 @@ export function Meters({ inHand: { form, change, shown, mending } }: Pick<BenchP
             <b className="num text-[22px] whitespace-nowrap" data-testid="rate">
               × {formatNumber(rate, 2)}
             </b>
-            <span className="text-right text-[13px] text-ink2">
+            <span className="text-end text-[13px] text-ink2">
               strength, against {bought ? 'the usual dilution' : 'standard coffee'}
               {mixingLnSd !== null && ` · weighing ${percentWords(mixingLnSd)}`}
             </span>

@@ -21,16 +21,16 @@ export function PrintSheet({ sheet, forRoll, units }: { sheet: Sheet; forRoll: s
       </div>
       <table className="w-full border-collapse">
         <thead>
-          <tr className="text-left">
+          <tr className="text-start">
             <th className="py-1 font-normal">Step</th>
-            <th className="w-[150px] py-1 text-right font-normal">Wanted</th>
-            <th className="w-[120px] py-1 pl-6 font-normal">Went in</th>
+            <th className="w-[150px] py-1 text-end font-normal">Wanted</th>
+            <th className="w-[120px] py-1 ps-6 font-normal">Went in</th>
           </tr>
         </thead>
         <tbody>
           {steps.map((step, index) => (
             <tr key={step.id} className="break-inside-avoid border-t border-hair align-baseline">
-              <td className="py-1 pr-4">
+              <td className="py-1 pe-4">
                 <b>
                   {index + 1}. {step.title}
                 </b>{' '}
@@ -41,8 +41,8 @@ export function PrintSheet({ sheet, forRoll, units }: { sheet: Sheet; forRoll: s
                   </span>
                 ))}
               </td>
-              <td className="num py-1 text-right whitespace-nowrap">{stepAmountWords(step, batch, units)}</td>
-              <td className="py-1 pl-6">
+              <td className="num py-1 text-end whitespace-nowrap">{stepAmountWords(step, batch, units)}</td>
+              <td className="py-1 ps-6">
                 <span className="inline-block w-full border-b border-ink">&nbsp;</span>
               </td>
             </tr>

@@ -97,7 +97,7 @@ export function Scraps({ brew }: { brew: Brew }) {
         </button>
       </div>
       {compared !== null && other !== undefined && (
-        <p className="mt-3 border-l-4 border-chem pl-3" role="status">
+        <p className="mt-3 border-s-4 border-chem ps-3" role="status">
           {compared.sooner === null
             ? 'They are alike, within what a scrap shows.'
             : `${compared.sooner === 0 ? brew.name : other.name} clears ${formatNumber(compared.ratio, 1)} times as fast.`}{' '}

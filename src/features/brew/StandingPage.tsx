@@ -144,7 +144,7 @@ export function StandingPage() {
           </div>
         )}
         {read?.ok === true && (
-          <p className="border-l-4 border-chem pl-3" role="status">
+          <p className="border-s-4 border-chem ps-3" role="status">
             {upperFirst(jugWords(jugState({ ...read.value, parts: [] }, nowMs), nowMs))}.
           </p>
         )}

@@ -56,10 +56,10 @@ export function WaterPanel({ inHand: { form, change, errors, shown, mending }, s
             <p key={sentence}>{sentence}</p>
           ))}
           {shown.water.problem !== null && (
-            <p className="border-l-4 border-danger pl-2 text-danger">{shown.water.problem.message}</p>
+            <p className="border-s-4 border-danger ps-2 text-danger">{shown.water.problem.message}</p>
           )}
           {shown.thermometer !== null && (
-            <p className="border-l-4 border-danger pl-2 text-danger">
+            <p className="border-s-4 border-danger ps-2 text-danger">
               {thermometerWords(shown.thermometer, targetC, settings)}
             </p>
           )}

@@ -42,17 +42,17 @@ export function Worksheet({ inHand: { form, change, errors, result, shown, mendi
     <table className="mt-6 w-full border-collapse">
       <caption className="sr-only">Ingredients</caption>
       <thead>
-        <tr className="text-left text-[13px] text-ink2">
+        <tr className="text-start text-[13px] text-ink2">
           <th scope="col" className="py-1 font-normal">
             Ingredient
           </th>
           <th scope="col" className="w-[132px] py-1 font-normal max-[379px]:w-[104px]">
             Per litre
           </th>
-          <th scope="col" className="w-[116px] py-1 text-right font-normal max-[379px]:w-[72px]">
+          <th scope="col" className="w-[116px] py-1 text-end font-normal max-[379px]:w-[72px]">
             In this jug
           </th>
-          <th scope="col" className="hidden w-[150px] py-1 pl-5 font-normal sm:table-cell">
+          <th scope="col" className="hidden w-[150px] py-1 ps-5 font-normal sm:table-cell">
             Level spoons
           </th>
           <th scope="col" className="w-[52px] py-1 font-normal max-[379px]:w-[52px]">
@@ -110,10 +110,10 @@ function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, chan
   return (
     <>
       <tr className="border-t border-hair align-baseline">
-        <td className="py-2 pr-3">
+        <td className="py-2 pe-3">
           {row?.part.name ?? line.name}
           {row !== null && row.part.lnSd > 0 && (
-            <span className="ml-2 text-[13px] whitespace-nowrap text-ink2">{percentWords(row.part.lnSd)}</span>
+            <span className="ms-2 text-[13px] whitespace-nowrap text-ink2">{percentWords(row.part.lnSd)}</span>
           )}
         </td>
         <td className="py-2">
@@ -133,17 +133,17 @@ function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, chan
             <span className="text-[13px] text-ink2">{line.kind === 'concentrate' ? 'by dilution' : 'part of it'}</span>
           )}
         </td>
-        <td className="py-2 text-right min-[380px]:whitespace-nowrap">
+        <td className="py-2 text-end min-[380px]:whitespace-nowrap">
           <span {...stale(isStale, 'num text-[20px]')} data-testid={`amount-${line.key}`}>
             {row === null ? '–' : rowAmountWords(row, units)}
           </span>
           {plain && volumeMl !== null && !saying && (
-            <button type="button" className="act-plain ml-2 min-h-8 text-[13px]" onClick={() => setSaying(true)}>
+            <button type="button" className="act-plain ms-2 min-h-8 text-[13px]" onClick={() => setSaying(true)}>
               edit<span className="sr-only"> the amount of {line.name} in this jug</span>
             </button>
           )}
         </td>
-        <td {...stale(isStale, 'hidden py-2 pl-5 text-[14px] whitespace-nowrap text-ink2 sm:table-cell')}>
+        <td {...stale(isStale, 'hidden py-2 ps-5 text-[14px] whitespace-nowrap text-ink2 sm:table-cell')}>
           {spoons !== null && (
             <>
               {spoonWords(spoons)}
@@ -152,7 +152,7 @@ function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, chan
             </>
           )}
         </td>
-        <td className="py-2 text-right">
+        <td className="py-2 text-end">
           <button type="button" className="act-plain text-[13px] text-ink2" onClick={takeOut}>
             remove<span className="sr-only"> from the recipe: {line.name}</span>
           </button>
@@ -238,7 +238,7 @@ function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, chan
                 key={text}
                 className={classes(
                   'mt-1 max-w-[74ch]',
-                  bad ? 'border-l-4 border-danger pl-2 text-danger' : 'text-ink2',
+                  bad ? 'border-s-4 border-danger ps-2 text-danger' : 'text-ink2',
                 )}
               >
                 {text}

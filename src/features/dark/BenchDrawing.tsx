@@ -40,7 +40,7 @@ export function BenchDrawing({ things }: { things: readonly string[] }) {
             <path d={strokesOf(thing)} strokeLinejoin="round" strokeLinecap="round" />
           </svg>
           <span>
-            <span className="num mr-1 text-ink2">{index + 1}</span>
+            <span className="num me-1 text-ink2">{index + 1}</span>
             {thing}
           </span>
         </li>

@@ -96,7 +96,7 @@ export function DarkRun({ card, dark, onEnd }: { card: LightsOutCard; dark: bool
         className={
           black
             ? 'absolute inset-0 touch-none text-[#000] select-none'
-            : 'flex flex-1 touch-none flex-col justify-center gap-5 text-left select-none'
+            : 'flex flex-1 touch-none flex-col justify-center gap-5 text-start select-none'
         }
         aria-label={`${words} A tap repeats, a held press goes on.`}
         onPointerDown={({ pointerId }) => {

@@ -25,7 +25,7 @@ export function DarkSteps({ card }: { card: LightsOutCard }) {
 export function DarkWarnings({ card }: { card: LightsOutCard }) {
   if (card.warnings.length === 0) return null;
   return (
-    <ul className="mt-3 border-l-4 border-heat pl-3">
+    <ul className="mt-3 border-s-4 border-heat ps-3">
       {card.warnings.map((warning) => (
         <li key={warning}>{warning}</li>
       ))}

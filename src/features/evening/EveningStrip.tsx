@@ -16,9 +16,9 @@ export function EveningStrip({ evening, lanes, nowMin, clock }: EveningStripProp
   const topOf = (minute: number): number => (minute - firstMin) * pxPerMin;
   return (
     <div data-testid="evening-strip" className="measure">
-      <div aria-hidden className="flex pl-[52px] text-[14px] font-[620]">
+      <div aria-hidden className="flex ps-[52px] text-[14px] font-[620]">
         {lanes.map(({ lane, name }) => (
-          <span key={lane} className="min-w-0 flex-1 truncate pr-2">
+          <span key={lane} className="min-w-0 flex-1 truncate pe-2">
             {name}
           </span>
         ))}
@@ -31,15 +31,15 @@ export function EveningStrip({ evening, lanes, nowMin, clock }: EveningStripProp
         ))}
         {nowMin >= firstMin && nowMin <= lastMin && (
           <div
-            className="absolute inset-x-0 z-10 border-t-[3px] border-dashed border-heat text-right text-[12px] leading-none text-heat"
+            className="absolute inset-x-0 z-10 border-t-[3px] border-dashed border-heat text-end text-[12px] leading-none text-heat"
             style={{ top: topOf(nowMin) }}
           >
             now
           </div>
         )}
-        <div className="absolute inset-y-0 right-0 left-[52px] flex">
+        <div className="absolute inset-y-0 end-0 start-[52px] flex">
           {columns.map(({ lane, items }) => (
-            <div key={lane} className="relative min-w-0 flex-1 border-l border-hair">
+            <div key={lane} className="relative min-w-0 flex-1 border-s border-hair">
               {items.map((placed) => (
                 <Item key={placed.item.id} placed={placed} clock={clock} />
               ))}
@@ -70,7 +70,7 @@ function Item({
       />
       <span
         title={`${clock(item.startMin)} ${item.what}`}
-        className="absolute right-1 truncate text-[12px] leading-[16px]"
+        className="absolute end-1 truncate text-[12px] leading-[16px]"
         style={{ top: wordsPx, left: 36 }}
       >
         {item.what}

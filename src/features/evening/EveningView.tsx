@@ -146,12 +146,12 @@ function Moved({ evening: { shifts, problems } }: { evening: Evening }) {
   return (
     <ul className="mt-4 max-w-[78ch] space-y-1" aria-label="What the plan changed">
       {problems.map((problem) => (
-        <li key={problem.what} className="border-l-4 border-danger pl-2 text-danger">
+        <li key={problem.what} className="border-s-4 border-danger ps-2 text-danger">
           {problemWords(problem)}
         </li>
       ))}
       {shifts.map((shift) => (
-        <li key={`${shift.what} ${shift.why}`} className="border-l-4 border-edge pl-2">
+        <li key={`${shift.what} ${shift.why}`} className="border-s-4 border-edge ps-2">
           {shiftWords(shift)}
         </li>
       ))}
@@ -170,8 +170,8 @@ function Times({
   names: ReadonlyMap<EveningItem['lane'], string>;
 }) {
   return (
-    <table className="mt-5 w-full measure text-left">
-      <caption className="text-left font-[620]">Minute by minute</caption>
+    <table className="mt-5 w-full measure text-start">
+      <caption className="text-start font-[620]">Minute by minute</caption>
       <tbody>
         {evening.items.map((item) => (
           <tr key={item.id} className="border-t border-hair">

@@ -175,10 +175,10 @@ export function ExposureView() {
                   ] as const
                 ).map(([words, timeS]) => (
                   <tr key={words} className="border-t border-hair last:border-t-2 last:border-ink">
-                    <th scope="row" className="py-2 text-left font-normal">
+                    <th scope="row" className="py-2 text-start font-normal">
                       {words}
                     </th>
-                    <td className="num py-2 text-right">{timeWords(timeS)}</td>
+                    <td className="num py-2 text-end">{timeWords(timeS)}</td>
                   </tr>
                 ))}
               </tbody>

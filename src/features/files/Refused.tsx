@@ -6,7 +6,7 @@ const FAULTS_SHOWN = 8;
 /** A file that was not taken, and why. */
 export function Refused({ name, problems }: { name: string; problems: readonly Problem[] }) {
   return (
-    <div role="alert" className="border-l-4 border-danger pl-3">
+    <div role="alert" className="border-s-4 border-danger ps-3">
       <p>
         <b className="text-danger">“{name}” was not opened, and nothing has changed.</b>
       </p>

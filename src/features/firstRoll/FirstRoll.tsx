@@ -80,13 +80,13 @@ function Step({ step, number, open, done, blind, onDone, onBlind }: StepProps) {
             {done && <span className="font-normal">, done</span>}
           </h2>
         </summary>
-        <ul className="mt-1 max-w-[66ch] list-disc space-y-1 pl-10 print:space-y-0 print:pl-5">
+        <ul className="mt-1 max-w-[66ch] list-disc space-y-1 ps-10 print:space-y-0 print:ps-5">
           {step.lines.map((line) => (
             <li key={line}>{line}</li>
           ))}
         </ul>
         {step.spoken !== undefined && <Blind lines={step.spoken} times={blind} onTimed={onBlind} />}
-        <div className="mt-3 mb-2 flex flex-wrap gap-3 pl-10 print:hidden">
+        <div className="mt-3 mb-2 flex flex-wrap gap-3 ps-10 print:hidden">
           {step.place !== undefined && (
             <Link href={step.place.href} className="act">
               {step.place.name}
@@ -135,7 +135,7 @@ function Blind({
     setAt(null);
   };
   return (
-    <div className="mt-3 pl-10 print:hidden">
+    <div className="mt-3 ps-10 print:hidden">
       {at === null ? (
         <button
           type="button"

@@ -23,7 +23,7 @@ export function DataTable({
                 <th
                   key={name}
                   scope="col"
-                  className={column === 0 ? 'pb-1 text-left font-normal' : 'pb-1 pl-4 text-right font-normal'}
+                  className={column === 0 ? 'pb-1 text-start font-normal' : 'pb-1 ps-4 text-end font-normal'}
                 >
                   {name}
                 </th>
@@ -33,11 +33,11 @@ export function DataTable({
           <tbody>
             {rows.map(([first = '', ...figures]) => (
               <tr key={first} className="border-t border-hair">
-                <th scope="row" className="py-1.5 text-left font-normal">
+                <th scope="row" className="py-1.5 text-start font-normal">
                   {first}
                 </th>
                 {figures.map((figure, column) => (
-                  <td key={column} className="num py-1.5 pl-4 text-right">
+                  <td key={column} className="num py-1.5 ps-4 text-end">
                     {figure}
                   </td>
                 ))}

@@ -9,11 +9,11 @@ export function MarkdownText({ markdown }: { markdown: string }) {
         remarkPlugins={[remarkGfm]}
         components={{
           h2: ({ children }) => <h2 className="mt-8 border-t border-hair pt-4">{children}</h2>,
-          ul: ({ children }) => <ul className="list-disc space-y-1 pl-5">{children}</ul>,
+          ul: ({ children }) => <ul className="list-disc space-y-1 ps-5">{children}</ul>,
           code: ({ children }) => <code className="text-[14px]">{children}</code>,
           table: ({ children }) => (
             <div className="overflow-x-auto" role="group" aria-label="Table" tabIndex={0}>
-              <table className="w-full border-collapse [&_td]:border-t [&_td]:border-hair [&_td]:py-1.5 [&_td]:pr-4 [&_th]:py-1 [&_th]:pr-4 [&_th]:text-left [&_th]:font-normal [&_th]:text-ink2">
+              <table className="w-full border-collapse [&_td]:border-t [&_td]:border-hair [&_td]:py-1.5 [&_td]:pe-4 [&_th]:py-1 [&_th]:pe-4 [&_th]:text-start [&_th]:font-normal [&_th]:text-ink2">
                 {children}
               </table>
             </div>

@@ -42,12 +42,12 @@ export function CompareView() {
     <>
       <h1>Runs side by side</h1>
       <div className="mt-3 overflow-x-auto" role="region" aria-label="Comparison" tabIndex={0}>
-        <table className="w-full border-collapse text-left">
+        <table className="w-full border-collapse text-start">
           <thead>
             <tr className="align-bottom">
               <td className="w-[110px]" />
               {found.map(({ run, roll, verdict }, index) => (
-                <th key={run.id} scope="col" className="min-w-[150px] py-1 pr-4 font-normal">
+                <th key={run.id} scope="col" className="min-w-[150px] py-1 pe-4 font-normal">
                   {verdict !== undefined && <Came verdict={verdict} />}
                   <Link href={`/log/${encodeURIComponent(run.id)}`} className="num mt-1 block text-ink">
                     {index + 1} {roll.label}
@@ -60,12 +60,12 @@ export function CompareView() {
           <tbody>
             {compareRuns(facts).map(({ name, values, differs }) => (
               <tr key={name} className={classes('border-t border-hair align-baseline', differs && 'bg-sheet')}>
-                <th scope="row" className={classes('py-1.5 pr-3', differs ? 'font-[650]' : 'font-normal text-ink2')}>
+                <th scope="row" className={classes('py-1.5 pe-3', differs ? 'font-[650]' : 'font-normal text-ink2')}>
                   {name}
                   {differs && <span className="sr-only">, differs</span>}
                 </th>
                 {values.map((value, index) => (
-                  <td key={index} className={classes('py-1.5 pr-4', !differs && 'text-ink2')}>
+                  <td key={index} className={classes('py-1.5 pe-4', !differs && 'text-ink2')}>
                     {value === '' ? '–' : value}
                   </td>
                 ))}

@@ -75,7 +75,7 @@ export function LearnedView() {
   return (
     <>
       <h1>{heldWords(held)}</h1>
-      {wideningWords(held) !== null && <p className="mt-2 border-l-4 border-heat pl-3">{wideningWords(held)}</p>}
+      {wideningWords(held) !== null && <p className="mt-2 border-s-4 border-heat ps-3">{wideningWords(held)}</p>}
       <p className="mt-1 max-w-[66ch] text-ink2">
         Needed is the time that would have given the contrast you wanted, from your verdict. A{' '}
         <Term id="band">likely range</Term> is right when it holds four in five.

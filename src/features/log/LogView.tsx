@@ -236,7 +236,7 @@ export function LogView() {
             type="button"
             aria-pressed={sort.by === id}
             className={classes(
-              'min-h-7 items-center gap-1 text-left hover:underline',
+              'min-h-7 items-center gap-1 text-start hover:underline',
               NARROW.includes(id) ? 'inline-flex' : 'hidden sm:inline-flex',
             )}
             onClick={() => setSort({ by: id, down: sort.by === id ? !sort.down : id === 'when' })}
@@ -303,7 +303,7 @@ function LogRow({ line, extras, grid, units, picked, onPick }: LogRowProps) {
         {onPick !== undefined && (
           <input
             type="checkbox"
-            className="mr-2 size-5 align-[-3px]"
+            className="me-2 size-5 align-[-3px]"
             aria-label={`Compare ${line.roll}, ${day}`}
             checked={picked === true}
             onChange={onPick}

@@ -67,7 +67,7 @@ function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
         <p className="text-ink2">
           {progress.startedMs === null ? 'not begun' : format(progress.startedMs, 'd MMM yyyy, HH:mm')}
         </p>
-        <span className="no-print ml-auto flex gap-4">
+        <span className="no-print ms-auto flex gap-4">
           <Link href={`/rolls/${encodeURIComponent(roll.id)}`} className="act-plain">
             The roll
           </Link>
@@ -114,14 +114,14 @@ function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
           <table className="w-full border-collapse">
             <caption className="sr-only">Baths as planned and as they went</caption>
             <thead>
-              <tr className="text-left text-[13px] text-ink2">
+              <tr className="text-start text-[13px] text-ink2">
                 <th scope="col" className="py-1 font-normal">
                   Bath
                 </th>
-                <th scope="col" className="py-1 text-right font-normal">
+                <th scope="col" className="py-1 text-end font-normal">
                   Planned
                 </th>
-                <th scope="col" className="py-1 text-right font-normal">
+                <th scope="col" className="py-1 text-end font-normal">
                   It took
                 </th>
               </tr>
@@ -132,17 +132,17 @@ function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
                 const off = tookS !== null && Math.abs(tookS - step.durationS) > MARKED_S && step.untilClear !== true;
                 return (
                   <tr key={index} className="border-t border-hair align-baseline">
-                    <th scope="row" className="py-1.5 text-left font-normal">
+                    <th scope="row" className="py-1.5 text-start font-normal">
                       {step.name}
                       <span className="block text-[13px] leading-tight text-ink2">
                         {step.liquid !== undefined && `${liquids[step.liquid]}${step.cues.length > 0 ? '; ' : ''}`}
                         {step.cues.length > 0 && movementWords(step.cues)}
                       </span>
                     </th>
-                    <td className="num py-1.5 pl-4 text-right">
+                    <td className="num py-1.5 ps-4 text-end">
                       {step.untilClear === true ? 'until clear' : formatDuration(step.durationS)}
                     </td>
-                    <td className={classes('num py-1.5 pl-4 text-right', off && 'text-heat')}>
+                    <td className={classes('num py-1.5 ps-4 text-end', off && 'text-heat')}>
                       {tookS === null ? '–' : formatDuration(tookS)}
                       {off && <span className="sr-only">, not as planned</span>}
                     </td>

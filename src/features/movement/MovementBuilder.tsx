@@ -44,7 +44,7 @@ export function MovementBuilder({ idPrefix, form, onChange, units, durationS, on
     : Object.fromEntries(read.problems.map(({ path, message }) => [path, message]));
   const id = (field: string): string => `${idPrefix}${field}`;
   return (
-    <fieldset className="w-full border-l-2 border-ink pl-3">
+    <fieldset className="w-full border-s-2 border-ink ps-3">
       <legend className="sr-only">My agitation</legend>
       <div className="flex flex-wrap items-start gap-x-3 gap-y-2">
         <Tick

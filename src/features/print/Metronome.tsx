@@ -21,7 +21,7 @@ export function Metronome() {
   return (
     <button
       type="button"
-      className="act-plain ml-5"
+      className="act-plain ms-5"
       aria-pressed={on}
       onClick={() => {
         wakeSound();

@@ -70,7 +70,7 @@ function TestedLight() {
         onChange={(next) => change({ shown: next })}
       />
       {minutes !== null && (
-        <p role="status" className="mt-2 border-l-4 border-chem pl-3">
+        <p role="status" className="mt-2 border-s-4 border-chem ps-3">
           {minutes === 0
             ? 'Not safe. Move the lamp farther off, dim it, or change its filter, and test again.'
             : `A sheet may lie in this light for ${minutes} ${minutes === 1 ? 'minute' : 'minutes'}: half of what left no trace, since paper with an image on it fogs sooner (common practice).`}

@@ -61,7 +61,7 @@ export function PrintsView() {
             >
               {name}
             </Link>
-            {final && <span className="ml-3 text-[13px] text-chem">the one that hangs</span>}
+            {final && <span className="ms-3 text-[13px] text-chem">the one that hangs</span>}
             <p className="text-[14px] text-ink2">
               {[
                 `${formatNumber(baseS, 1)} s`,

@@ -161,7 +161,7 @@ export function TestStripPanel(props: TestStripPanelProps) {
           <button type="button" className="act mt-3 max-sm:w-full" onClick={() => onExpose(lampSteps(patches))}>
             Expose the strip
           </button>
-          <Link href="/prints/dark" className="act-plain ml-5 inline-block">
+          <Link href="/prints/dark" className="act-plain ms-5 inline-block">
             Open the box in its order
           </Link>
           <p className="mt-3 max-w-[62ch] text-[14px] text-ink2">{line}</p>
@@ -188,7 +188,7 @@ function Said({
 }: TestStripPanelProps & { form: TestStripForm; said: StripSaid; lightS: number }) {
   if (form.of === 'paper' && !contact) return <PaperSaid {...{ grade, paper, grades, onRange, form, range }} />;
   return (
-    <div className="mt-2 border-l-4 border-chem pl-4" data-testid="two-tones">
+    <div className="mt-2 border-s-4 border-chem ps-4" data-testid="two-tones">
       {tones === null ? (
         <p>
           {contact
@@ -234,7 +234,7 @@ function PaperSaid({
 }) {
   const known = grades.find((one) => one.grade === grade.trim());
   return (
-    <div className="mt-2 border-l-4 border-chem pl-4" data-testid="paper-range">
+    <div className="mt-2 border-s-4 border-chem ps-4" data-testid="paper-range">
       {range === null ? (
         <p>
           {form.dark === null

@@ -104,13 +104,13 @@ function Kept({ folder, busy }: { folder: Folder; busy: boolean }) {
         </p>
       )}
       {state.kind === 'failed' && (
-        <p role="alert" className="mt-2 border-l-4 border-danger pl-3">
+        <p role="alert" className="mt-2 border-s-4 border-danger ps-3">
           The folder could not be read or written: {state.words} Nothing here has changed. See that it is there, then
           try again.
         </p>
       )}
       {state.kind === 'done' && (
-        <div role="status" className="mt-2 border-l-4 border-chem pl-3">
+        <div role="status" className="mt-2 border-s-4 border-chem ps-3">
           <p>{stepWords(state.report)}</p>
           {state.report.aside.map(({ name, why }) => (
             <p key={name} className="text-danger">

@@ -87,12 +87,12 @@ export function GuestLogs({ busy }: { busy: boolean }) {
       {looked.kind === 'reading' && <p role="status">Reading “{looked.name}”.</p>}
       {looked.kind === 'refused' && <Refused name={looked.name} problems={looked.problems} />}
       {looked.kind === 'failed' && (
-        <p role="alert" className="mt-2 border-l-4 border-danger pl-3 text-danger">
+        <p role="alert" className="mt-2 border-s-4 border-danger ps-3 text-danger">
           {looked.words}
         </p>
       )}
       {looked.kind === 'seen' && (
-        <div className="mt-3 max-w-[560px] border-l-4 border-chem pl-4" data-testid="guest-seen">
+        <div className="mt-3 max-w-[560px] border-s-4 border-chem ps-4" data-testid="guest-seen">
           <p>{guestWords(looked.log, stocks)}</p>
           <Field id="guest-name" label="Whose log it is" error={asked ? missing : undefined}>
             <input

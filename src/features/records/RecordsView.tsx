@@ -179,7 +179,7 @@ export function RecordsView() {
         >
           Choose a file to merge
         </FileButton>
-        <Link href="/along" className="act-plain ml-4">
+        <Link href="/along" className="act-plain ms-4">
           Take in a roll by camera
         </Link>
       </Part>
@@ -227,7 +227,7 @@ function GivenRecords({
     drop();
   };
   return (
-    <section aria-label="A file that was given to Aetas" className="border-l-4 border-ink pl-3">
+    <section aria-label="A file that was given to Aetas" className="border-s-4 border-ink ps-3">
       <p className="font-[620]">“{file.name}” was given to Aetas.</p>
       <p className="mt-2 flex flex-wrap items-center gap-3">
         <button type="button" className="act act-primary" disabled={busy} onClick={() => use(merge)}>
@@ -248,13 +248,13 @@ function WorkNote({ work, onStop }: { work: Work; onStop: () => void }) {
   if (work.kind === 'refused') return <Refused name={work.name} problems={work.problems} />;
   if (work.kind === 'failed')
     return (
-      <p role="alert" className="border-l-4 border-danger pl-3 text-danger">
+      <p role="alert" className="border-s-4 border-danger ps-3 text-danger">
         {work.words}
       </p>
     );
   if (work.kind === 'no-room')
     return (
-      <div role="alert" className="border-l-4 border-danger pl-3">
+      <div role="alert" className="border-s-4 border-danger ps-3">
         <p>
           <b className="text-danger">There is no room to keep a copy for undo.</b> Save a file first. Then you can{' '}
           {work.words} without a way back.
@@ -265,7 +265,7 @@ function WorkNote({ work, onStop }: { work: Work; onStop: () => void }) {
       </div>
     );
   return (
-    <div role="status" className={work.kind === 'idle' ? 'sr-only' : 'min-h-11 border-l-4 border-ink pl-3'}>
+    <div role="status" className={work.kind === 'idle' ? 'sr-only' : 'min-h-11 border-s-4 border-ink ps-3'}>
       {work.kind === 'said' && <p className="font-[620]">{work.words}</p>}
       {work.kind === 'busy' && (
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2">

@@ -27,7 +27,7 @@ export function TankHeader({ tank, labels, leave }: TankHeaderProps) {
         {run.developerName} · {formatQuantity(run.temperatureC, 'temperature', settings)} ·{' '}
         {formatDuration(developSeconds(run.pinned))} planned
       </span>
-      <span className="ml-auto flex flex-wrap items-baseline gap-x-4">
+      <span className="ms-auto flex flex-wrap items-baseline gap-x-4">
         {startedMs !== null && <span className="max-sm:hidden">started {format(startedMs, 'HH:mm:ss')}</span>}
         <span>{awake ? 'awake' : 'keep the screen awake yourself'}</span>
         <button type="button" className="act-plain" onClick={() => void changeSettings({ sound: !settings.sound })}>

@@ -57,7 +57,7 @@ export function TankLine({ step, elapsedS, band }: TankLineProps) {
       )}
       {/* Dashed: in Safe light it has the colour of the other marks. */}
       <div
-        className="absolute bottom-9 h-[74px] -translate-x-1/2 border-l-4 border-dashed border-heat"
+        className="absolute bottom-9 h-[74px] -translate-x-1/2 border-s-4 border-dashed border-heat"
         style={{ left: percent(elapsedS) }}
       />
       <span
@@ -67,7 +67,7 @@ export function TankLine({ step, elapsedS, band }: TankLineProps) {
         now
       </span>
       {band !== null && (
-        <span className="absolute bottom-0 left-0 text-[14px] text-ink2">
+        <span className="absolute bottom-0 start-0 text-[14px] text-ink2">
           Likely: {formatDuration(Math.round(band.lowS / 5) * 5)} to {formatDuration(Math.round(band.highS / 5) * 5)}
         </span>
       )}

@@ -36,7 +36,7 @@ export function TankMoment({ tank: { phase, running }, at }: TankMomentProps) {
       <div className="flex items-start justify-between gap-4">
         <p
           // Its letters reach beyond their line: clipped, they take no press from what stands above.
-          className="num overflow-clip pr-[.1em] text-[clamp(44px,min(max(92px,19vw),24vh),190px)] leading-[.95] font-[600] tracking-[-.045em]"
+          className="num overflow-clip pe-[.1em] text-[clamp(44px,min(max(92px,19vw),24vh),190px)] leading-[.95] font-[600] tracking-[-.045em]"
           role="timer"
           aria-label={clockWords(at)}
           data-testid="clock"

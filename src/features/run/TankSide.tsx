@@ -18,7 +18,7 @@ export function TankSide({ tank, at, dip }: TankSideProps) {
   const { run, phase, settings, mayAct, record, clock } = tank;
   const { progress, step } = at;
   return (
-    <div className="flex min-h-0 flex-col gap-5 border-hair px-4 pt-4 pb-4 sm:px-8 lg:overflow-y-auto lg:border-l lg:pt-5">
+    <div className="flex min-h-0 flex-col gap-5 border-hair px-4 pt-4 pb-4 sm:px-8 lg:overflow-y-auto lg:border-s lg:pt-5">
       <StepList steps={run.steps} progress={progress} inHand={step} />
       {phase !== 'finished' && (
         <TankTemperature

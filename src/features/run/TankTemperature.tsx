@@ -72,7 +72,7 @@ export function TankTemperature({ face, run, settings, disabled, clock, onRead, 
         )}
       </p>
       {dip === undefined && settings.kit.probe === 'simulated' && (
-        <p className="mb-2 border-l-4 border-heat pl-3 text-[14px]">
+        <p className="mb-2 border-s-4 border-heat ps-3 text-[14px]">
           The thermometer is simulated, and its readings move this run. Switch it off under Brews, Kit, for a real one.
         </p>
       )}

@@ -25,7 +25,7 @@ export function Rail() {
     <header className="border-b border-hair">
       <DemoMark />
       <div className="mx-auto flex frame flex-wrap items-baseline gap-x-6 gap-y-1 px-4 py-1 sm:px-10">
-        <Link href="/" className="num text-[20px] font-[640] text-ink no-underline sm:mr-3">
+        <Link href="/" className="num text-[20px] font-[640] text-ink no-underline sm:me-3">
           Aetas
         </Link>
         <nav
@@ -46,7 +46,7 @@ export function Rail() {
             </Link>
           ))}
         </nav>
-        <div className="ml-auto flex items-baseline gap-4 text-[13px]">
+        <div className="ms-auto flex items-baseline gap-4 text-[13px]">
           <LightSwitch />
           <UnitSwitch />
         </div>
@@ -66,7 +66,7 @@ function DemoMark() {
         <span className="hidden sm:inline">Invented rolls from a weather hut: try anything.</span>
         <button
           type="button"
-          className="ml-auto min-h-7 underline underline-offset-3"
+          className="ms-auto min-h-7 underline underline-offset-3"
           onClick={() => chooseBench('own')}
         >
           Go to my own bench

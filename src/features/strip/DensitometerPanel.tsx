@@ -98,7 +98,7 @@ export function DensitometerPanel({ form, change, count, units, rollId }: Densit
         )}
       </p>
       {fault !== null && (
-        <p role="alert" className="mt-2 border-l-4 border-danger pl-3 text-danger">
+        <p role="alert" className="mt-2 border-s-4 border-danger ps-3 text-danger">
           {fault}
         </p>
       )}

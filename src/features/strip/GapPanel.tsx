@@ -70,7 +70,7 @@ export function GapPanel({ form, change, pictures }: GapPanelProps) {
       )}
       {doing !== null && <p role="status">{doing}…</p>}
       {fault !== null && (
-        <p role="alert" className="mt-2 border-l-4 border-danger pl-3 text-danger">
+        <p role="alert" className="mt-2 border-s-4 border-danger ps-3 text-danger">
           {fault}
         </p>
       )}

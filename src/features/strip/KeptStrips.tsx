@@ -22,7 +22,7 @@ export function KeptStrips({ rollId, label }: { rollId: string; label: string })
             <span className="font-[620]">{record.name}</span>
             <span className="text-[14px] text-ink2">{format(record.createdMs, 'd MMM yyyy')}</span>
             <span>{summary(record)}</span>
-            <span className="ml-auto flex gap-x-4 text-[14px]">
+            <span className="ms-auto flex gap-x-4 text-[14px]">
               <button type="button" className="act-plain" onClick={() => save(record, label)}>
                 Save as CGATS.17<span className="sr-only"> {record.name}</span>
               </button>

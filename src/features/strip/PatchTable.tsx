@@ -19,17 +19,17 @@ export function PatchTable({ reading, plan }: { reading: StripReading; plan: Str
     <table className="w-full border-collapse text-[15px]">
       <caption className="sr-only">Densities of the strip</caption>
       <thead>
-        <tr className="text-left text-[13px] text-ink2">
+        <tr className="text-start text-[13px] text-ink2">
           <th scope="col" className="py-1 font-normal">
             Patch
           </th>
-          <th scope="col" className="py-1 text-right font-normal">
+          <th scope="col" className="py-1 text-end font-normal">
             {plan.logH === null ? '' : metered ? 'Stops' : 'Log exposure'}
           </th>
-          <th scope="col" className="py-1 text-right font-normal">
+          <th scope="col" className="py-1 text-end font-normal">
             <Term id="density">Density</Term>
           </th>
-          <th scope="col" className="py-1 pl-3 font-normal">
+          <th scope="col" className="py-1 ps-3 font-normal">
             80 % likely ±
           </th>
         </tr>
@@ -53,22 +53,22 @@ function Line({ name, exposure, patch }: { name: string; exposure: string; patch
   const grey = patch.fault === null ? patchGrey(Math.max(0, patch.densityD)) : 0;
   return (
     <tr className="border-t border-hair align-baseline">
-      <th scope="row" className="py-1 text-left font-normal">
+      <th scope="row" className="py-1 text-start font-normal">
         <span
           aria-hidden
-          className="mr-2 inline-block h-4 w-7 translate-y-[3px] border border-hair"
+          className="me-2 inline-block h-4 w-7 translate-y-[3px] border border-hair"
           style={{ background: `rgb(${grey} ${grey} ${grey})` }}
         />
         {name}
       </th>
-      <td className="num py-1 text-right">{exposure}</td>
+      <td className="num py-1 text-end">{exposure}</td>
       {patch.fault === null ? (
         <>
-          <td className="num py-1 text-right">{`${patch.atLeast === true ? 'at least ' : ''}${formatNumber(patch.densityD, 2)}`}</td>
-          <td className="num py-1 pl-3 text-ink2">{formatNumber(Z80 * patch.seD, 2)}</td>
+          <td className="num py-1 text-end">{`${patch.atLeast === true ? 'at least ' : ''}${formatNumber(patch.densityD, 2)}`}</td>
+          <td className="num py-1 ps-3 text-ink2">{formatNumber(Z80 * patch.seD, 2)}</td>
         </>
       ) : (
-        <td colSpan={2} className="py-1 pl-3 text-right text-[13px] text-heat">
+        <td colSpan={2} className="py-1 ps-3 text-end text-[13px] text-heat">
           {patchFaultWords[patch.fault]}
         </td>
       )}

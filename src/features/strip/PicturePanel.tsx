@@ -185,7 +185,7 @@ export function PicturePanel({ form, change, count, transfer, pictures, rollId }
         </p>
       )}
       {fault !== null && (
-        <p role="alert" className="mt-2 max-w-[72ch] border-l-4 border-danger pl-3 text-danger">
+        <p role="alert" className="mt-2 max-w-[72ch] border-s-4 border-danger ps-3 text-danger">
           {fault}
         </p>
       )}
@@ -258,7 +258,7 @@ function WhichExposure({ form, count, change }: Pick<PicturePanelProps, 'form' |
   const [first, step] = [Number(form.firstStops), Number(form.stepStops)];
   const bracket = form.exposures === 'bracket' && Number.isFinite(first) && Number.isFinite(step);
   return (
-    <div role="group" aria-label="Which exposure the first patch had" className="mt-3 border-l-4 border-heat pl-3">
+    <div role="group" aria-label="Which exposure the first patch had" className="mt-3 border-s-4 border-heat ps-3">
       <p className="max-w-[66ch]">
         Which exposure had the first of the {count} patches? Thinner frames may lie where the film looks clear.
       </p>

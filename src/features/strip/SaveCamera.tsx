@@ -94,7 +94,7 @@ export function SaveCamera({ shots, samples, clear, count, transfer }: SaveCamer
           }}
         />
       </div>
-      <ol className="mt-3 max-w-[66ch] list-decimal space-y-1 pl-6 text-[15px]">
+      <ol className="mt-3 max-w-[66ch] list-decimal space-y-1 ps-6 text-[15px]">
         {calibrationSteps(kind, strips.length).map((step) => (
           <li key={step}>{step}</li>
         ))}
@@ -152,7 +152,7 @@ export function SaveCamera({ shots, samples, clear, count, transfer }: SaveCamer
         {kept !== null && <span role="status">Kept as “{kept}”: choose it under “How the picture is read”.</span>}
       </div>
       {fault !== null && (
-        <p role="alert" className="mt-2 border-l-4 border-danger pl-3 text-danger">
+        <p role="alert" className="mt-2 border-s-4 border-danger ps-3 text-danger">
           {fault}
         </p>
       )}

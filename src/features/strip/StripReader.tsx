@@ -207,13 +207,13 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
         <StripFields {...{ form, change, errors, units, cameras, planned, ran, pictures }} />
       </div>
       {camera?.device !== undefined && shot?.device != null && shot.device !== camera.device && !byHand && (
-        <p role="alert" className="mt-4 max-w-[72ch] border-l-4 border-heat pl-3">
+        <p role="alert" className="mt-4 max-w-[72ch] border-s-4 border-heat ps-3">
           This picture names another camera ({shot.device}) than “{camera.name}” was calibrated with. Choose “No camera”
           under “How the picture is read”, or calibrate this one.
         </p>
       )}
       {measured?.fault != null && !byHand && (
-        <p role="alert" className="mt-4 max-w-[72ch] border-l-4 border-heat pl-3">
+        <p role="alert" className="mt-4 max-w-[72ch] border-s-4 border-heat ps-3">
           {stripFaultWords[measured.fault]}
         </p>
       )}
@@ -221,7 +221,7 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
         <section aria-labelledby="strip-says" className="mt-8 border-t-2 border-ink pt-4">
           <h2 id="strip-says">What the strip says</h2>
           {reading.backwards && (
-            <p role="alert" className="mt-2 max-w-[72ch] border-l-4 border-heat pl-3">
+            <p role="alert" className="mt-2 max-w-[72ch] border-s-4 border-heat ps-3">
               The row gets thinner as its exposures grow, so it runs the other way.{' '}
               <button type="button" className="act-plain" onClick={() => change({ row: turnedRow(form.row) })}>
                 Turn it round

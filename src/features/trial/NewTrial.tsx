@@ -210,7 +210,7 @@ function fieldOf(path: string): string {
 function ForecastLines({ forecast, repeats }: { forecast: readonly Forecast[]; repeats: number }) {
   if (forecast.length === 0) return null;
   return (
-    <section aria-labelledby="forecast" className="border-l-4 border-chem pl-4" data-testid="forecast">
+    <section aria-labelledby="forecast" className="border-s-4 border-chem ps-4" data-testid="forecast">
       <h2 id="forecast">
         What {repeats} {repeats === 1 ? 'strip' : 'strips'} of each would see
       </h2>

@@ -8,7 +8,7 @@ import { DifferenceRuler } from './DifferenceRuler';
 export function TrialAnswers({ trial, answers }: { trial: Trial; answers: readonly TrialAnswer[] }) {
   if (answers.length === 0)
     return (
-      <p className="mt-4 border-l-4 border-chem pl-3" role="status">
+      <p className="mt-4 border-s-4 border-chem ps-3" role="status">
         Too few strips were read to tell anything: the control and one other, and more strips than levels.
       </p>
     );
@@ -34,7 +34,7 @@ export function TrialAnswers({ trial, answers }: { trial: Trial; answers: readon
             <summary className="act-plain text-[14px]">The numbers</summary>
             <table className="mt-1 w-full border-collapse text-[14px]" aria-label={measures[answer.measureId].name}>
               <thead>
-                <tr className="text-left text-ink2">
+                <tr className="text-start text-ink2">
                   {['', 'mean', 'difference', '19 in 20', 'p', 'p, Holm', 'p, exchanged'].map((name) => (
                     <th key={name} scope="col" className="py-1 font-normal">
                       {name}
@@ -49,7 +49,7 @@ export function TrialAnswers({ trial, answers }: { trial: Trial; answers: readon
                     value === null || value === undefined ? '' : measureWords(answer.measureId, value, signed);
                   return (
                     <tr key={level} className="border-t border-hair">
-                      <th scope="row" className="py-1 text-left font-normal">
+                      <th scope="row" className="py-1 text-start font-normal">
                         {trial.levels[level]}
                       </th>
                       <td>{words(mean)}</td>

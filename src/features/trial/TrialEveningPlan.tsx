@@ -306,7 +306,7 @@ function Laid({ trial, laid: { tanks, mix, evening }, clock }: LaidProps) {
           <h3 id="mixing" className="font-[650]">
             To mix
           </h3>
-          <ol className="mt-1 list-decimal space-y-1 pl-6" data-testid="trial-mix">
+          <ol className="mt-1 list-decimal space-y-1 ps-6" data-testid="trial-mix">
             {mix.shared !== null && (
               <li>
                 Once for all: {mix.shared.amounts.map(words).join(', then ')}, in water to{' '}
@@ -333,11 +333,11 @@ function Laid({ trial, laid: { tanks, mix, evening }, clock }: LaidProps) {
           Tank by tank, until {clock(evening.endsMin)}
         </h3>
         {evening.problems.map((problem) => (
-          <p key={problem.what} className="border-l-4 border-danger pl-2 text-danger">
+          <p key={problem.what} className="border-s-4 border-danger ps-2 text-danger">
             {problemWords(problem)}
           </p>
         ))}
-        <table className="mt-1 w-full border-collapse text-left" data-testid="trial-clock">
+        <table className="mt-1 w-full border-collapse text-start" data-testid="trial-clock">
           <thead>
             <tr className="text-[14px] text-ink2">
               <th scope="col" className="w-[72px] py-1 font-normal">
@@ -353,7 +353,7 @@ function Laid({ trial, laid: { tanks, mix, evening }, clock }: LaidProps) {
               const tank = tankOf.get(lane);
               return (
                 <tr key={id} className="border-t border-hair">
-                  <th scope="row" className="num py-1 pr-3 text-left align-top font-normal">
+                  <th scope="row" className="num py-1 pe-3 text-start align-top font-normal">
                     {clock(startMin)}
                   </th>
                   <td className="py-1 wrap-anywhere">

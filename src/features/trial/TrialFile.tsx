@@ -43,7 +43,7 @@ export function TrialFile({ trials }: { trials: readonly Trial[] }) {
       </FileButton>
       {refused !== null && <Refused name={refused.name} problems={refused.problems} />}
       {found !== null && (
-        <div className="mt-3 border-l-4 border-ink pl-3">
+        <div className="mt-3 border-s-4 border-ink ps-3">
           <p className="font-[620]">“{found.name}”</p>
           <p className="text-ink2">
             {found.levels.join(' · ')}: {standingWords(trialStanding(found))}. Nothing has been changed yet.

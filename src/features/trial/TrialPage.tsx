@@ -50,7 +50,7 @@ function TrialView({ trial }: { trial: Trial }) {
       {open && answers !== null && <TrialAnswers trial={trial} answers={answers} />}
       {open && trial.strips.some(({ curve }) => curve !== undefined) && <TrialCurves trial={trial} />}
       {failed !== null && (
-        <p role="alert" className="mt-4 border-l-4 border-danger pl-3">
+        <p role="alert" className="mt-4 border-s-4 border-danger ps-3">
           No answer could be worked out: {failed} Reload the page; the readings are kept.
         </p>
       )}

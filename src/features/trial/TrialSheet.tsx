@@ -23,8 +23,8 @@ export function TrialSheet({ trial }: { trial: Trial }) {
       <h2 className="mt-6">Exposures</h2>
       <p className="text-[13px]">The same scene on every strip, or one step wedge; tick what was exposed.</p>
       {rows.map((block) => (
-        <table key={block} className="mt-3 w-full border-collapse break-inside-avoid text-left">
-          <caption className="text-left font-[620]">{rowWords(trial, block)}</caption>
+        <table key={block} className="mt-3 w-full border-collapse break-inside-avoid text-start">
+          <caption className="text-start font-[620]">{rowWords(trial, block)}</caption>
           <thead>
             <tr>
               <th scope="col" className="w-16 py-1 font-normal">

@@ -48,7 +48,7 @@ export function WastePage() {
         A jug that is poured away goes into the bottle of its kind. The rules where you live go before everything here.
       </p>
       {handed !== null && (
-        <p role="status" className="mt-3 border-l-4 border-chem pl-3 print:hidden">
+        <p role="status" className="mt-3 border-s-4 border-chem ps-3 print:hidden">
           {wasteKinds[handed.kind].name}: handed in.{' '}
           <button
             type="button"
@@ -135,7 +135,7 @@ function Bottle({ kind, pours, lastMs, form, units, onCapacity, onHandIn }: Bott
         <h2>{name}</h2>
         <p className="num text-[20px]">
           {sinceMs === null ? 'Empty' : volume}
-          {full >= 0.9 && <span className="ml-3 text-[15px] text-danger">full: hand it in</span>}
+          {full >= 0.9 && <span className="ms-3 text-[15px] text-danger">full: hand it in</span>}
         </p>
         {sinceMs !== null && (
           <p>

@@ -49,7 +49,7 @@ export function BrewFields({ plan: { form, change, errors }, units }: { plan: Cu
           onChange={(value) =>
             change({ [field]: typeof value === 'number' && inJug ? inALitre(value, volumeMl) : value })
           }
-          className="w-[76px] shrink-0 text-right"
+          className="w-[76px] shrink-0 text-end"
           beside={
             <span className="block leading-tight">
               <label htmlFor={field} className="block text-[14px] text-ink">

@@ -125,7 +125,7 @@ function OwnOutlook({ plan }: { plan: CurrentPlan }) {
       <p>
         <b>My time.</b> {ownOutlookWords(analysis.own, analysis.estimate.gradient.target)}
       </p>
-      {caution !== null && <p className="mt-1 border-l-4 border-heat pl-3">{caution}</p>}
+      {caution !== null && <p className="mt-1 border-s-4 border-heat ps-3">{caution}</p>}
     </div>
   );
 }

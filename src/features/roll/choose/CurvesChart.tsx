@@ -78,7 +78,7 @@ export default function CurvesChart({
       />
       <details className="mt-1 text-[13px] text-ink2">
         <summary>The same as a table</summary>
-        <table className="mt-2 w-full max-w-md text-right">
+        <table className="mt-2 w-full max-w-md text-end">
           <thead>
             <tr>
               <th scope="col">stops</th>

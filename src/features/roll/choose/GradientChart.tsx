@@ -71,7 +71,7 @@ const CurveTable = memo(function CurveTable({ curve }: Pick<EstimatePreview, 'cu
     <details className="mt-1 text-[13px] text-ink2" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary>The same as a table</summary>
       {open && (
-        <table className="mt-2 w-full max-w-sm text-right">
+        <table className="mt-2 w-full max-w-sm text-end">
           <thead>
             <tr>
               <th scope="col">min</th>

@@ -29,7 +29,7 @@ export function WhichBottle({ chosen, onChoose }: WhichBottleProps) {
               type="button"
               aria-pressed={id === chosen}
               className={classes(
-                'grid w-full grid-cols-[56px_minmax(0,1fr)] gap-x-3 border-t border-hair px-1 py-2 text-left text-[14px] hover:bg-sheet',
+                'grid w-full grid-cols-[56px_minmax(0,1fr)] gap-x-3 border-t border-hair px-1 py-2 text-start text-[14px] hover:bg-sheet',
                 id === chosen && 'bg-sheet outline-2 -outline-offset-1 outline-ink',
               )}
               onClick={() => onChoose(id)}

@@ -26,9 +26,9 @@ export function FrameTable({ rollId, frames }: { rollId: string; frames: Frame[]
       {form.length > 0 && (
         <table className="mt-2 w-full measure">
           <thead>
-            <tr className="text-left text-[13px] text-ink2">
+            <tr className="text-start text-[13px] text-ink2">
               {columns.map(([field, name]) => (
-                <th key={field} scope="col" className="pr-3 font-normal">
+                <th key={field} scope="col" className="pe-3 font-normal">
                   {name}
                 </th>
               ))}
@@ -39,7 +39,7 @@ export function FrameTable({ rollId, frames }: { rollId: string; frames: Frame[]
             {form.map((line, index) => (
               <tr key={index} className="align-top">
                 {columns.map(([field, name]) => (
-                  <td key={field} className={field === 'remark' ? 'w-1/2 py-1 pr-3' : 'py-1 pr-3'}>
+                  <td key={field} className={field === 'remark' ? 'w-1/2 py-1 pe-3' : 'py-1 pe-3'}>
                     <input
                       className="box"
                       aria-label={`${name} of line ${index + 1}`}

@@ -158,7 +158,7 @@ function WindowTimeline({
     <div className="mt-2">
       <p
         role={window.ok ? undefined : 'alert'}
-        className={window.ok ? '' : 'border-l-4 border-danger pl-2 text-danger'}
+        className={window.ok ? '' : 'border-s-4 border-danger ps-2 text-danger'}
       >
         {words}
       </p>
@@ -179,7 +179,7 @@ function WindowTimeline({
               className="absolute top-[21px] h-[9px] bg-ink2"
               style={{ left: `${at(hint.coreFrom)}%`, right: `${100 - at(hint.coreTo + 1)}%` }}
             />
-            <span className="absolute top-0 left-0 max-w-full truncate text-[12px]">{hint.name}</span>
+            <span className="absolute top-0 start-0 max-w-full truncate text-[12px]">{hint.name}</span>
           </div>
         ))}
         {window.ok && (

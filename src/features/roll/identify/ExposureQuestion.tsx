@@ -33,7 +33,7 @@ export function ExposureQuestion({
             key={answer}
             value={answer}
             className={classes(
-              'cursor-pointer border px-3 text-left focus:outline-none data-focus:outline-3 data-focus:outline-offset-2 data-focus:outline-solid data-focus:outline-[var(--focus)]',
+              'cursor-pointer border px-3 text-start focus:outline-none data-focus:outline-3 data-focus:outline-offset-2 data-focus:outline-solid data-focus:outline-[var(--focus)]',
               large ? 'min-h-16 py-2.5 text-[17px]' : 'min-h-11 py-2 text-[15px]',
               answer === value ? 'border-ink bg-ink text-ground' : 'border-edge bg-sheet',
             )}

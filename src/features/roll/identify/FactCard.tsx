@@ -44,7 +44,7 @@ export function FactCard({ id, title, known, gain = '', children }: FactCardProp
         <button
           type="button"
           aria-expanded={isOpen}
-          className="flex min-h-12 w-full flex-wrap items-baseline gap-x-4 gap-y-0.5 py-2.5 text-left font-sans"
+          className="flex min-h-12 w-full flex-wrap items-baseline gap-x-4 gap-y-0.5 py-2.5 text-start font-sans"
           onClick={() => setOpen(open, id, !isOpen)}
         >
           <span id={id} className="num w-[194px] shrink-0 text-[17px]">
@@ -52,7 +52,7 @@ export function FactCard({ id, title, known, gain = '', children }: FactCardProp
           </span>
           <span className="min-w-[180px] flex-1 text-[15px] font-normal">{known}</span>
           {gain !== '' && <span className="text-[14px] font-normal text-chem">{gain}</span>}
-          <span className="ml-auto text-[13px] font-normal text-ink2 underline underline-offset-3">
+          <span className="ms-auto text-[13px] font-normal text-ink2 underline underline-offset-3">
             {isOpen ? 'close' : 'open'}
             <span className="sr-only"> {title}</span>
           </span>

@@ -41,7 +41,7 @@ export function FamilyClues({ onFamily }: { onFamily: (id: StockFamilyId) => voi
                     type="button"
                     aria-pressed={seen.includes(id)}
                     className={classes(
-                      'flex min-h-11 w-[132px] flex-col items-start border bg-sheet p-1.5 text-left text-[13px] leading-tight',
+                      'flex min-h-11 w-[132px] flex-col items-start border bg-sheet p-1.5 text-start text-[13px] leading-tight',
                       seen.includes(id) ? 'border-2 border-ink font-bold' : 'border-edge',
                     )}
                     onClick={() => toggle(id)}

@@ -175,7 +175,7 @@ function RemoveRoll({ dossier: { roll, run }, onGone }: { dossier: RollDossier; 
         Take this roll off the bench
       </button>
       {asked !== null && (
-        <div role="alert" className="flex flex-wrap items-center gap-x-4 gap-y-2 border-l-4 border-danger pl-3">
+        <div role="alert" className="flex flex-wrap items-center gap-x-4 gap-y-2 border-s-4 border-danger ps-3">
           <span className="max-w-[62ch]">
             {asked === 'running'
               ? 'This roll is at the tank at this moment.'

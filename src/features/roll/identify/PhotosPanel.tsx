@@ -73,7 +73,7 @@ export function PhotosPanel({ rollId }: { rollId: string }) {
         ))}
       </ul>
       {faults.map((fault) => (
-        <p key={fault} role="alert" className="mt-2 border-l-4 border-danger pl-2 text-danger">
+        <p key={fault} role="alert" className="mt-2 border-s-4 border-danger ps-2 text-danger">
           {fault}
         </p>
       ))}

@@ -95,7 +95,7 @@ function Dossier({ dossier, draft, jugs }: { dossier: RollDossier; draft: unknow
         </>
       ) : (
         <section id={stage} aria-labelledby={`${stage}-name`} className="mt-3">
-          <h2 id={`${stage}-name`} tabIndex={-1} className="mb-2 w-fit pr-2 text-[17px] leading-tight">
+          <h2 id={`${stage}-name`} tabIndex={-1} className="mb-2 w-fit pe-2 text-[17px] leading-tight">
             {stages[stage]}
           </h2>
           {standing.forbidden && stage !== 'identify' ? (

@@ -20,12 +20,12 @@ export function Outlook({
   return (
     <>
       {outlook !== 'usable' && (
-        <p {...stale(isStale, 'mb-2 border-l-4 border-danger pl-3')} role="status">
+        <p {...stale(isStale, 'mb-2 border-s-4 border-danger ps-3')} role="status">
           <b className="text-danger">Probably no picture.</b> {outlookWords[outlook]} If you still want to:
         </p>
       )}
       {!converged && (
-        <p className="mb-2 border-l-4 border-heat pl-3 text-[14px]">
+        <p className="mb-2 border-s-4 border-heat ps-3 text-[14px]">
           The evidence could not be reconciled to the end: this is the best time that was found. Look for a slip among
           it.
         </p>

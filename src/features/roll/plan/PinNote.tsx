@@ -36,7 +36,7 @@ export function PinNote({
     );
   }
   return (
-    <div className="border-l-4 border-heat pl-3" role="status">
+    <div className="border-s-4 border-heat ps-3" role="status">
       <p>
         You set <b className="num">{formatMinutes(pinned.timeMin)}</b>; now it would be{' '}
         <b className="num">{formatMinutes(analysis.estimate.timeMin)}</b> ({percentWords(shift.ratio)}).

@@ -151,13 +151,13 @@ export function BathList({ baths, onChange: onBaths, errors, units, steps, oneBa
                     <ArrowDown aria-hidden size={17} />
                   </button>
                   {bath.kind === DEVELOP.kind ? (
-                    <a href="#choose" className="act-plain ml-1 min-w-[52px] text-center text-[14px]">
+                    <a href="#choose" className="act-plain ms-1 min-w-[52px] text-center text-[14px]">
                       change
                     </a>
                   ) : (
                     <button
                       type="button"
-                      className="act-plain ml-1 min-w-[52px] text-[14px]"
+                      className="act-plain ms-1 min-w-[52px] text-[14px]"
                       aria-expanded={isOpen}
                       aria-label={`${isOpen ? 'Close' : 'Change'} ${bath.name}`}
                       onClick={() => setOpen(isOpen ? null : bath.key)}
@@ -204,7 +204,7 @@ function BathEditor({ bath, errors, units, onChange, onRepeat, onRemove, duratio
   const id = (field: string): string => `bath-${bath.key}-${field}`;
   const error = (field: string): string | undefined => errors[`baths.${bath.key}.${field}`];
   return (
-    <div className="mt-2 mb-3 space-y-3 border-l-2 border-ink pl-3">
+    <div className="mt-2 mb-3 space-y-3 border-s-2 border-ink ps-3">
       <div className="flex flex-wrap items-start gap-x-4 gap-y-2">
         <div className="flex items-center gap-1.5">
           <label htmlFor={id('name')} className="text-[14px] whitespace-nowrap">

@@ -56,7 +56,7 @@ export function RunSheet({ rollId }: { rollId: string }) {
               <span className="text-ink2">{step.instruction}</span>
               <StepRuler step={step} />
             </div>
-            <span className="num text-right text-[19px]">{formatDuration(step.durationS)}</span>
+            <span className="num text-end text-[19px]">{formatDuration(step.durationS)}</span>
             <span className="text-[13px] text-ink2">
               begun ______ : ______
               <br />

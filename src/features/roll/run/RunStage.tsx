@@ -108,7 +108,7 @@ export function RunStage({ dossier, plan, units }: { dossier: RollDossier; plan:
           oneBath={oneBath}
         />
         {errors.baths !== undefined && (
-          <p role="alert" className="mt-2 border-l-4 border-danger pl-2 text-danger">
+          <p role="alert" className="mt-2 border-s-4 border-danger ps-2 text-danger">
             {errors.baths}
           </p>
         )}

@@ -142,7 +142,7 @@ export function SharedTank({ mates, roll, plan, units }: TankMatesProps) {
         })}
       </ul>
       {chosen.length > 0 && plan.volumeMl < wantedMl && (
-        <p className="mt-2 border-l-4 border-heat pl-3 text-[14px]">
+        <p className="mt-2 border-s-4 border-heat ps-3 text-[14px]">
           These reels, one on the other, need about {formatQuantity(wantedMl, 'volume', units)}; the plan has{' '}
           {formatQuantity(plan.volumeMl, 'volume', units)}. Choose a larger volume, and mix as much.
         </p>

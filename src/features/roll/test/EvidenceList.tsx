@@ -75,19 +75,19 @@ export function EvidenceList({
                   {[pieceOrigin(piece, analysis.request, rolls, units), notes.get(id)].filter(Boolean).join(' · ')}
                 </span>
                 {conflicts.map((conflict) => (
-                  <span key={conflict.measure} className="mt-1 block border-l-4 border-heat pl-2 text-[14px]">
+                  <span key={conflict.measure} className="mt-1 block border-s-4 border-heat ps-2 text-[14px]">
                     {conflictWords(conflict)}
                   </span>
                 ))}
               </label>
-              <span className="col-start-2 text-[14px] text-ink2 sm:col-start-3 sm:text-right sm:whitespace-nowrap">
+              <span className="col-start-2 text-[14px] text-ink2 sm:col-start-3 sm:text-end sm:whitespace-nowrap">
                 <span {...stale(state === 'mending')}>
                   {off || effect === undefined ? 'switched off' : `without it ${formatMinutes(effect.timeWithoutMin)}`}
                 </span>
                 {piece.setting.rollId === rollId && piece.evidence.kind !== 'verdict' && (
                   <button
                     type="button"
-                    className="act-plain ml-3"
+                    className="act-plain ms-3"
                     onClick={() => void dropEvidence(id).then((record) => setTaken(record ?? null))}
                   >
                     Remove

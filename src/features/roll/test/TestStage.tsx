@@ -101,10 +101,10 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
                       </span>
                     )}
                   </span>
-                  <span {...stale(mending, 'num whitespace-nowrap sm:text-right')}>
+                  <span {...stale(mending, 'num whitespace-nowrap sm:text-end')}>
                     → {formatMinutes(test.lowMin)}–{formatMinutes(test.highMin)}
                   </span>
-                  <span className="sm:text-right">
+                  <span className="sm:text-end">
                     {start !== undefined && (
                       <button
                         type="button"
@@ -123,7 +123,7 @@ export function TestStage({ dossier, plan, jugs, rolls, units }: TestStageProps)
                 {enough ? 'No test would narrow it by a tenth.' : 'Go on without a test.'}{' '}
                 <span className="text-[14px] font-normal text-ink2">Uses nothing.</span>
               </span>
-              <span {...stale(mending, 'num whitespace-nowrap sm:text-right')}>
+              <span {...stale(mending, 'num whitespace-nowrap sm:text-end')}>
                 {formatMinutes(analysis.estimate.band.lowMin)}–{formatMinutes(analysis.estimate.band.highMin)}
               </span>
             </li>
