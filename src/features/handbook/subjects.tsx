@@ -167,6 +167,7 @@ export const subjects: readonly Subject[] = [
       'Look at it in white light, rinsed. Where the lightest tones just have detail is the exposure.',
       'Where the darkest tones just have detail should be the same patch. If it has had less, the grade is too hard; if more, too soft.',
       'Grades differ from paper to paper. A strip without a negative, from the first grey to the full black, tells what yours spans, and its other grades move with it.',
+      'A harder filter takes more light: one grey printed on both tells how much, and Aetas keeps it with the paper.',
       'Close the box before anything lights up. “Paper in the dark”, under Prints, has the order of the hands and reads it aloud.',
       'Paper sees a bright screen. Use Safe light, and test it: a coin on a scrap of paper under the screen for two, four and eight minutes, then develop the scrap.',
     ],
@@ -182,7 +183,7 @@ export const subjects: readonly Subject[] = [
       'Each roll gives one strip to each brew. Rolls differ more than brews do, and so they cancel.',
       'Read the strips without knowing what they had. Aetas gives them codes, and an order by lot.',
       'What all brews begin with is weighed once and poured out into each jug. A brew that waits for its tank ages: the clock says by how much.',
-      'Two strips that look different may differ by chance. The range says how large the difference may be; “not told” is an honest answer, and one more strip of each narrows it.',
+      'Two strips that look different may differ by chance. The range says how large the difference may be; “not told” is an honest answer, and Aetas says how many strips more would settle it, and when to stop.',
     ],
   },
   {
