@@ -53,8 +53,8 @@ export async function openBenchSource(): Promise<BenchSource> {
 
 /** Batches that a file may run ahead of the database: enough that neither waits for the other, and few enough for memory. */
 const AHEAD = 40;
-/** Batches of packed rows that may: more of them take memory and win no time. */
-const PACKED_AHEAD = 4;
+/** Batches of packed rows that may: some ten megabytes, so that reading goes on while the database stores. */
+const PACKED_AHEAD = 24;
 
 /** Thrown within a transaction to take everything back when a file turns out to be wrong. */
 class NotTaken extends Error {
