@@ -139,12 +139,42 @@ test('what is typed wrong changes nothing and is marked; a known time decides', 
   await years.fill('many');
   await expect(years).toHaveAttribute('aria-invalid', 'true');
   await expect(time(page)).toHaveText(before ?? '');
+  await expect(page.getByText('give 0 to 120; 25 counts till then')).toBeVisible();
   await years.fill('0');
+  await expect(page.getByText('counts till then')).toHaveCount(0);
   await choose(page, /^Developer: /, /^metol/);
-  await page.getByLabel('Time on the leaflet, min').fill('9:45');
+  const known = page.getByLabel('Time on the leaflet, min');
+  await known.fill('9:45');
   await expect(time(page)).toHaveText(/^(9:(30|45)|10:00)$/);
+  await choose(page, /^Developer: /, /^black tea/);
+  await expect(known).toHaveValue('');
+  await expect(page.getByText('9:45 was said of another film or developer, and waits there.')).toBeVisible();
+  await expect(time(page)).not.toHaveText(/^(9:(30|45)|10:00)$/);
+  await choose(page, /^Developer: /, /^metol/);
+  await expect(known).toHaveValue('9:45');
   await page.getByRole('button', { name: 'Forget it' }).click();
-  await expect(page.getByLabel('Time on the leaflet, min')).toHaveValue('');
+  await expect(known).toHaveValue('');
+});
+
+test('numbers of the sentence are typed key by key, and none is cut short', async ({ page }) => {
+  await openEmpty(page);
+  await expect(time(page)).toHaveText(/\d:\d\d$/);
+  for (const [label, typed] of [
+    ['Years past its date', '31'],
+    ['Temperature, °C', '21.5'],
+    ['Time on the leaflet, min', '10:30'],
+    ['Temperature on the leaflet, °C', '23.5'],
+  ] as const) {
+    const field = page.getByLabel(label, { exact: true });
+    await field.click();
+    for (const key of typed) {
+      await page.keyboard.press(key === ':' ? 'Shift+:' : key);
+      await page.waitForTimeout(80);
+      await expect(field).toBeFocused();
+    }
+    await expect(field).toHaveValue(typed);
+  }
+  await expect(page).toHaveURL(/past=31.*at=21\.5&known=10\.5&knownat=23\.5/);
 });
 
 test('likely nitrate stops, and nothing leads on', async ({ page }) => {

@@ -13,6 +13,7 @@ import {
   askFromFragment,
   askSchema,
   askToFragment,
+  changeAsk,
   firstAsk,
   planFormOfAsk,
   requestOfAsk,
@@ -105,5 +106,35 @@ describe('the answer', () => {
     expect(askAnswer({ ...firstAsk, developer: 'jug:gone' }, [], NOW)).toBeNull();
     const old: Ask = { ...firstAsk, familyId: 'cine-monochrome-negative', formatId: 'cine35', past: 95 };
     expect(askAnswer(old, [], NOW)?.nitrate).toBe('likely');
+  });
+});
+
+describe('a known time belongs to its film and developer', () => {
+  const known = changeAsk(firstAsk, { knownMin: 9.75, knownC: 24 }).ask;
+  test.each([
+    { developer: 'mq-borax' },
+    { developer: 'jug:a' },
+    { familyId: 'orthochromatic' },
+  ] satisfies Partial<Ask>[])('with another one (%j) it waits, and is there again with the one before', (part) => {
+    const away = changeAsk(known, part);
+    expect(away.ask).toMatchObject({ knownMin: null, knownC: 20 });
+    const back = changeAsk(away.ask, { developer: known.developer, familyId: known.familyId }, away.elsewhere);
+    expect(back.ask).toEqual(known);
+    expect(back.elsewhere).toEqual({});
+  });
+  test('each pair keeps its own; what is no film and no developer moves nothing', () => {
+    const away = changeAsk(known, { developer: 'mq-borax' });
+    const both = changeAsk(away.ask, { knownMin: 7 }, away.elsewhere);
+    const coffee = changeAsk(both.ask, { developer: known.developer }, both.elsewhere);
+    expect(coffee.ask.knownMin).toBe(9.75);
+    expect(changeAsk(coffee.ask, { developer: 'mq-borax' }, coffee.elsewhere).ask.knownMin).toBe(7);
+    expect(changeAsk(known, { past: 40, temperatureC: 22, strategy: 'stand' }).ask.knownMin).toBe(9.75);
+  });
+  test('no answer is that of a time for another developer', () => {
+    const away = changeAsk(known, { developer: 'mq-borax' }).ask;
+    expect(askAnswer(away, [], NOW)?.timeMin).toBeCloseTo(
+      askAnswer({ ...firstAsk, developer: 'mq-borax' }, [], NOW)?.timeMin ?? 0,
+      9,
+    );
   });
 });

@@ -64,6 +64,38 @@ export const firstAsk: Ask = {
   strategy: 'advised',
 };
 
+/** Times that were given for other films or developers than the one that is asked about, by `knownKey`. */
+export type KnownElsewhere = Readonly<Record<string, Pick<Ask, 'knownMin' | 'knownC'>>>;
+
+/** What a known time belongs to: a film in a developer. */
+export function knownKey({ familyId, developer }: Pick<Ask, 'familyId' | 'developer'>): string {
+  return `${familyId} ${developer}`;
+}
+
+/**
+ * Changes a question. A known time belongs to its film and developer: with another one it waits until both are chosen again.
+ * @param ask the question as it stands
+ * @param part what is to be different
+ * @param elsewhere known times that wait
+ * @returns the question, and the known times that wait now
+ */
+export function changeAsk(
+  ask: Ask,
+  part: Partial<Ask>,
+  elsewhere: KnownElsewhere = {},
+): { ask: Ask; elsewhere: KnownElsewhere } {
+  const next = { ...ask, ...part };
+  const [from, to] = [knownKey(ask), knownKey(next)];
+  if (from === to || part.knownMin !== undefined) return { ask: next, elsewhere };
+  const others = Object.fromEntries(Object.entries(elsewhere).filter(([key]) => key !== from && key !== to));
+  const waiting = elsewhere[to];
+  const { knownMin, knownC } = ask;
+  return {
+    ask: { ...next, ...(waiting ?? { knownMin: null, knownC: firstAsk.knownC }) },
+    elsewhere: knownMin === null ? others : { ...others, [from]: { knownMin, knownC } },
+  };
+}
+
 /** Name of each part in an address. */
 const letters = {
   familyId: 'film',

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import { isPourable } from '@/core/brewing/bottle';
-import { MOST_YEARS_PAST, rollFormOfAsk, type Ask } from '@/core/plan/ask';
+import { MOST_YEARS_PAST, rollFormOfAsk, type Ask, type KnownElsewhere } from '@/core/plan/ask';
 import type { AskAnswer } from '@/core/plan/askAnswer';
 import type { Brew } from '@/core/records/records';
 import { minutesToInput, parseMinutes, formatMinutes } from '@/core/units/duration';
@@ -50,7 +50,7 @@ export default function AskView({ first, empty }: AskViewProps) {
   const jugs = useMemo(() => brews?.filter(isPourable) ?? NO_JUGS, [brews]);
   const units = useSettings();
   const nowMs = useNow(LOOK_AGAIN_MS);
-  const { ask, change, unread } = useAsk();
+  const { ask, change, elsewhere, unread } = useAsk();
   const answered = useAskAnswer(ask, jugs, nowMs, first);
   return (
     <div className="pt-2 sm:pt-8">
@@ -61,7 +61,15 @@ export default function AskView({ first, empty }: AskViewProps) {
         </p>
       )}
       <Sentence ask={ask} change={change} jugs={jugs} units={units} />
-      <AnswerView ask={ask} change={change} answered={answered} jugs={jugs} nowMs={nowMs} units={units} />
+      <AnswerView
+        ask={ask}
+        change={change}
+        answered={answered}
+        jugs={jugs}
+        nowMs={nowMs}
+        units={units}
+        elsewhere={elsewhere}
+      />
       <Ways empty={empty} />
     </div>
   );
@@ -101,11 +109,11 @@ function Sentence({ ask, change, jugs, units }: SentenceProps) {
         <>
           about{' '}
           <NumberWord
-            key={`past-${years}`}
             id="ask-past"
             label="Years past its date"
             text={String(years)}
             width={2}
+            range={`0 to ${MOST_YEARS_PAST}`}
             onType={takeAge}
             onStep={(by) => change({ past: Math.min(MOST_YEARS_PAST, Math.max(0, years + by)) })}
           />{' '}
@@ -166,11 +174,12 @@ function Sentence({ ask, change, jugs, units }: SentenceProps) {
         <>
           at{' '}
           <NumberWord
-            key={`at-${ask.temperatureC}-${units.temperature}`}
+            key={units.temperature}
             id="ask-temperature"
             label={`Temperature, °${units.temperature}`}
             text={quantityToInput(ask.temperatureC, 'temperature', units)}
             width={2}
+            range={degreesRange(units)}
             onType={takeTemperature}
             onStep={(by) =>
               change({
@@ -208,10 +217,26 @@ interface AnswerProps {
   jugs: readonly Brew[];
   nowMs: number;
   units: UnitChoice;
+  elsewhere: KnownElsewhere;
+}
+
+/** Temperatures that may be typed. */
+const DEGREES_C = [5, 45] as const;
+
+function degreesRange(units: UnitChoice): string {
+  return DEGREES_C.map((celsius) => formatQuantity(celsius, 'temperature', units)).join(' to ');
 }
 
 /** The time, its band, what would narrow it, and the ways on. */
-function AnswerView({ ask, change, answered: { answer, current, reading, failed }, jugs, nowMs, units }: AnswerProps) {
+function AnswerView({
+  ask,
+  change,
+  answered: { answer, current, reading, failed },
+  jugs,
+  nowMs,
+  units,
+  elsewhere,
+}: AnswerProps) {
   const likelyNitrate = answer?.nitrate === 'likely';
   return (
     <section aria-label="Answer" className="mt-6 border-t-[1.5px] border-ink pt-5">
@@ -257,7 +282,7 @@ function AnswerView({ ask, change, answered: { answer, current, reading, failed 
             <div className="mt-6 grid gap-x-11 gap-y-4 md:grid-cols-3">
               <Reason title="What would narrow it most">{bestLine(answer)}</Reason>
               <Reason title="Why not the time on a leaflet">{whyLine(answer)}</Reason>
-              <KnownTime ask={ask} change={change} units={units} />
+              <KnownTime ask={ask} change={change} units={units} elsewhere={elsewhere} />
             </div>
           )}
           {!likelyNitrate && (
@@ -288,7 +313,8 @@ function Reason({ title, children }: { title: string; children: string }) {
 }
 
 /** A time from a leaflet or a notebook, for fresh film in this developer. */
-function KnownTime({ ask, change, units }: Pick<AnswerProps, 'ask' | 'change' | 'units'>) {
+function KnownTime({ ask, change, units, elsewhere }: Pick<AnswerProps, 'ask' | 'change' | 'units' | 'elsewhere'>) {
+  const waiting = Object.values(elsewhere).flatMap(({ knownMin }) => knownMin ?? []);
   return (
     <div className="border-t border-hair pt-2">
       <h2 className="text-[16px]">I know a time</h2>
@@ -300,6 +326,7 @@ function KnownTime({ ask, change, units }: Pick<AnswerProps, 'ask' | 'change' | 
           text={ask.knownMin === null ? '' : minutesToInput(ask.knownMin)}
           placeholder="9:45"
           width={4}
+          range="30 s to 180 min, as 9:45"
           onType={(text) => {
             if (text.trim() === '') {
               change({ knownMin: null });
@@ -314,11 +341,12 @@ function KnownTime({ ask, change, units }: Pick<AnswerProps, 'ask' | 'change' | 
         />{' '}
         at{' '}
         <NumberWord
-          key={`known-${units.temperature}`}
+          key={units.temperature}
           id="ask-known-at"
           label={`Temperature on the leaflet, °${units.temperature}`}
           text={quantityToInput(ask.knownC, 'temperature', units)}
           width={2}
+          range={degreesRange(units)}
           onType={(text) => {
             const read = parseQuantity(text, 'temperature', units);
             if (!read.ok || read.value < 5 || read.value > 45) return false;
@@ -332,6 +360,14 @@ function KnownTime({ ask, change, units }: Pick<AnswerProps, 'ask' | 'change' | 
           <button type="button" className="act-plain" onClick={() => change({ knownMin: null })}>
             Forget it
           </button>
+        )}
+        {ask.knownMin === null && waiting.length > 0 && (
+          <>
+            {waiting.map((minutes) => formatMinutes(minutes)).join(' and ')}{' '}
+            {waiting.length === 1
+              ? 'was said of another film or developer, and waits there.'
+              : 'were said of others, and wait there.'}
+          </>
         )}
       </p>
     </div>

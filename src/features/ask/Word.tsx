@@ -1,7 +1,7 @@
 'use client';
 
 import { Listbox, ListboxButton, ListboxOptions } from '@headlessui/react';
-import { useState, type KeyboardEvent } from 'react';
+import { useEffect, useState, type KeyboardEvent } from 'react';
 import type { Option } from '@/ui/Choice';
 import { classes } from '@/ui/classes';
 import { ListOption } from '@/ui/ListOption';
@@ -69,41 +69,65 @@ interface NumberWordProps {
   onType: (text: string) => boolean;
   onStep: (by: 1 | -1) => void;
   width: number;
+  /** What it may be, told where something else was typed. */
+  range: string;
   placeholder?: string;
 }
 
+/** How long a number may be half typed, ms. Source: our choice. */
+const HALF_TYPED_MS = 900;
+
 /** A number within the sentence: typed in place, stepped by the arrow keys. */
-export function NumberWord({ id, label, text, onType, onStep, width, placeholder }: NumberWordProps) {
+export function NumberWord({ id, label, text, onType, onStep, width, range, placeholder }: NumberWordProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState(false);
+  const [told, setTold] = useState(false);
+  // A number half typed is no fault yet.
+  useEffect(() => {
+    if (!wrong) return;
+    const timer = setTimeout(() => setTold(true), HALF_TYPED_MS);
+    return () => {
+      clearTimeout(timer);
+      setTold(false);
+    };
+  }, [wrong]);
   const shown = typed ?? text;
   return (
-    <input
-      id={id}
-      aria-label={label}
-      aria-invalid={wrong || undefined}
-      className={classes(WORD, 'num bg-transparent', wrong && 'border-danger text-danger')}
-      style={{ width: `calc(${Math.max(width, shown.length)}ch + 6px)` }}
-      inputMode="text"
-      autoComplete="off"
-      value={shown}
-      placeholder={placeholder}
-      onFocus={(event) => event.currentTarget.select()}
-      onChange={({ target }) => {
-        setTyped(target.value);
-        setWrong(!onType(target.value));
-      }}
-      onBlur={() => {
-        if (!wrong) setTyped(null);
-      }}
-      onKeyDown={(event) => {
-        const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
-        if (by === 0) return;
-        event.preventDefault();
-        setTyped(null);
-        setWrong(false);
-        onStep(by);
-      }}
-    />
+    <>
+      <input
+        id={id}
+        aria-label={label}
+        aria-invalid={wrong || undefined}
+        aria-describedby={told ? `${id}-range` : undefined}
+        className={classes(WORD, 'num bg-transparent', wrong && 'border-danger text-danger')}
+        style={{ width: `calc(${Math.max(width, shown.length)}ch + 6px)` }}
+        inputMode="text"
+        autoComplete="off"
+        value={shown}
+        placeholder={placeholder}
+        onFocus={(event) => event.currentTarget.select()}
+        onChange={({ target }) => {
+          setTyped(target.value);
+          setWrong(!onType(target.value));
+        }}
+        onBlur={() => {
+          if (!wrong) setTyped(null);
+        }}
+        onKeyDown={(event) => {
+          const by = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+          if (by === 0) return;
+          event.preventDefault();
+          setTyped(null);
+          setWrong(false);
+          onStep(by);
+        }}
+      />
+      {told && (
+        <span role="alert" id={`${id}-range`} className="ms-1.5 inline-block text-[14px] font-normal text-danger">
+          give {range}
+          {text !== '' && `; ${text} counts till then`}
+        </span>
+      )}
+    </>
   );
 }

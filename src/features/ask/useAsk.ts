@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import { askFromFragment, askToFragment, firstAsk, type Ask } from '@/core/plan/ask';
+import { askFromFragment, askToFragment, changeAsk, firstAsk, type Ask, type KnownElsewhere } from '@/core/plan/ask';
 import type { AskAnswer } from '@/core/plan/askAnswer';
 import type { Brew } from '@/core/records/records';
 import { learnedNow } from '@/features/learning/learnedStore';
@@ -13,13 +13,15 @@ import { unreadWords } from './askWords';
 export interface Asked {
   ask: Ask;
   change: (part: Partial<Ask>) => void;
+  /** Known times that wait for their film and developer. */
+  elsewhere: KnownElsewhere;
   /** What of the address could not be read; null for all of it. */
   unread: string | null;
 }
 
 /** Keeps the question in the address: a reload, a bookmark and somebody else have the same one. Browser only. */
 export function useAsk(): Asked {
-  const [state, setState] = useState<{ ask: Ask; unread: string | null }>(readAddress);
+  const [state, setState] = useState<Omit<Asked, 'change'>>(readAddress);
   useEffect(() => {
     const follow = (): void => setState(readAddress());
     window.addEventListener('hashchange', follow);
@@ -28,20 +30,20 @@ export function useAsk(): Asked {
   const change = useCallback(
     (part: Partial<Ask>) =>
       setState((before) => {
-        const ask = { ...before.ask, ...part };
+        const { ask, elsewhere } = changeAsk(before.ask, part, before.elsewhere);
         history.replaceState(history.state, '', `#${askToFragment(ask)}`);
-        return { ask, unread: before.unread };
+        return { ask, elsewhere, unread: before.unread };
       }),
     [],
   );
   return { ...state, change };
 }
 
-function readAddress(): { ask: Ask; unread: string | null } {
+function readAddress(): Omit<Asked, 'change'> {
   const read = askFromFragment(location.hash);
   return read === null
-    ? { ask: firstAsk, unread: null }
-    : { ask: read.ask, unread: unreadWords(read.unread, read.newer) };
+    ? { ask: firstAsk, elsewhere: {}, unread: null }
+    : { ask: read.ask, elsewhere: {}, unread: unreadWords(read.unread, read.newer) };
 }
 
 /** The answer, and whether it belongs to the question as it stands. */
