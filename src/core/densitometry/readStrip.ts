@@ -55,7 +55,7 @@ const LEAST_LIGHT_STEPS = 20;
 const MOST_GLARE = 0.5;
 
 /** Standard error beyond which a density is a least one, D. Source: our choice. */
-const MOST_SE_D = 0.25;
+const MOST_SE_D = 0.35;
 
 /** Share of the bare light that may be clipped while the rest of it still tells the light. Source: our choice. */
 const MOST_WHITE = 0.15;

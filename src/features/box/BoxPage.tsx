@@ -20,6 +20,7 @@ import { useNow } from '@/ui/useNow';
 import { useTitle } from '@/ui/useTitle';
 import { coreWorker } from '@/workers/core';
 import { boxInShort, firstWords, outcomeWords } from './boxWords';
+import { Fold } from '@/ui/Fold';
 
 /** How often the age of the rolls is looked at again, ms. */
 const LOOK_AGAIN_MS = 60 * 60_000;
@@ -47,7 +48,7 @@ function BoxView({ box, dossiers }: { box: Box; dossiers: RollDossier[] }) {
   const nowYear = new Date(nowMs).getFullYear();
   return (
     <div className="measure">
-      <BoxName key={box.name} box={box} />
+      <BoxName box={box} />
       <p className="text-ink2">
         {boxInShort(dossiers)}. They lay together: what one of them shows tells of the others.
       </p>
@@ -111,7 +112,8 @@ function BoxView({ box, dossiers }: { box: Box; dossiers: RollDossier[] }) {
 
 /** The name, changed in its place. */
 function BoxName({ box }: { box: Box }) {
-  const [name, setName] = useState(box.name);
+  const [typed, setTyped] = useState<string | null>(null);
+  const name = typed ?? box.name;
   const wrong = name.trim() === '' || name.length > 120;
   return (
     <h1 className="m-0">
@@ -121,9 +123,12 @@ function BoxName({ box }: { box: Box }) {
         value={name}
         aria-invalid={wrong ? true : undefined}
         onChange={(event) => {
-          setName(event.target.value);
-          const typed = event.target.value.trim();
-          if (typed !== '' && typed.length <= 120) void changeBox(box.id, { name: typed });
+          setTyped(event.target.value);
+          const kept = event.target.value.trim();
+          if (kept !== '' && kept.length <= 120) void changeBox(box.id, { name: kept });
+        }}
+        onBlur={() => {
+          if (!wrong) setTyped(null);
         }}
       />
       {wrong && (
@@ -181,7 +186,7 @@ function Reel({ box, dossiers }: { box: Box; dossiers: readonly RollDossier[] })
       )
     : null;
   return (
-    <details className="mt-4" open={box.reelM !== undefined}>
+    <Fold className="mt-4" filled={box.reelM !== undefined}>
       <summary className="act-plain w-fit">They are cut from a reel</summary>
       <div className="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
         <div className="w-40">
@@ -207,7 +212,7 @@ function Reel({ box, dossiers }: { box: Box; dossiers: readonly RollDossier[] })
           </p>
         )}
       </div>
-    </details>
+    </Fold>
   );
 }
 

@@ -5,20 +5,31 @@ import { colourHead } from '@/core/printing/colourHead';
 import { typed } from '@/core/schema/typed';
 import { useSettings } from '@/data/queries';
 import { useDraft } from '@/features/drafts/useDraft';
+import { Fold } from '@/ui/Fold';
 import { Quantity } from '@/ui/Quantity';
 
 const formSchema = z.object({ mostUnits: typed });
 
 /** What a colour head is set to for the grade, once its largest value was told. */
 export function ColourHead({ grade }: { grade: string }) {
-  const units = useSettings();
   const { form, change } = useDraft('colour-head', formSchema, (kept) => kept ?? { mostUnits: '' });
-  if (form === null) return null;
-  const { mostUnits } = form;
+  return form === null ? null : <Units grade={grade} mostUnits={form.mostUnits} change={change} />;
+}
+
+function Units({
+  grade,
+  mostUnits,
+  change,
+}: {
+  grade: string;
+  mostUnits: number | string;
+  change: (part: { mostUnits: number | string }) => void;
+}) {
+  const units = useSettings();
   const sound = typeof mostUnits === 'number' && mostUnits >= 10 && mostUnits <= 500;
   const set = sound ? colourHead(grade, mostUnits) : null;
   return (
-    <details className="mt-2 print:hidden" open={sound || undefined}>
+    <Fold className="mt-2 print:hidden" filled={sound}>
       <summary className="act-plain">A colour head for the filters</summary>
       <div className="mt-1 max-w-[260px]">
         <Quantity
@@ -42,6 +53,6 @@ export function ColourHead({ grade }: { grade: string }) {
               : `Grade ${grade.trim()}: ${set.filter} ${set.units}, the others at nought. Heads have it between ${set.low} and ${set.high} (common practice, from memory): a strip says what yours wants.`}
         </p>
       )}
-    </details>
+    </Fold>
   );
 }

@@ -30,6 +30,7 @@ import { classes } from '@/ui/classes';
 import { CassetteCode } from './CassetteCode';
 import { ExposureQuestion } from './ExposureQuestion';
 import { FamilyClues } from './FamilyClues';
+import { Fold } from '@/ui/Fold';
 
 /** An empty roll form. */
 const emptyRoll: RollValues = {
@@ -268,7 +269,7 @@ export function RollForm({ draftKey, initial = emptyRoll, action, isNew = false,
           {size}
         </div>
         {act}
-        <details className="border-y border-hair py-3" open={hasMore(typed) || undefined}>
+        <Fold className="border-y border-hair py-3" filled={hasMore(typed)}>
           <summary className="min-h-6 cursor-pointer">
             <b>More</b>{' '}
             <span className="text-[14px] text-ink2">its name, the film’s name and speed, several alike, a note</span>
@@ -294,7 +295,7 @@ export function RollForm({ draftKey, initial = emptyRoll, action, isNew = false,
             {note}
             {own}
           </div>
-        </details>
+        </Fold>
       </form>
       <div className="max-lg:order-first lg:sticky lg:top-4 lg:self-start">{aside?.(form)}</div>
     </div>

@@ -14,6 +14,7 @@ import { useDraft } from '@/features/drafts/useDraft';
 import { useLearned } from '@/features/learning/useLearned';
 import { percentWords } from '@/features/words/evidenceWords';
 import { coreWorker } from '@/workers/core';
+import { Fold } from '@/ui/Fold';
 
 const matesSchema = z.object({ rollIds: z.array(z.string()).max(MOST_ALONGSIDE) });
 
@@ -109,7 +110,7 @@ export function SharedTank({ mates, roll, plan, units }: TankMatesProps) {
   const wantedMl = tankVolumeMl([roll.formatId, ...chosen.map((one) => one.roll.formatId)]);
   const tankMin = developSeconds(plan.pinned) / 60;
   return (
-    <details className="border-t border-hair pt-3" open={chosen.length > 0 || undefined}>
+    <Fold className="border-t border-hair pt-3" filled={chosen.length > 0}>
       <summary className="cursor-pointer font-[620]">
         {chosen.length === 0 ? 'More rolls in this tank' : `${chosen.length + 1} rolls in this tank`}
       </summary>
@@ -147,7 +148,7 @@ export function SharedTank({ mates, roll, plan, units }: TankMatesProps) {
           {formatQuantity(plan.volumeMl, 'volume', units)}. Choose a larger volume, and mix as much.
         </p>
       )}
-    </details>
+    </Fold>
   );
 }
 
