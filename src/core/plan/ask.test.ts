@@ -8,12 +8,14 @@ import { filmFormats } from '../films/filmFormats';
 import { stockFamilies } from '../films/stockFamilies';
 import { storagePresetIds } from '../films/storagePresets';
 import { exposureStates } from '../records/records';
+import { limits } from '../schema/limits';
 import { askAnswer } from './askAnswer';
 import {
   askFromFragment,
   askSchema,
   askToFragment,
   changeAsk,
+  MOST_YEARS_PAST,
   firstAsk,
   planFormOfAsk,
   requestOfAsk,
@@ -30,13 +32,13 @@ const keysOf = <K extends string>(table: Record<K, unknown>): K[] => Object.keys
 const anyAsk: fc.Arbitrary<Ask> = fc.record({
   familyId: fc.constantFrom(...keysOf(stockFamilies)),
   formatId: fc.constantFrom(...keysOf(filmFormats), 'unknown' as const),
-  past: fc.oneof(fc.constantFrom('new' as const, 'unknown' as const), fc.integer({ min: 0, max: 60 })),
+  past: fc.oneof(fc.constantFrom('new' as const, 'unknown' as const), fc.integer({ min: 0, max: MOST_YEARS_PAST })),
   storageId: fc.constantFrom(...storagePresetIds),
   exposure: fc.constantFrom(...keysOf(exposureStates)),
   developer: fc.constantFrom(...organicAgentIds, ...developerFamilyIds, 'one-bath' as const, 'unknown' as const),
-  temperatureC: fc.oneof(fc.constant(null), fc.integer({ min: 16, max: 28 })),
-  knownMin: fc.oneof(fc.constant(null), fc.integer({ min: 4, max: 40 })),
-  knownC: fc.integer({ min: 18, max: 24 }),
+  temperatureC: fc.oneof(fc.constant(null), fc.integer(limits.bathC)),
+  knownMin: fc.oneof(fc.constant(null), fc.integer({ min: 1, max: 180 })),
+  knownC: fc.integer(limits.bathC),
   strategy: fc.constantFrom('advised' as const, ...strategyIds),
 });
 

@@ -10,6 +10,7 @@ import { stockFamilies, type StockFamilyId } from '../films/stockFamilies';
 import { storagePresetIds } from '../films/storagePresets';
 import { stayAt } from '../films/storageStay';
 import { exposureStates, type Brew, type ExposureState, type Roll, type Stock } from '../records/records';
+import { limits } from '../schema/limits';
 import { changeForm } from './changeForm';
 import { estimateRequestFor } from './estimateRequestFor';
 import { initialPlanForm, readPlanForm, type PlanChoices, type PlanForm } from './planForm';
@@ -26,6 +27,9 @@ export const MOST_YEARS_PAST = 120;
 
 const keysOf = <K extends string>(table: Record<K, unknown>): [K, ...K[]] => Object.keys(table) as [K, ...K[]];
 
+/** Temperatures that a bath may have: what the plan takes, no more. */
+const degrees = z.number().min(limits.bathC.min).max(limits.bathC.max);
+
 /**
  * The question: a film, its past, and what is at hand to develop it in. Every word has an answer from the beginning.
  */
@@ -40,10 +44,10 @@ export const askSchema = z.strictObject({
   /** `unknown` stands for coffee, which every kitchen has. */
   developer: z.union([z.enum([...developerWords, 'unknown']), z.templateLiteral(['jug:', z.string().min(1).max(200)])]),
   /** Null where nobody measured it: a bath that is neither warm nor cold to the hand. */
-  temperatureC: z.number().min(5).max(45).nullable(),
+  temperatureC: degrees.nullable(),
   /** A time that is known for fresh film of this kind in this developer, min, at `knownC`; null for none. */
   knownMin: z.number().min(0.5).max(180).nullable(),
-  knownC: z.number().min(5).max(45),
+  knownC: degrees,
   /** How old film is treated; `advised` follows the recommendation. */
   strategy: z.enum(['advised', ...strategyIds]),
 });

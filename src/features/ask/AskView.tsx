@@ -7,6 +7,7 @@ import { isPourable } from '@/core/brewing/bottle';
 import { MOST_YEARS_PAST, rollFormOfAsk, type Ask, type KnownElsewhere } from '@/core/plan/ask';
 import type { AskAnswer } from '@/core/plan/askAnswer';
 import type { Brew } from '@/core/records/records';
+import { limits } from '@/core/schema/limits';
 import { minutesToInput, parseMinutes, formatMinutes } from '@/core/units/duration';
 import { formatQuantity, parseQuantity, quantityToInput, type UnitChoice } from '@/core/units/quantity';
 import { useBrews, useSettings } from '@/data/queries';
@@ -94,7 +95,7 @@ function Sentence({ ask, change, jugs, units }: SentenceProps) {
   };
   const takeTemperature = (text: string): boolean => {
     const read = parseQuantity(text, 'temperature', units);
-    if (!read.ok || read.value < 5 || read.value > 45) return false;
+    if (!read.ok || !isBath(read.value)) return false;
     change({ temperatureC: read.value });
     return true;
   };
@@ -183,10 +184,7 @@ function Sentence({ ask, change, jugs, units }: SentenceProps) {
             onType={takeTemperature}
             onStep={(by) =>
               change({
-                temperatureC: Math.min(
-                  45,
-                  Math.max(5, (ask.temperatureC ?? 20) + by * (units.temperature === 'F' ? 5 / 9 : 1)),
-                ),
+                temperatureC: heldToBath((ask.temperatureC ?? 20) + by * (units.temperature === 'F' ? 5 / 9 : 1)),
               })
             }
           />{' '}
@@ -220,11 +218,12 @@ interface AnswerProps {
   elsewhere: KnownElsewhere;
 }
 
-/** Temperatures that may be typed. */
-const DEGREES_C = [5, 45] as const;
+const { min: COLDEST_C, max: HOTTEST_C } = limits.bathC;
+const isBath = (celsius: number): boolean => celsius >= COLDEST_C && celsius <= HOTTEST_C;
+const heldToBath = (celsius: number): number => Math.min(HOTTEST_C, Math.max(COLDEST_C, celsius));
 
 function degreesRange(units: UnitChoice): string {
-  return DEGREES_C.map((celsius) => formatQuantity(celsius, 'temperature', units)).join(' to ');
+  return [COLDEST_C, HOTTEST_C].map((celsius) => formatQuantity(celsius, 'temperature', units)).join(' to ');
 }
 
 /** The time, its band, what would narrow it, and the ways on. */
@@ -349,11 +348,11 @@ function KnownTime({ ask, change, units, elsewhere }: Pick<AnswerProps, 'ask' | 
           range={degreesRange(units)}
           onType={(text) => {
             const read = parseQuantity(text, 'temperature', units);
-            if (!read.ok || read.value < 5 || read.value > 45) return false;
+            if (!read.ok || !isBath(read.value)) return false;
             change({ knownC: read.value });
             return true;
           }}
-          onStep={(by) => change({ knownC: Math.min(45, Math.max(5, ask.knownC + by)) })}
+          onStep={(by) => change({ knownC: heldToBath(ask.knownC + by) })}
         />{' '}
         °{units.temperature}.{' '}
         {ask.knownMin !== null && (
