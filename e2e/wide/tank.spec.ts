@@ -133,6 +133,24 @@ test('a reading moves the end, the next bath far away stops the hand, and a reas
   await expect(page.getByRole('list', { name: 'Notes' })).toContainText('no ice in the hut');
 });
 
+test('degrees that were stepped to stand while the tank cools, until they are recorded', async ({ page }) => {
+  await atTank(page);
+  await developing(page);
+  const temperature = page.getByRole('group', { name: /^Temperature/ });
+  const record = temperature.getByRole('button', { name: /^Record / });
+  await page.getByRole('radio', { name: 'room' }).click();
+  for (let press = 0; press < 80; press++) await temperature.getByRole('button', { name: /^−/ }).click();
+  await record.click();
+  await page.getByRole('radio', { name: 'tank' }).click();
+  for (let press = 0; press < 3; press++) await temperature.getByRole('button', { name: /^\+/ }).click();
+  await expect(record).toHaveText('Record 20.3 °C');
+  await page.clock.runFor(200_000);
+  await expect(page.getByTestId('tank-temperature')).toContainText('19.');
+  await expect(record).toHaveText('Record 20.3 °C');
+  await record.click();
+  await expect(page.getByTestId('tank-temperature')).toContainText('in the tank, read just now');
+});
+
 test('a press at the tank, and a page that goes in the same breath: the press is kept', async ({ page }) => {
   await atTank(page);
   await developing(page);

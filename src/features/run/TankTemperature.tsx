@@ -88,7 +88,7 @@ export function TankTemperature({ face, run, settings, disabled, clock, onRead, 
             />
           </div>
           <TemperatureKeys
-            key={`${target} ${at[target]} ${fromC.toFixed(1)}`}
+            key={`${target} ${at[target]}`}
             of={names[target]}
             fromC={fromC}
             stepC={settings.kit.thermometerStepC}

@@ -18,13 +18,19 @@ interface TemperatureKeysProps {
 
 /** A thermometer read with three big keys: colder, as it stands, warmer. */
 export function TemperatureKeys({ of, fromC, stepC, units, disabled, onRead }: TemperatureKeysProps) {
-  const [steps, setSteps] = useState(0);
-  const celsius = Number((Math.round(fromC / stepC) * stepC + steps * stepC).toFixed(3));
+  // What was stepped to stands, whatever the tank is thought to have meanwhile.
+  const [chosenC, setChosenC] = useState<number | null>(null);
+  const celsius = chosenC ?? onStep(fromC, stepC);
   const key = 'act min-h-16 px-1 text-[17px]';
   const shown = formatQuantity(celsius, 'temperature', units);
   return (
     <div role="group" aria-label={`Temperature: ${of}`} className="grid grid-cols-3 gap-2.5">
-      <button type="button" className={key} disabled={disabled} onClick={() => setSteps(steps - 1)}>
+      <button
+        type="button"
+        className={key}
+        disabled={disabled}
+        onClick={() => setChosenC(onStep(celsius - stepC, stepC))}
+      >
         − {stepC}
         <span className="sr-only"> degrees</span>
       </button>
@@ -34,16 +40,26 @@ export function TemperatureKeys({ of, fromC, stepC, units, disabled, onRead }: T
         disabled={disabled}
         onClick={() => {
           onRead(celsius);
-          setSteps(0);
+          setChosenC(null);
         }}
       >
         <span className="block text-[13px] font-normal">Record </span>
         {shown}
       </button>
-      <button type="button" className={key} disabled={disabled} onClick={() => setSteps(steps + 1)}>
+      <button
+        type="button"
+        className={key}
+        disabled={disabled}
+        onClick={() => setChosenC(onStep(celsius + stepC, stepC))}
+      >
         + {stepC}
         <span className="sr-only"> degrees</span>
       </button>
     </div>
   );
+}
+
+/** The nearest mark of the thermometer. */
+function onStep(celsius: number, stepC: number): number {
+  return Number((Math.round(celsius / stepC) * stepC).toFixed(3));
 }
