@@ -89,6 +89,31 @@ test('a scan is tied to its print, lies under its areas, and goes and comes with
   await expect.poll(async () => (await scans()).length).toBe(1);
 });
 
+test('a print is judged by what it looks like, and the next one begins like it', async ({ page }) => {
+  await openDemo(page, '/prints/print-stove');
+  await page.getByText('Judge it: which one does it look like?').click();
+  await page.getByRole('group', { name: 'How dark' }).getByRole('button', { name: 'a little dark' }).click();
+  await page.getByRole('group', { name: 'How hard' }).getByRole('button', { name: 'a little hard' }).click();
+  // 19 s less half a stop, and a grade softer.
+  await expect(page.getByTestId('next-print')).toContainText('The next one: 13.4 s on grade 1.');
+  await page.getByRole('button', { name: 'Keep this print' }).click();
+  const all = async () =>
+    (await recordsOf(page, 'aetas-demo')).prints as { name: string; baseS: number; grade: string; judged?: object }[];
+  const count = (await all()).length;
+  await expect.poll(async () => (await all()).filter(({ judged }) => judged !== undefined)).toHaveLength(1);
+  await page.getByRole('link', { name: 'The same again' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'A print' })).toBeVisible();
+  await expect(page.getByLabel('What is on it')).toHaveValue('Aunt Ragnfrid by the stove');
+  await page.getByLabel('Exposure', { exact: true }).fill('13.4');
+  await page.getByLabel('Grade', { exact: true }).fill('1');
+  await page.getByRole('button', { name: 'Keep this print' }).click();
+  await expect(page.getByRole('link', { name: 'The same again' })).toBeVisible();
+  await expect.poll(async () => (await all()).length).toBe(count + 1);
+  const made = (await all()).filter(({ name }) => name === 'Aunt Ragnfrid by the stove');
+  expect(made.map(({ grade }) => grade).sort()).toEqual(['1', '2']);
+  expect(made.find(({ grade }) => grade === '1')?.judged).toBeUndefined();
+});
+
 test('what another grade costs is common practice at first, and the paper’s own after a comparison', async ({
   page,
 }) => {

@@ -22,16 +22,21 @@ export function usePrint(printId: string): Print | null | undefined {
 
 /**
  * Keeps a print: a new one, or what was changed of one.
+ * @param draftKey what was typed of it
  * @returns its id
  */
-export function keepPrint(printId: string | null, values: PrintValues): Promise<string> {
+export function keepPrint(
+  printId: string | null,
+  values: PrintValues,
+  draftKey = printDraftKey(printId),
+): Promise<string> {
   return act(`print:${printId ?? 'new'}`, async (writer) => {
     const stamps = newStamps();
     const before = printId === null ? undefined : await writer.db.prints.get(printId);
     const record: Print =
       before === undefined ? { ...stamps, ...values } : { ...before, ...values, updatedMs: stamps.updatedMs };
     await writer.put('prints', record);
-    await dropDraft(printDraftKey(printId));
+    await dropDraft(draftKey);
     return record.id;
   });
 }

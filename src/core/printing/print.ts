@@ -3,6 +3,7 @@ import { idField, nameField, text } from '../schema/fields';
 import { typed } from '../schema/typed';
 import { gradeStepSchema } from './gradeCost';
 import { ownRangeSchema } from './paperRange';
+import { judgedPrintSchema } from './printLikeness';
 import { areaPlaceSchema } from './printMap';
 import { within } from '../schema/within';
 import { problemsFromZod } from '../schema/problemsFromZod';
@@ -45,6 +46,8 @@ export const printShape = {
   gradeStep: gradeStepSchema.optional(),
   /** The picture that areas are drawn on: a scan of the print, or of its frame; missing or null for a plain frame. */
   pictureId: idField.nullable().optional(),
+  /** How it looked, by the eye; missing while nobody judged it. */
+  judged: judgedPrintSchema.optional(),
   /** Whether it is the one that hangs. */
   final: z.boolean(),
 };
@@ -68,6 +71,7 @@ export const printFormSchema = z.object({
   ownRange: ownRangeSchema.nullable().default(null),
   gradeStep: gradeStepSchema.nullable().default(null),
   pictureId: z.string().max(100).nullable().default(null),
+  judged: judgedPrintSchema.nullable().default(null),
 });
 export type PrintForm = z.infer<typeof printFormSchema>;
 
@@ -88,10 +92,16 @@ export const emptyPrint: PrintForm = {
   ownRange: null,
   gradeStep: null,
   pictureId: null,
+  judged: null,
 };
 
 /** A contact sheet as it first opens: frames as large as they are, on a sheet of 8 × 10 inches. Source: common practice, no source. */
 export const contactPrint: PrintForm = { ...emptyPrint, name: 'Contact sheet', sideMm: 254, negativeMm: 254 };
+
+/** The same print once more, to be changed: what was said of the one that is there stays with it. */
+export function printAgain(form: PrintForm): PrintForm {
+  return { ...form, ownRange: null, gradeStep: null, pictureId: null, judged: null };
+}
 
 /** Reads a print; else every problem with its field. Areas that nobody named yet are left out. */
 export function readPrint(form: PrintForm, rollId: string | null, final: boolean): Result<PrintValues> {
@@ -103,6 +113,7 @@ export function readPrint(form: PrintForm, rollId: string | null, final: boolean
     hardS: form.hardS === '' ? undefined : form.hardS,
     ownRange: form.ownRange ?? undefined,
     gradeStep: form.gradeStep ?? undefined,
+    judged: form.judged ?? undefined,
     name: form.name.trim(),
     areas,
     rollId,

@@ -4,7 +4,14 @@ import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import type { Print } from '@/core/records/records';
-import { contactPrint, emptyPrint, printFormSchema, readPrint, type PrintForm } from '@/core/printing/print';
+import {
+  contactPrint,
+  emptyPrint,
+  printAgain,
+  printFormSchema,
+  readPrint,
+  type PrintForm,
+} from '@/core/printing/print';
 import { printSteps } from '@/core/printing/exposing';
 import { printNote } from '@/core/printing/printFiles';
 import { printPlan } from '@/core/printing/printPlan';
@@ -23,6 +30,7 @@ import { download } from '@/ui/download';
 import { Quantity } from '@/ui/Quantity';
 import { Areas } from './Areas';
 import { Changes } from './Changes';
+import { JudgePrint } from './JudgePrint';
 import { Lamp, useLamp } from './Lamp';
 import { EnlargerTimer, useExposing } from './EnlargerTimer';
 import { Metronome } from './Metronome';
@@ -39,10 +47,20 @@ export function PrintPage({ printId }: { printId: string }) {
   return <PrintForms print={print} rollId={print.rollId} />;
 }
 
-/** A print that is begun. */
+/** A print that is begun: by itself, for a roll, or like one that is there. */
 export function NewPrint() {
   const search = useSearchParams();
+  const likeId = search.get('like');
+  if (likeId !== null) return <SamePrint printId={likeId} />;
   return <PrintForms print={null} rollId={search.get('roll')} contact={search.get('sheet') === 'contact'} />;
+}
+
+/** The same print again, to be changed. */
+function SamePrint({ printId }: { printId: string }) {
+  const print = usePrint(printId);
+  if (print === undefined) return <p aria-busy="true">Opening the print.</p>;
+  if (print === null) return <NotHere table="prints" id={printId} what="This print" />;
+  return <PrintForms print={null} rollId={print.rollId} like={print} />;
 }
 
 function formOf({
@@ -61,6 +79,7 @@ function formOf({
   ownRange,
   gradeStep,
   pictureId,
+  judged,
 }: Print): PrintForm {
   return {
     name,
@@ -78,6 +97,7 @@ function formOf({
     ownRange: ownRange ?? null,
     gradeStep: gradeStep ?? null,
     pictureId: pictureId ?? null,
+    judged: judged ?? null,
   };
 }
 
@@ -86,16 +106,24 @@ function PrintForms({
   print,
   rollId,
   contact = false,
+  like = null,
 }: {
   print: Print | null;
   rollId: string | null;
   /** Whether all frames are printed at once, as they are. */
   contact?: boolean;
+  /** The print that this one begins like. */
+  like?: Print | null;
 }) {
   const router = useRouter();
   const units = useSettings();
-  const key = contact ? `${printDraftKey(null)}:contact:${rollId ?? ''}` : printDraftKey(print?.id ?? null);
-  const first = print === null ? (contact ? contactPrint : emptyPrint) : formOf(print);
+  const key = contact
+    ? `${printDraftKey(null)}:contact:${rollId ?? ''}`
+    : like === null
+      ? printDraftKey(print?.id ?? null)
+      : `${printDraftKey(null)}:like:${like.id}`;
+  const begun = like === null ? (contact ? contactPrint : emptyPrint) : printAgain(formOf(like));
+  const first = print === null ? begun : formOf(print);
   const { form, change } = useDraft<PrintForm>(key, printFormSchema, (kept) => kept ?? first);
   const lamp = useLamp();
   const { exposing, set, begin } = useExposing(`${key}:lamp`, lamp.lagS);
@@ -109,7 +137,7 @@ function PrintForms({
     read === null || read.ok ? {} : Object.fromEntries(read.problems.map(({ path, message }) => [path, message]));
   const keep = (final: boolean): void => {
     if (read?.ok !== true) return;
-    keepPrint(print?.id ?? null, { ...read.value, final }).then(
+    keepPrint(print?.id ?? null, { ...read.value, final }, key).then(
       (id) => router.push(`/prints/${encodeURIComponent(id)}`),
       (error: unknown) => setFault(error instanceof Error ? error.message : 'It was not stored. Try once more.'),
     );
@@ -251,6 +279,15 @@ function PrintForms({
           )}
         </section>
         <Changes form={form} change={change} errors={shown} steps={stepsOfPaper([...others, form], form.paper)} />
+        {print !== null && typeof form.baseS === 'number' && form.baseS > 0 && (
+          <JudgePrint
+            made={{ baseS: print.baseS, grade: print.grade }}
+            judged={form.judged}
+            middle={middleOfPaper(ofPaper).share}
+            onJudge={(judged) => change({ judged })}
+            onNext={(part) => change(part)}
+          />
+        )}
         <section aria-labelledby="trays-head" className="mt-7">
           <h2 id="trays-head">Trays and words</h2>
           <div className="mt-2 space-y-4">
@@ -275,6 +312,9 @@ function PrintForms({
               <button type="button" className="act-plain" aria-pressed={print.final} onClick={() => keep(!print.final)}>
                 {print.final ? 'It is not the one that hangs' : 'This is the one that hangs'}
               </button>
+              <Link href={`/prints/new?like=${encodeURIComponent(print.id)}`} className="act-plain">
+                The same again
+              </Link>
               <button type="button" className="act-plain" onClick={() => window.print()}>
                 Print the card
               </button>

@@ -1,0 +1,33 @@
+import { describe, expect, test } from 'vitest';
+import { toneIds } from '../densitometry/scene';
+import { nextPrint, offGrades, offStops, printLike } from './printLikeness';
+
+describe('a print judged by what it looks like', () => {
+  test('more exposure is darker in every tone, and the right one is the same however it is asked', () => {
+    const rows = offStops.map((stops) => printLike('2', { stops, grades: 0 }));
+    rows.slice(1).forEach((row, at) => {
+      for (const tone of toneIds) expect(row[tone]).toBeLessThanOrEqual(rows[at]?.[tone] ?? 0);
+    });
+    expect(printLike('2', { stops: 0, grades: 0 })).toEqual(rows[2]);
+  });
+  test('a print too hard has blacker darks, a soft one greyer, with the lightest tones as they are', () => {
+    const roofs = offGrades.map((grades) => printLike('2', { stops: 0, grades }).roof);
+    roofs.slice(1).forEach((roof, at) => expect(roof).toBeLessThan(roofs[at] ?? 0));
+    const clouds = offGrades.map((grades) => printLike('2', { stops: 0, grades }).cloud);
+    expect(Math.max(...clouds) - Math.min(...clouds)).toBeLessThan(4);
+  });
+  test('the next one takes off what was too much: worked by hand', () => {
+    expect(nextPrint({ baseS: 20, grade: '3' }, { stops: 0.5, grades: 1 })).toEqual({
+      baseS: expect.closeTo(14.142, 3) as number,
+      grade: '2',
+      right: false,
+    });
+    expect(nextPrint({ baseS: 8, grade: '2' }, { stops: -1, grades: -1 })).toMatchObject({ baseS: 16, grade: '3' });
+    expect(nextPrint({ baseS: 8, grade: '2' }, { stops: 0, grades: 0 })).toEqual({ baseS: 8, grade: '2', right: true });
+  });
+  test('the table ends where it ends, and a filter of another name stays', () => {
+    expect(nextPrint({ baseS: 8, grade: '5' }, { stops: 0, grades: -2 }).grade).toBe('5');
+    expect(nextPrint({ baseS: 8, grade: '0' }, { stops: 0, grades: 2 }).grade).toBe('00');
+    expect(nextPrint({ baseS: 8, grade: 'yellow 30' }, { stops: 0, grades: 1 }).grade).toBe('yellow 30');
+  });
+});

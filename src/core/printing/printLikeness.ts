@@ -1,0 +1,65 @@
+import * as z from 'zod';
+import type { SceneGreys } from '../densitometry/scene';
+import { predictedPrint } from './paperCurve';
+import { gradeRanges } from './twoTones';
+
+/** What a print is compared with: how far it may be off in exposure, stops, and in contrast, steps of the table of grades. Source: our choice. */
+export const offStops = [-1, -0.5, 0, 0.5, 1] as const;
+export const offGrades = [-2, -1, 0, 1, 2] as const;
+
+/** What the eye said of a print: how much too much exposure it had, and how many grades too hard it is. */
+export const judgedPrintSchema = z.strictObject({
+  stops: z.number().min(-1).max(1),
+  grades: z.number().int().min(-2).max(2),
+});
+export type JudgedPrint = z.infer<typeof judgedPrintSchema>;
+
+/** The range of a grade in the table; that of grade 2 for one that is in none. */
+function rangeAt(grade: string): { at: number; range: number } {
+  const found = gradeRanges.findIndex((one) => one.grade === grade.trim());
+  const at = found < 0 ? gradeRanges.findIndex((one) => one.grade === '2') : found;
+  return { at, range: (gradeRanges[at] as (typeof gradeRanges)[number]).range };
+}
+
+/** A grade some steps harder than another; the table ends where it ends. */
+function gradeBeside(grade: string, by: number): string {
+  const at = Math.min(gradeRanges.length - 1, Math.max(0, rangeAt(grade).at + by));
+  return (gradeRanges[at] as (typeof gradeRanges)[number]).grade;
+}
+
+/**
+ * The scene as a print that is off would show it, beside one that is right.
+ * @param grade the grade that it was made on
+ * @param off how far it is off
+ * @param middle where the paper's grey card lies in its range
+ * @returns a grey for each tone. A print too hard is one on a paper whose range is shorter than the negative wants
+ */
+export function printLike(grade: string, off: JudgedPrint, middle?: number): SceneGreys {
+  const { range } = rangeAt(grade);
+  const wanted = rangeAt(gradeBeside(grade, -off.grades)).range;
+  return predictedPrint(wanted, range, off.stops, undefined, middle);
+}
+
+/** What to do next. */
+export interface NextPrint {
+  baseS: number;
+  grade: string;
+  /** Whether it is right as it is. */
+  right: boolean;
+}
+
+/**
+ * The next print, by what the eye said of this one.
+ * @param made its exposure, s, and its grade
+ * @param off how far it is off
+ * @returns the exposure with the stops taken off, and the grade so many steps softer; a grade that is in no table stays
+ * @example nextPrint({ baseS: 20, grade: '3' }, { stops: 0.5, grades: 1 }) // 14.1 s on grade 2
+ */
+export function nextPrint(made: { baseS: number; grade: string }, off: JudgedPrint): NextPrint {
+  const known = gradeRanges.some((one) => one.grade === made.grade.trim());
+  return {
+    baseS: made.baseS * 2 ** -off.stops,
+    grade: known ? gradeBeside(made.grade, -off.grades) : made.grade.trim(),
+    right: off.stops === 0 && off.grades === 0,
+  };
+}

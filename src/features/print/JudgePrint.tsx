@@ -1,0 +1,93 @@
+'use client';
+
+import { nextPrint, offGrades, offStops, printLike, type JudgedPrint } from '@/core/printing/printLikeness';
+import { formatNumber } from '@/core/units/quantity';
+import { ScenePicture } from '@/features/scene/ScenePicture';
+import { classes } from '@/ui/classes';
+
+const darkWords: Readonly<Record<number, string>> = {
+  [-1]: 'much too light',
+  [-0.5]: 'a little light',
+  0: 'right',
+  0.5: 'a little dark',
+  1: 'much too dark',
+};
+const hardWords: Readonly<Record<number, string>> = {
+  [-2]: 'much too soft',
+  [-1]: 'a little soft',
+  0: 'right',
+  1: 'a little hard',
+  2: 'much too hard',
+};
+
+interface JudgePrintProps {
+  made: { baseS: number; grade: string };
+  judged: JudgedPrint | null;
+  /** Where the paper's grey card lies in its range. */
+  middle: number;
+  onJudge: (judged: JudgedPrint) => void;
+  /** Takes what the next print wants. */
+  onNext: (part: { baseS: number; grade: string }) => void;
+}
+
+/** The print in white light, dry: which picture does it look like? And what the next one wants. */
+export function JudgePrint({ made, judged, middle, onJudge, onNext }: JudgePrintProps) {
+  const off = judged ?? { stops: 0, grades: 0 };
+  const next = nextPrint(made, off);
+  const row = (
+    label: string,
+    values: readonly number[],
+    words: Readonly<Record<number, string>>,
+    chosen: number | null,
+    at: (value: number) => JudgedPrint,
+  ) => (
+    <div role="group" aria-label={label} className="mt-3">
+      <p className="font-[620]">{label}</p>
+      <ul className="mt-1 flex flex-wrap gap-2">
+        {values.map((value) => (
+          <li key={value}>
+            <button
+              type="button"
+              aria-pressed={chosen === value}
+              className={classes(
+                'block w-[112px] border p-1 text-[13px]',
+                chosen === value ? 'border-ink font-bold' : 'border-hair',
+              )}
+              onClick={() => onJudge(at(value))}
+            >
+              <ScenePicture greys={printLike(made.grade, at(value), middle)} />
+              {chosen === value && '✓ '}
+              {words[value]}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+  return (
+    <details className="mt-6 border-t border-hair pt-2 print:hidden">
+      <summary className="act-plain">Judge it: which one does it look like?</summary>
+      {row('How dark', offStops, darkWords, judged?.stops ?? null, (stops) => ({ ...off, stops }))}
+      {row('How hard', offGrades, hardWords, judged?.grades ?? null, (grades) => ({ ...off, grades }))}
+      {judged !== null && (
+        <p className="mt-3 border-s-4 border-chem ps-4" data-testid="next-print">
+          {next.right ? (
+            'It is right: this may be the one that hangs.'
+          ) : (
+            <>
+              The next one: {formatNumber(next.baseS, 1)} s
+              {next.grade === made.grade.trim() ? '' : ` on grade ${next.grade}`}.{' '}
+              <button
+                type="button"
+                className="act"
+                onClick={() => onNext({ baseS: Math.round(next.baseS * 10) / 10, grade: next.grade })}
+              >
+                Take that
+              </button>
+            </>
+          )}
+        </p>
+      )}
+    </details>
+  );
+}
