@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { Z80 } from '../estimate/band';
 import { Cholesky } from '../inference/cholesky';
 import { text } from '../schema/fields';
 import { within } from '../schema/within';
@@ -20,8 +21,6 @@ const HARD_FACTOR = 2;
 const USUAL_LN_SD = 0.3;
 /** How well an eye matches one grey on two grades, ln: a fifth of a stop. Source: our estimate. */
 const MATCH_LN_SD = 0.14;
-/** z of the band that holds four in five. */
-const Z80 = 1.2816;
 
 /** What another grade costs in time. */
 export interface GradeCost {

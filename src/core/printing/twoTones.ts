@@ -1,3 +1,5 @@
+import { Z80 } from '../estimate/band';
+
 /**
  * ISO range of each grade, hundredths of log exposure. Source: ISO 6846, from memory; grades differ by maker, so a paper's own goes before.
  */
@@ -13,8 +15,6 @@ export const gradeRanges: readonly { grade: string; range: number }[] = [
 
 /** Spread of telling the right patch, steps of the strip: a strip says no more than its step. Source: our estimate. */
 const STEP_SD = 0.35;
-/** z of the 80 % band. */
-const Z80 = 1.2816;
 
 /** Exposure and grade from two patches. */
 export interface TwoTones {
