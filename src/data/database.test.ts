@@ -31,6 +31,7 @@ import { stayAt } from '@/core/films/storageStay';
 import { addRoll, changeDossier, changeRoll, removeRoll, rollFormOf } from './rolls';
 import { RecordCheck } from '@/core/formats/checkRecords';
 import { tableNames } from '@/core/records/tables';
+import type { RunEvent } from '@/core/records/runEvents';
 import { layOutRun, recordEvents } from './runs';
 import { allRecords, replaceRecords, undoAct } from './undo';
 import { Refusal, forgetTrouble, guardedWrite, storageTrouble } from './trouble';
@@ -126,6 +127,23 @@ describe('runs', () => {
     );
     expect(both.filter(Boolean)).toHaveLength(1);
     expect((await database().runs.get(runId))?.events).toHaveLength(2);
+  });
+  test('presses that were written down together are stored once, whichever of them got there before the page went', async () => {
+    const runId = await layOutRun(await planOfPortraits());
+    const [first, second, third] = [0, 1, 2].map((stepIndex) => ({
+      kind: 'begin' as const,
+      stepIndex,
+      atMs: NOW + 60_000 * stepIndex,
+    })) as [RunEvent, RunEvent, RunEvent];
+    const stored = async () => (await database().runs.get(runId))?.events;
+    await recordEvents(runId, 0, [first]);
+    expect(await recordEvents(runId, 0, [first, second, third])).toBe(true);
+    expect(await stored()).toEqual([first, second, third]);
+    expect(await recordEvents(runId, 0, [first, second, third])).toBe(false);
+    // Another tab did something else meanwhile.
+    expect(await recordEvents(runId, 1, [{ ...second, atMs: 1 }, third])).toBe(false);
+    expect(await recordEvents(runId, 9, [third])).toBe(false);
+    expect(await stored()).toEqual([first, second, third]);
   });
   test('the film counts against its brew once the developer is in, and not when that is undone', async () => {
     const plan = await planOfPortraits();

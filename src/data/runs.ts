@@ -76,8 +76,8 @@ async function setupOf(writer: Writer, plan: Plan): Promise<Run['setup']> {
 }
 
 /**
- * Adds events to a run, unless another tab was faster: they count only when the run still has as many events as this tab
- * saw. So two tabs, or a double tap, never skip a step.
+ * Adds events to a run, unless another tab was faster: they count only when nothing else happened after what this tab saw. So two
+ * tabs, or a double tap, never skip a step.
  * @param runId the run
  * @param seen number of events that this tab saw when the user acted
  * @param events what happened, in order
@@ -93,14 +93,30 @@ export function recordEvents(
   const record = async (writer: Writer): Promise<boolean> => {
     const run = await writer.db.runs.get(runId);
     const last = events.at(-1);
-    if (run === undefined || last === undefined || run.events.length !== seen) return false;
-    const next = await withAlongside(writer, { ...run, events: [...run.events, ...events], updatedMs: last.atMs });
+    const fresh = run === undefined ? null : freshEvents(run.events, seen, events);
+    if (run === undefined || last === undefined || fresh === null || fresh.length === 0) return false;
+    const next = await withAlongside(writer, { ...run, events: [...run.events, ...fresh], updatedMs: last.atMs });
     await writer.put('runs', next);
     await countFilms(writer, run, next);
-    await keepClearings(writer, next, events);
+    await keepClearings(writer, next, fresh);
     return true;
   };
   return act(`tank:${runId}`, record, { typed });
+}
+
+/**
+ * What of some events a run has not yet: the first of them may have been stored by a page that went in the same moment.
+ * @returns null where something else happened after what was seen
+ */
+function freshEvents(
+  stored: readonly RunEvent[],
+  seen: number,
+  events: readonly RunEvent[],
+): readonly RunEvent[] | null {
+  if (stored.length < seen) return null;
+  const already = stored.slice(seen);
+  const isOwn = already.every(({ kind, atMs }, at) => kind === events[at]?.kind && atMs === events[at].atMs);
+  return isOwn ? events.slice(already.length) : null;
 }
 
 /**

@@ -82,10 +82,13 @@ export function useTankRun(run: Run): TankRun {
     async (event: RunEvent): Promise<boolean> => {
       if (isSamePress(unique(storedRef.current, pendingRef.current), event)) return false;
       keep([...pendingRef.current, event]);
+      // A press while the one before is being stored is written down at once too: the page may go before its turn comes.
+      if (busyRef.current !== null)
+        void keepDraft(aheadKey, { seen: storedRef.current.length, events: pendingRef.current }).catch(() => undefined);
       await busyRef.current;
       return flush();
     },
-    [flush],
+    [flush, aheadKey],
   );
   useEffect(() => {
     if (unstored === null) return;
