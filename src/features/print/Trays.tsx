@@ -58,7 +58,7 @@ function WetPrint({ developMin, jugs }: { developMin: number | null; jugs: reado
       <h3 className="font-[650]">After the developer</h3>
       <Segments
         id="paper-base"
-        label="Paper"
+        label="Base of the paper"
         value={base}
         options={baseOptions}
         onChange={(next) => change({ base: next })}
