@@ -7,6 +7,8 @@ import { root, run, tool } from './shell.mjs';
 const sources = [
   'src',
   'public',
+  'languages',
+  'scripts/language',
   'docs/method.md',
   'package-lock.json',
   'next.config.ts',
@@ -23,7 +25,12 @@ function newestMs(path) {
 /** Path under which it is served behind another server; empty for one of its own. Next asks for no slash at its end. */
 const basePath = (process.env.AETAS_BASE_PATH ?? '').replace(/\/+$/, '');
 
-const builtForFile = join(root, '.next', 'base-path');
+/** In which language its texts are. */
+const language = process.env.AETAS_LANGUAGE ?? 'en';
+
+/** What a build is made for besides its sources. */
+const wanted = `${basePath}\n${language}`;
+const builtForFile = join(root, '.next', 'built-for');
 
 function builtFor() {
   return existsSync(builtForFile) ? readFileSync(builtForFile, 'utf8') : '';
@@ -38,22 +45,34 @@ function hashInto(hash, path) {
 function versionName() {
   const hash = createHash('sha256');
   for (const path of sources) hashInto(hash, join(root, path));
-  return hash.update(basePath).digest('hex').slice(0, 12);
+  return hash.update(wanted).digest('hex').slice(0, 12);
 }
 
 /** Bundles the service worker, with the list of the files that it keeps. */
 async function buildServiceWorker(version) {
   const { build } = await import('vite');
   const { injectManifest } = await import('@serwist/build');
+  const { inProject, lookupOf } = await import('./language/catalogue.mjs');
+  const { translateSource } = await import('./language/translate.mjs');
+  const lookup = language === 'en' ? null : lookupOf(language);
   const bundled = join(root, '.next', 'cache', 'sw');
   await build({
     configFile: false,
     root,
     logLevel: 'warn',
     publicDir: false,
+    plugins: [
+      {
+        name: 'language',
+        enforce: 'pre',
+        transform: (code, path) =>
+          lookup !== null && inProject(path).startsWith('src/') ? translateSource(inProject(path), code, lookup) : null,
+      },
+    ],
     define: {
       AETAS_VERSION: JSON.stringify(version),
       'process.env.AETAS_BASE_PATH': JSON.stringify(basePath),
+      'process.env.AETAS_LANGUAGE': JSON.stringify(language),
       'process.env.NODE_ENV': '"production"',
     },
     resolve: { alias: { '@': join(root, 'src') } },
@@ -93,11 +112,16 @@ function publicFiles() {
 
 /** Builds the production server unless the last build is newer than everything it depends on. */
 export async function ensureBuild() {
+  const languages = ['en', ...readdirSync(join(root, 'languages'))];
+  if (!languages.includes(language)) {
+    console.error(`There are no texts in “${language}”. AETAS_LANGUAGE can be ${languages.join(' or ')}.`);
+    process.exit(1);
+  }
   const id = join(root, '.next', 'BUILD_ID');
   if (
     existsSync(id) &&
     existsSync(join(root, '.next', 'sw.js')) &&
-    builtFor() === basePath &&
+    builtFor() === wanted &&
     readFileSync(id, 'utf8') !== '' &&
     statSync(id).mtimeMs > Math.max(...sources.map((path) => newestMs(join(root, path))))
   )
@@ -105,11 +129,15 @@ export async function ensureBuild() {
   console.log('Building.');
   const version = versionName();
   rmSync(join(root, '.next', 'sw.js'), { force: true });
-  const code = run(tool('next'), ['build'], { AETAS_VERSION: version, AETAS_BASE_PATH: basePath });
+  const code = run(tool('next'), ['build'], {
+    AETAS_VERSION: version,
+    AETAS_BASE_PATH: basePath,
+    AETAS_LANGUAGE: language,
+  });
   if (code !== 0) {
     console.error('The build failed; the messages above say where.');
     process.exit(code);
   }
-  writeFileSync(builtForFile, basePath);
+  writeFileSync(builtForFile, wanted);
   await buildServiceWorker(version);
 }

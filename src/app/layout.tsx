@@ -8,6 +8,7 @@ import { Rail } from '@/features/shell/Rail';
 import { BenchGate } from '@/features/shell/BenchGate';
 import { Shortcuts } from '@/features/shell/Shortcuts';
 import { StorageNotice } from '@/features/shell/StorageNotice';
+import { languageTag } from '@/core/units/language';
 import { UndoNotice } from '@/features/shell/UndoNotice';
 import { lightScript } from '@/ui/light';
 import './globals.css';
@@ -29,7 +30,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
     <html
-      lang="en"
+      lang={languageTag}
       data-light="day"
       data-bench={process.env.AETAS_DEMO === '1' ? 'demo' : 'own'}
       suppressHydrationWarning

@@ -1,5 +1,6 @@
 import type { MetadataRoute } from 'next';
 import { BASE_PATH, HOME } from '@/core/schema/basePath';
+import { languageTag } from '@/core/units/language';
 import { GIVEN_FIELD, GIVEN_PAGE } from '@/features/offline/given';
 
 const icon = (size: number, purpose: 'any' | 'maskable'): NonNullable<MetadataRoute.Manifest['icons']>[number] => ({
@@ -16,7 +17,7 @@ export default function manifest(): MetadataRoute.Manifest {
     name: 'Aetas',
     short_name: 'Aetas',
     description: 'Development times, with an honest range, for film and developers that have no published times.',
-    lang: 'en',
+    lang: languageTag,
     start_url: HOME,
     scope: HOME,
     display: 'standalone',

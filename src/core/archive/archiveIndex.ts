@@ -1,3 +1,4 @@
+import { languageTag } from '../units/language';
 import type { Archive } from './archive';
 
 /** A roll as the index needs it. */
@@ -14,7 +15,7 @@ export interface ArchivePlace {
 }
 
 /** “Page 2” stands before “page 14”. */
-const order = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
+const order = new Intl.Collator(languageTag, { numeric: true, sensitivity: 'base' });
 
 /**
  * The index of the binders: rolls by their place, places as a hand leafs through them, those without one last.

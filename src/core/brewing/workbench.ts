@@ -23,6 +23,7 @@ import { ionisedShares, type IonisedShare } from './ionisedShares';
 import type { BrewPart } from './part';
 import { readLines, type KeyedLine } from './readLines';
 import { amountPerL, lineName, unitOf } from './recipe';
+import { countText } from '../units/language';
 import { inSpoons, type Spoonful } from './spoons';
 import { undissolved, workWater, type Undissolved, type WorkedWater } from './waterPlan';
 import type { WorkbenchForm } from './workbenchForm';
@@ -148,11 +149,11 @@ function tooMuchToWeigh({ rows }: Sheet, lines: readonly KeyedLine[]): Problem[]
   return rows.flatMap(({ part: { target, unit, name } }, index): Problem[] => {
     const line = lines[index];
     if (line === undefined || target <= max) return [];
-    const amount = Math.ceil(target).toLocaleString('en');
+    const amount = countText(Math.ceil(target));
     return [
       {
         path: `lines.${line.key}.${line.line.kind === 'packet' ? 'packetG' : 'perL'}`,
-        message: `“${name}” comes to ${amount} ${unit} in this volume, and ${max.toLocaleString('en')} are the most: check its amount, or make less.`,
+        message: `“${name}” comes to ${amount} ${unit} in this volume, and ${countText(max)} are the most: check its amount, or make less.`,
       },
     ];
   });

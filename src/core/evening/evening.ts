@@ -58,6 +58,8 @@ export type EveningLane = 'kitchen' | `roll:${string}`;
 export interface EveningItem {
   id: string;
   lane: EveningLane;
+  kind: 'kitchen' | 'load' | 'develop' | 'bath' | 'hang';
+  /** In words. */
   what: string;
   startMin: number;
   endMin: number;
@@ -161,6 +163,7 @@ export function planEvening(wish: EveningWish): Evening {
       items.push({
         id: `${roll.id} load`,
         lane: `roll:${roll.id}`,
+        kind: 'load',
         what: 'Load it in the dark',
         startMin: together.get(roll.id) ?? placed.startMin - wish.loadMin,
         endMin: (together.get(roll.id) ?? placed.startMin - wish.loadMin) + wish.loadMin,
@@ -179,6 +182,7 @@ export function planEvening(wish: EveningWish): Evening {
     items.push({
       id: `${roll.id} hang`,
       lane: `roll:${roll.id}`,
+      kind: 'hang',
       what: 'Hangs',
       startMin: placed.endMin,
       endMin: placed.endMin + HANGS_MIN,
@@ -189,6 +193,7 @@ export function planEvening(wish: EveningWish): Evening {
       items.push({
         id: `${roll.id} reel`,
         lane: 'kitchen',
+        kind: 'kitchen',
         what: `Reel of ${roll.label} dries`,
         startMin: placed.endMin,
         endMin: dryMin,
@@ -210,7 +215,7 @@ export function planEvening(wish: EveningWish): Evening {
     kitchen('temper', 'Bring stop, fixer and wash water to temperature', beginsMin - wish.temperMin, beginsMin, true),
   );
   const sorted = items.sort((a, b) => a.startMin - b.startMin || a.id.localeCompare(b.id));
-  const ends = sorted.filter(({ id }) => id.endsWith(' hang')).map(({ startMin }) => startMin);
+  const ends = sorted.filter(({ kind }) => kind === 'hang').map(({ startMin }) => startMin);
   return { items: sorted, shifts, problems, endsMin: Math.max(wish.fromMin, ...ends) };
 }
 
@@ -218,7 +223,7 @@ export function planEvening(wish: EveningWish): Evening {
 export const HANGS_MIN = 60;
 
 function kitchen(id: string, what: string, startMin: number, endMin: number, ahead: boolean): EveningItem {
-  return { id, lane: 'kitchen', what, startMin, endMin, pours: false, ahead };
+  return { id, lane: 'kitchen', kind: 'kitchen', what, startMin, endMin, pours: false, ahead };
 }
 
 type JugInHand = { readyMin: number; mixedMin: number; films: number };
@@ -274,6 +279,7 @@ function placeRoll(roll: EveningRoll, startMin: number, jug: JugInHand | null): 
     items.push({
       id: `${roll.id} ${String(index).padStart(3, '0')}`,
       lane: `roll:${roll.id}`,
+      kind: step.kind === 'develop' ? 'develop' : 'bath',
       what: step.name,
       startMin: at,
       endMin,

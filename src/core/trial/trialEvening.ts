@@ -222,6 +222,7 @@ export function layOutTrialEvening(
   const mixing: EveningItem = {
     id: 'mix all',
     lane: 'kitchen',
+    kind: 'kitchen',
     what: toMix.length === 1 ? 'Mix the brew' : `Mix the ${toMix.length} brews`,
     startMin: wish.value.fromMin,
     endMin: mixedMin,

@@ -16,6 +16,7 @@ import { SaveReminder } from '@/features/records/SinceSaved';
 import { rollShortLine } from '@/features/words/rollWords';
 import { SmallRibbon } from '@/ui/Ribbon';
 import { classes } from '@/ui/classes';
+import { countText } from '@/core/units/language';
 import { useNow } from '@/ui/useNow';
 import { benchHeadline } from './benchWords';
 import { useBenchTimes } from './useBenchTimes';
@@ -67,7 +68,9 @@ export function BenchView({ firstAnswer }: { firstAnswer: AskAnswer | null }) {
           </Link>
           {bench.anyFinished && (
             <Link href="/rolls" className="act-plain">
-              {finished?.toLocaleString('en')} finished {finished === 1 ? 'roll' : 'rolls'}
+              {finished === undefined
+                ? 'Finished rolls'
+                : `${countText(finished)} ${finished === 1 ? 'finished roll' : 'finished rolls'}`}
             </Link>
           )}
         </div>

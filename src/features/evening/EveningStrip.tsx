@@ -63,8 +63,8 @@ function Item({
       <div
         className={classes(
           'absolute w-2 border [print-color-adjust:exact]',
-          item.what.startsWith('Develop') ? 'border-ink bg-ink' : 'border-edge bg-band',
-          item.id.endsWith(' hang') && 'bg-transparent',
+          item.kind === 'develop' ? 'border-ink bg-ink' : 'border-edge bg-band',
+          item.kind === 'hang' && 'bg-transparent',
         )}
         style={{ top: topPx, height: heightPx, left: 3 + deep * 10 }}
       />

@@ -3,7 +3,7 @@ import { calendarOf } from './calendar';
 
 test('the hours ahead as iCalendar (RFC 5545): one event each, with its local time and an alarm', () => {
   const zeroMs = new Date(2026, 10, 26).getTime();
-  const item = { lane: 'kitchen' as const, pours: false, ahead: true };
+  const item = { lane: 'kitchen' as const, kind: 'kitchen' as const, pours: false, ahead: true };
   const text = calendarOf(
     [
       { ...item, id: 'water', what: 'Set water out, to come to the room', startMin: 990, endMin: 1110 },

@@ -5,6 +5,7 @@ import { terms } from '@/core/units/terms';
 import { keys } from '@/features/shell/keys';
 import { DataTable } from './DataTable';
 import { HandbookSearch } from './HandbookSearch';
+import { LanguageNote } from './LanguageNote';
 import { subjects } from './subjects';
 
 /** Subjects, terms and cautions, with a search over all of them. */
@@ -24,6 +25,7 @@ export function Handbook() {
           </Link>{' '}
           every formula with its source.
         </p>
+        <LanguageNote />
       </div>
       <HandbookSearch />
       <section aria-labelledby="subjects" className="print:hidden">

@@ -1,6 +1,7 @@
 import type { FileReport } from '@/core/formats/benchFile';
 import type { Records } from '@/core/records/records';
 import { tableNames } from '@/core/records/tables';
+import { countText } from '@/core/units/language';
 import type { MergeReport } from '@/data/benchFiles';
 
 type Counted = Exclude<keyof Records, 'settings'>;
@@ -32,7 +33,7 @@ function listed(counts: Readonly<Record<Counted, number>>): string[] {
   return tableNames.flatMap((name) => {
     if (name === 'settings' || counts[name] === 0) return [];
     const [one, several] = words[name];
-    return [`${counts[name].toLocaleString('en')} ${counts[name] === 1 ? one : several}`];
+    return [`${countText(counts[name])} ${counts[name] === 1 ? one : several}`];
   });
 }
 
@@ -48,11 +49,15 @@ export function fileReportWords({ counts, setAside, cleared, redated }: FileRepo
   const sentences = [parts.length === 0 ? 'It holds no records.' : `It holds ${parts.join(', ')}.`];
   if (setAside > 0)
     sentences.push(
-      `${setAside === 1 ? 'One record' : `${setAside} records`} had lost what ${setAside === 1 ? 'it belongs' : 'they belong'} to, and ${setAside === 1 ? 'is' : 'are'} kept under “Set aside”.`,
+      setAside === 1
+        ? 'One record had lost what it belongs to, and is kept under “Set aside”.'
+        : `${countText(setAside)} records had lost what they belong to, and are kept under “Set aside”.`,
     );
   if (cleared > 0)
     sentences.push(
-      `${cleared === 1 ? 'One link' : `${cleared} links`} that led nowhere ${cleared === 1 ? 'was' : 'were'} cleared.`,
+      cleared === 1
+        ? 'One link that led nowhere was cleared.'
+        : `${countText(cleared)} links that led nowhere were cleared.`,
     );
   if (redated > 0) sentences.push(redatedWords(redated));
   return sentences.join(' ');
@@ -60,7 +65,9 @@ export function fileReportWords({ counts, setAside, cleared, redated }: FileRepo
 
 /** What became of times in the future. */
 function redatedWords(redated: number): string {
-  return `${redated === 1 ? 'One record carried a time' : `${redated} records carried times`} in the future: ${redated === 1 ? 'it counts' : 'they count'} as now.`;
+  return redated === 1
+    ? 'One record carried a time in the future: it counts as now.'
+    : `${countText(redated)} records carried times in the future: they count as now.`;
 }
 
 /** What merging did to the records that are counted. */
@@ -72,7 +79,9 @@ export function mergeWords({ added, updated, kept, redated }: Merged): string {
   return [
     fresh.length === 0 ? 'Nothing was new.' : `Added: ${fresh.join(', ')}.`,
     ...(newer.length === 0 ? [] : [`Newer in the file, and taken from it: ${newer.join(', ')}.`]),
-    `${kept === 1 ? 'One record' : `${kept.toLocaleString('en')} records`} ${kept === 1 ? 'was' : 'were'} the same here, or newer, and stayed.`,
+    kept === 1
+      ? 'One record was the same here, or newer, and stayed.'
+      : `${countText(kept)} records were the same here, or newer, and stayed.`,
     ...(redated > 0 ? [redatedWords(redated)] : []),
   ].join(' ');
 }

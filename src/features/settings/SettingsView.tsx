@@ -90,6 +90,9 @@ export function SettingsView() {
           Scale, measures, spoons, thermometer and camera
         </Link>
       </Row>
+      <Row title="Language">
+        <p>English. A server that is started with AETAS_LANGUAGE=es has its texts in Spanish.</p>
+      </Row>
       <Row title="My presets">
         {presets.length === 0 ? (
           <p className="text-ink2">

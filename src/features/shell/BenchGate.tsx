@@ -1,6 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import './dateLanguage';
 import { useEffect, useState, type ReactNode } from 'react';
 import { benchName } from '@/data/benchName';
 import type { BenchTrouble } from '@/data/openBench';

@@ -2,6 +2,7 @@ import { readingOfKept } from '@/core/records/keptStrip';
 import type { StripRecord, Trial } from '@/core/records/records';
 import type { TrialStrip } from '@/core/trial/trial';
 import { stripOfPicture, type StripOfPicture } from '@/core/trial/trialCurves';
+import { dateLocale } from '@/core/units/language';
 import { useLatestReadings } from '@/data/readings';
 import { Choice } from '@/ui/Choice';
 
@@ -28,7 +29,7 @@ export function FromPicture({ trial, strip, onTake }: FromPictureProps) {
   const offered = [...latest].sort((a, b) => Number(named(b)) - Number(named(a)));
   const options = [
     { value: NONE, name: 'None' },
-    ...offered.map(({ id, name, createdMs }) => ({ value: id, name, hint: new Date(createdMs).toLocaleDateString() })),
+    ...offered.map(({ id, name, createdMs }) => ({ value: id, name, hint: new Date(createdMs).toLocaleDateString(dateLocale) })),
   ];
   return (
     <Choice

@@ -139,7 +139,7 @@ export function NewTrial() {
                     label={
                       id === 'contrast'
                         ? 'what matters, grades'
-                        : measures[id].unit === 'steps'
+                        : id === 'grain' || id === 'unevenness'
                           ? 'what matters, steps'
                           : 'what matters'
                     }

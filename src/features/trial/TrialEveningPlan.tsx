@@ -298,7 +298,7 @@ function Laid({ trial, laid: { tanks, mix, evening }, clock }: LaidProps) {
     `${amountWords(amount, unit, amountDigits(amount, unit), units)} ${name}`;
   const volume = (ml: number): string => jugVolume(ml, 5, units).shown;
   const tankOf = new Map(tanks.map((tank) => [`roll:${tank.codes.join('+')}`, tank]));
-  const events = evening.items.filter(({ what, lane }) => lane === 'kitchen' || what === 'Develop' || what === 'Hangs');
+  const events = evening.items.filter(({ kind }) => kind === 'kitchen' || kind === 'develop' || kind === 'hang');
   return (
     <>
       {mix.levels.length > 0 && (
@@ -349,7 +349,7 @@ function Laid({ trial, laid: { tanks, mix, evening }, clock }: LaidProps) {
             </tr>
           </thead>
           <tbody>
-            {events.map(({ id, lane, what, startMin, endMin }) => {
+            {events.map(({ id, lane, kind, what, startMin, endMin }) => {
               const tank = tankOf.get(lane);
               return (
                 <tr key={id} className="border-t border-hair">
@@ -362,7 +362,7 @@ function Laid({ trial, laid: { tanks, mix, evening }, clock }: LaidProps) {
                     ) : (
                       <>
                         <b className="num">{tank.codes.join(' ')}</b>{' '}
-                        {what === 'Develop'
+                        {kind === 'develop'
                           ? `in “${trial.levels[tank.level]}”, ${formatMinutes(endMin - startMin)}`
                           : 'hangs'}
                       </>

@@ -1,4 +1,5 @@
 import type { JugState } from '@/core/brewing/keeping';
+import { dateLocale } from '@/core/units/language';
 import { formatNumber } from '@/core/units/quantity';
 
 /** What is left of a jug, in a line. */
@@ -35,7 +36,7 @@ const SAME_DAY_H = 20;
 export function mixedWords(mixedMs: number, nowMs: number): string {
   const mixed = new Date(mixedMs);
   if (nowMs - mixedMs < SAME_DAY_H * 3_600_000)
-    return mixed.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+    return mixed.toLocaleTimeString(dateLocale, { hour: '2-digit', minute: '2-digit' });
   const sameYear = mixed.getFullYear() === new Date(nowMs).getFullYear();
-  return mixed.toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: sameYear ? undefined : 'numeric' });
+  return mixed.toLocaleDateString(dateLocale, { day: 'numeric', month: 'short', year: sameYear ? undefined : 'numeric' });
 }

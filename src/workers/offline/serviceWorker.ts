@@ -1,6 +1,7 @@
 /// <reference lib="webworker" />
 import { Serwist, type PrecacheEntry, type SerwistPlugin } from 'serwist';
 import { BASE_PATH, HOME } from '@/core/schema/basePath';
+import { languageTag } from '@/core/units/language';
 import { anyRecordPage, pageForRecord, plainPages, recordPageOf, recordPages } from './keptPages';
 import { keepGiven } from './givenFile';
 import { GIVEN_FIELD, GIVEN_PAGE, pageMessages, VERSION_HEADER, workerMessages, type VersionsKept } from './messages';
@@ -132,7 +133,7 @@ async function fileAt(request: Request): Promise<Response> {
 
 function noSuchPage(): Response {
   const words =
-    '<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Aetas</title>' +
+    `<!doctype html><html lang="${languageTag}"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Aetas</title>` +
     `<h1>There is no such page here.</h1><p>And no server answers that could know it. <a href="${addressOf('/')}">Go to the bench</a>.</p></html>`;
   return new Response(words, { status: 404, headers: { 'Content-Type': 'text/html; charset=utf-8' } });
 }
