@@ -35,7 +35,7 @@ export default defineConfig({
             test: {
               ...shared.test,
               name: 'pure',
-              include: ['src/**/*.test.ts', 'calibration/*.test.ts'],
+              include: ['src/**/*.test.ts', 'calibration/*.test.ts', 'scripts/**/*.test.ts'],
               exclude: keeping,
               isolate: false,
             },

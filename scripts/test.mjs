@@ -48,6 +48,7 @@ const building = runBeside(process.execPath, ['-e', "import('./scripts/build.mjs
 await check('Layout', tool('prettier'), ['--check', '--cache', '--log-level', 'warn', '.']);
 await check('Lint', tool('eslint'), ['--cache', '--cache-location', 'node_modules/.cache/eslint', '.']);
 await check('Types', process.execPath, ['node_modules/typescript-native/bin/tsc', '--noEmit']);
+await check('Types in other languages', process.execPath, ['scripts/language/checkTypes.mjs']);
 if ((await building) !== 0) process.exit(1);
 passed += 1;
 

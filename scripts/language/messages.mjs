@@ -26,12 +26,11 @@ const STYLE =
   /^(flex|grid|num|hidden|block|absolute|relative|sticky|fixed|underline|inline-block)$|:|^-?(m|p|mx|my|mt|mb|ms|me|px|py|pt|pb|ps|pe|w|h|gap|text|bg|border|grid|flex|items|justify|rounded|min|max|inset|z|space|font|leading|sr|col|row|order|overflow|whitespace|self|size|act|rule)-[a-z0-9[]/;
 
 const letters = /[A-Za-z]{2,}/;
-const bare = (text) => text.replace(/\{\d+\}/g, ' ');
 
 /** Words with a space between them, or one word that begins with a capital. */
 function reads(text) {
-  const plain = bare(text);
-  return letters.test(plain) && (/[a-z,;:’“] [a-zA-Z0-9“]/.test(text) || /^[A-Z][a-z]+[.:?]?$/.test(plain.trim()));
+  const plain = text.trim();
+  return letters.test(plain) && (/\s/.test(plain) || /^[A-Z][a-z]+[.:?]?$/.test(plain));
 }
 
 /** A template reads as words where one of them stands by itself. */
@@ -86,6 +85,16 @@ function isCode(node) {
   return false;
 }
 
+/** Whether an object holds a text for each of its keys, as its type says. */
+function isOfWords(object) {
+  const { parent } = object;
+  return (
+    ts.isVariableDeclaration(parent) &&
+    parent.type !== undefined &&
+    /Record<[^]*,\s*string>+$/.test(parent.type.getText())
+  );
+}
+
 /** Whether a word of small letters stands where people read it. */
 function isWordPlace(node) {
   let at = node;
@@ -112,7 +121,7 @@ function isWordPlace(node) {
   if (ts.isJsxExpression(parent))
     return ts.isJsxAttribute(parent.parent) ? WORD_PROPERTIES.test(parent.parent.name.getText()) : true;
   if (ts.isJsxAttribute(parent)) return WORD_PROPERTIES.test(parent.name.getText());
-  if (ts.isPropertyAssignment(parent)) return WORD_PROPERTIES.test(nameOf(parent.name));
+  if (ts.isPropertyAssignment(parent)) return WORD_PROPERTIES.test(nameOf(parent.name)) || isOfWords(parent.parent);
   if (ts.isCallExpression(parent)) return WORD_CALLS.test(calleeOf(parent));
   if (ts.isReturnStatement(parent) || ts.isArrowFunction(parent)) {
     for (let up = parent; up !== undefined; up = up.parent)
@@ -168,7 +177,7 @@ function between(children) {
 }
 
 /**
- * The texts of a source file, outer ones first.
+ * The texts of a source file in their order, outer ones before what stands in them.
  * @param path of the file; its ending says whether tags may stand in it
  * @param code the file
  * @returns of each text: its words with places, its kind (literal, attribute, template, children), where it stands, and where its places do
@@ -180,7 +189,7 @@ export function messagesIn(path, code) {
   const visit = (node) => {
     if (ts.isImportDeclaration(node) || ts.isTypeNode(node) || ts.isInterfaceDeclaration(node)) return;
     if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) {
-      const word = /^[a-z][a-z’-]+$/.test(node.text) && isWordPlace(node);
+      const word = /^[a-z][a-z’-]+$/.test(node.text.trim()) && isWordPlace(node);
       if (!isCode(node) && !classLike(node.text) && (word || reads(node.text)))
         found.push({
           text: node.text,
@@ -213,5 +222,5 @@ export function messagesIn(path, code) {
     ts.forEachChild(node, visit);
   };
   visit(source);
-  return found;
+  return found.sort((a, b) => a.start - b.start || b.end - a.end);
 }

@@ -1,4 +1,4 @@
-/** Words that name fluids and matter of animals. Aetas offers none of them. */
+/** Words that name fluids and matter of animals, English and Spanish: whoever types them is warned in either. Aetas offers none of them. */
 const words = [
   'urine',
   'blood',
@@ -16,6 +16,16 @@ const words = [
   'dung',
   'manure',
   'animal',
+  'orina',
+  'sangre',
+  'leche',
+  'sudor',
+  'bilis',
+  'huevo',
+  'hueso',
+  'hígado',
+  'pescado',
+  'estiércol',
 ];
 
 /** Plants that only sound like it. */
@@ -28,6 +38,13 @@ const plants = [
   'eggplant',
   'bloodroot',
   'blood orange',
+  'leche de avena',
+  'leche de coco',
+  'leche de almendra',
+  'leche de soja',
+  'leche de arroz',
+  'hueso de aceituna',
+  'hueso de melocotón',
 ];
 
 /**

@@ -141,6 +141,8 @@ test('animal fluids are known by name, plants that sound like them are not', () 
     'egg white',
     'goat milk',
   ]);
+  expect(biohazardIn(['Leche de cabra', 'huevos', 'hígado'])).toEqual(['Leche de cabra', 'huevos', 'hígado']);
+  expect(biohazardIn(['Leche de avena', 'hueso de aceituna', 'café'])).toEqual([]);
   expect(biohazardIn(['Oat milk', 'milk thistle', 'bloodroot', 'Instant coffee'])).toEqual([]);
 });
 

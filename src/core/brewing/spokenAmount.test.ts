@@ -34,6 +34,8 @@ describe('amounts as people say them (masses of spoons: common practice, no sour
     ['18 tsp', { substanceId: 'instant-coffee', kit: { spoons: 'us', coffeeSpoon: 'heaped' } }, 39.6],
     ['6 tablespoons', {}, 82.8],
     ['6 tbsp', {}, 82.8],
+    ['6 cda', {}, 82.8],
+    ['12 cucharaditas', {}, 55.2],
     ['two tablespoons', { substanceId: 'ascorbic-acid' }, 29.4],
     ['9.6 g in 400 ml', {}, 12],
     ['24 g/l', {}, 12],

@@ -34,14 +34,15 @@ const fractions: Record<string, string> = { '½': '1/2', '⅓': '1/3', '⅔': '2
 /** What stands between two amounts, and what it means. The first that parts the text decides. */
 const separators = [
   ['plus', /\s*(?:\+|\bplus\b|\band\b(?!\s+(?:a\s+)?half))\s*/],
-  ['within', /\s+(?:in|per|into|of)\s+(?=[\d½]|an?\b|half|lit)|\s*\/\s*/],
+  ['within', /\s+(?:in|per|into|of|en)\s+(?=[\d½]|an?\b|half|lit)|\s*\/\s*/],
   ['colon', /\s*:\s*/],
-  ['to', /\s+to\s+/],
+  ['to', /\s+(?:to|a(?=\s+\d))\s+/],
 ] as const;
 
 /** Words beside an amount that only say what it is of. */
-const OF_WATER = /\s*\b(?:of\s+)?water\b/;
-const OF_CONCENTRATE = /\s*\b(?:of\s+)?(?:concentrate|developer|dev|stock|syrup|parts?|bottle)\b/g;
+const OF_WATER = /\s*\b(?:of\s+|de\s+)?(?:water|agua)\b/;
+const OF_CONCENTRATE =
+  /\s*\b(?:of\s+|de\s+)?(?:concentrate|developer|dev|stock|syrup|parts?|bottle|concentrado|revelador|partes?)\b/g;
 
 /** A name that a bottle gives one of its dilutions. */
 const NAME = /^(?:dil(?:ution)?\.?\s+)?([a-z]\d?)$/;

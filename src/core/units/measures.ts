@@ -56,27 +56,27 @@ const measures = {
 
 export type MeasureId = keyof typeof measures;
 
-/** Words that name each measure, in lower case, in the singular where a plural only adds an s. */
+/** Words that name each measure in English and Spanish, in lower case, in the singular where a plural only adds an s. */
 const WORDS: Record<MeasureId, readonly string[]> = {
   mg: ['mg', 'milligram', 'milligramme'],
-  g: ['g', 'gr', 'gm', 'gram', 'gramme'],
+  g: ['g', 'gr', 'gm', 'gram', 'gramme', 'gramo'],
   kg: ['kg', 'kilo', 'kilogram', 'kilogramme'],
   lb: ['lb', 'pound'],
   ml: ['ml', 'cc', 'millilitre', 'milliliter'],
   cl: ['cl', 'centilitre', 'centiliter'],
   dl: ['dl', 'decilitre', 'deciliter'],
-  l: ['l', 'lt', 'ltr', 'litre', 'liter'],
+  l: ['l', 'lt', 'ltr', 'litre', 'liter', 'litro'],
   floz: ['fl oz', 'floz', 'fl. oz', 'fl. oz.', 'fluid ounce', 'oz', 'oz.', 'ounce'],
   cup: ['cup'],
   pint: ['pint', 'pt'],
   quart: ['quart', 'qt'],
   gal: ['gal', 'gal.', 'gallon'],
-  drop: ['drop', 'gtt'],
-  can: ['can', 'tin'],
-  tsp: ['tsp', 'tsp.', 'teaspoon', 'tea spoon'],
-  tbsp: ['tbsp', 'tbsp.', 'tbs', 'tablespoon', 'table spoon'],
-  tablet: ['tablet', 'tab', 'pill'],
-  packet: ['packet', 'sachet', 'pack', 'pouch'],
+  drop: ['drop', 'gtt', 'gota'],
+  can: ['can', 'tin', 'lata'],
+  tsp: ['tsp', 'tsp.', 'teaspoon', 'tea spoon', 'cdta', 'cdta.', 'cucharadita'],
+  tbsp: ['tbsp', 'tbsp.', 'tbs', 'tablespoon', 'table spoon', 'cda', 'cda.', 'cucharada'],
+  tablet: ['tablet', 'tab', 'pill', 'tableta', 'pastilla'],
+  packet: ['packet', 'sachet', 'pack', 'pouch', 'sobre'],
 };
 
 const byWord: ReadonlyMap<string, Measure> = new Map(

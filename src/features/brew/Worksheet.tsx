@@ -106,7 +106,7 @@ function Line({ line, row, isStale, volumeMl, tabletMg, kit, units, errors, chan
   const error = (field: string): string | undefined => errors[`lines.${line.key}.${field}`];
   const notes = row === null || volumeMl === null ? [] : rowNotes(row, volumeMl, kit, units);
   const spoons = row?.spoons ?? null;
-  const fill = row?.part.makeup.kind === 'substance' ? spoonFillWords(row.part.makeup.substanceId, kit) : 'level';
+  const fill = spoonFillWords(row?.part.makeup.kind === 'substance' ? row.part.makeup.substanceId : null, kit);
   return (
     <>
       <tr className="border-t border-hair align-baseline">

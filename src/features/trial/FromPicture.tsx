@@ -29,7 +29,11 @@ export function FromPicture({ trial, strip, onTake }: FromPictureProps) {
   const offered = [...latest].sort((a, b) => Number(named(b)) - Number(named(a)));
   const options = [
     { value: NONE, name: 'None' },
-    ...offered.map(({ id, name, createdMs }) => ({ value: id, name, hint: new Date(createdMs).toLocaleDateString(dateLocale) })),
+    ...offered.map(({ id, name, createdMs }) => ({
+      value: id,
+      name,
+      hint: new Date(createdMs).toLocaleDateString(dateLocale),
+    })),
   ];
   return (
     <Choice

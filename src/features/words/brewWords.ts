@@ -52,9 +52,11 @@ export function spoonWords({ tablespoons, teaspoons }: Pick<Spoonful, 'tablespoo
   return [table, tea].filter((text) => text !== '').join(' + ') || 'less than ¼ tsp';
 }
 
-/** How spoons of a substance are filled. */
-export function spoonFillWords(id: SubstanceId, kit: Pick<Kit, 'coffeeSpoon'>): 'level' | 'rounded' | 'heaped' {
-  return id === 'instant-coffee' ? (kit.coffeeSpoon ?? 'level') : 'level';
+const fills: Record<'level' | 'rounded' | 'heaped', string> = { level: 'level', rounded: 'rounded', heaped: 'heaped' };
+
+/** How spoons of a substance are filled; level where it is none that is known. */
+export function spoonFillWords(id: SubstanceId | null, kit: Pick<Kit, 'coffeeSpoon'>): string {
+  return fills[id === 'instant-coffee' ? (kit.coffeeSpoon ?? 'level') : 'level'];
 }
 
 /**

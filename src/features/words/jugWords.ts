@@ -38,5 +38,9 @@ export function mixedWords(mixedMs: number, nowMs: number): string {
   if (nowMs - mixedMs < SAME_DAY_H * 3_600_000)
     return mixed.toLocaleTimeString(dateLocale, { hour: '2-digit', minute: '2-digit' });
   const sameYear = mixed.getFullYear() === new Date(nowMs).getFullYear();
-  return mixed.toLocaleDateString(dateLocale, { day: 'numeric', month: 'short', year: sameYear ? undefined : 'numeric' });
+  return mixed.toLocaleDateString(dateLocale, {
+    day: 'numeric',
+    month: 'short',
+    year: sameYear ? undefined : 'numeric',
+  });
 }

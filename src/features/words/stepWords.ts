@@ -42,7 +42,7 @@ export function stepSpoonWords(
 /** How the spoons of a step are filled. */
 export function stepFillWords(step: MixStep, batch: Batch, kit: Pick<Kit, 'coffeeSpoon'>): string {
   const part = batch.parts.find(({ key }) => key === step.partKey);
-  return part?.makeup.kind === 'substance' ? spoonFillWords(part.makeup.substanceId, kit) : 'level';
+  return spoonFillWords(part?.makeup.kind === 'substance' ? part.makeup.substanceId : null, kit);
 }
 
 /** Between which amounts it will do. */

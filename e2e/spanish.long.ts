@@ -1,0 +1,86 @@
+import { expect, test, type Page } from '@playwright/test';
+import { entriesOf } from '../scripts/language/catalogue.mjs';
+import { plainPages } from '../src/workers/offline/keptPages';
+import { openDemo } from './bench';
+import { servePackagedCopy } from './packagedCopy';
+import { shelfViews } from './views';
+
+/*
+ * The whole program with its texts in Spanish.
+ */
+const PORT = '4391';
+let served: Awaited<ReturnType<typeof servePackagedCopy>> | null = null;
+
+test.use({ baseURL: `http://127.0.0.1:${PORT}` });
+
+test.beforeAll(async () => {
+  test.setTimeout(600_000);
+  served = await servePackagedCopy('spanish', PORT, { AETAS_LANGUAGE: 'es' });
+});
+
+test.afterAll(() => {
+  served?.stop();
+  served?.remove();
+});
+
+/** Everything on a page that is read, seen or heard. */
+const textsOf = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const found: string[] = [];
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    while (walker.nextNode() !== null) {
+      const node = walker.currentNode as Text;
+      if (node.parentElement?.closest('script, style') === null) found.push(node.data.trim());
+    }
+    for (const name of ['aria-label', 'placeholder', 'title', 'alt'])
+      for (const element of document.querySelectorAll(`[${name}]`))
+        found.push(element.getAttribute(name)?.trim() ?? '');
+    return found;
+  });
+
+test('no text of the interface stays in English, but for the handbook’s', async ({ page }) => {
+  test.setTimeout(300_000);
+  const entries = entriesOf('es');
+  const spanish = new Set(entries.map(({ translation }) => translation));
+  // A text that means the same in both languages, or stays in one file, says nothing.
+  const english = new Set(
+    entries
+      .filter(({ text, translation }) => text !== translation && !spanish.has(text) && /[A-Za-z]{3}/.test(text))
+      .filter(({ text }) => !entries.some((other) => other.text === text && other.translation === text))
+      .map(({ text }) => text),
+  );
+  expect(english.size).toBeGreaterThan(4000);
+  await openDemo(page);
+  await expect(page.locator('html')).toHaveAttribute('lang', 'es-419');
+  const left: string[] = [];
+  let read = 0;
+  for (const path of new Set([...plainPages.filter((one) => !one.startsWith('/handbook')), ...shelfViews])) {
+    await page.goto(path);
+    await expect(page.locator('main h1').first(), path).toBeVisible();
+    const texts = await textsOf(page);
+    read += texts.length;
+    left.push(...texts.filter((text) => english.has(text)).map((text) => `${path}: ${text}`));
+  }
+  expect(left).toEqual([]);
+  expect(read).toBeGreaterThan(2000);
+});
+
+test('a time is asked for, and a brew weighed, in Spanish', async ({ page }) => {
+  await openDemo(page, '/ask');
+  await expect(page.getByText(/^Un rollo de/).first()).toBeVisible();
+  await expect(page.getByTestId('time')).toHaveText(/^\d+:\d\d$/);
+  await expect(page.getByText(/80 % probable entre \d+:\d\d y \d+:\d\d/)).toBeVisible();
+  await page.getByLabel('Años pasados de fecha').fill('31');
+  await expect(page.getByText('años pasado de fecha').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Ponerlo en el banco' }).click();
+  await expect(page.getByRole('navigation', { name: 'Etapas de este rollo' })).toBeVisible();
+  await page.goto('/brews/workbench');
+  await page
+    .getByRole('button', { name: /^la cantidad de .* en esta jarra/ })
+    .first()
+    .click();
+  await page.keyboard.type('3 cucharadas');
+  await expect(page.getByText(/“3 cucharadas” se lee como/)).toBeVisible();
+  await page.goto('/handbook');
+  await expect(page.getByText('El manual aún no está traducido: sigue en inglés.')).toBeVisible();
+});

@@ -1,0 +1,5 @@
+export function translateSource(
+  path: string,
+  code: string,
+  lookup: (text: string, path: string) => string | undefined,
+): string;
