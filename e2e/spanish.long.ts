@@ -23,6 +23,8 @@ test.afterAll(() => {
   served?.remove();
 });
 
+const views = new Set([...plainPages.filter((one) => !one.startsWith('/handbook')), ...shelfViews]);
+
 /** Everything on a page that is read, seen or heard. */
 const textsOf = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
@@ -54,7 +56,7 @@ test('no text of the interface stays in English, but for the handbook’s', asyn
   await expect(page.locator('html')).toHaveAttribute('lang', 'es-419');
   const left: string[] = [];
   let read = 0;
-  for (const path of new Set([...plainPages.filter((one) => !one.startsWith('/handbook')), ...shelfViews])) {
+  for (const path of views) {
     await page.goto(path);
     await expect(page.locator('main h1').first(), path).toBeVisible();
     const texts = await textsOf(page);
@@ -63,6 +65,20 @@ test('no text of the interface stays in English, but for the handbook’s', asyn
   }
   expect(left).toEqual([]);
   expect(read).toBeGreaterThan(2000);
+});
+
+test('no page is wider than a phone', async ({ page }) => {
+  test.setTimeout(300_000);
+  await page.setViewportSize({ width: 360, height: 740 });
+  await openDemo(page);
+  const wide: string[] = [];
+  for (const path of views) {
+    await page.goto(path);
+    await expect(page.locator('main h1').first(), path).toBeVisible();
+    const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    if (over > 0) wide.push(`${path}: ${over} px`);
+  }
+  expect(wide).toEqual([]);
 });
 
 test('a time is asked for, and a brew weighed, in Spanish', async ({ page }) => {

@@ -18,6 +18,8 @@ describe('texts of a source file', () => {
     ],
     ['words under the keys of the code', "const w: Record<Id, string> = { fix: 'fixer' };", ['fixer']],
     ['an attribute that is read', '<input placeholder="people, place" />', ['people, place']],
+    ['a word with a colon before a value', 'const a = `Ready: ${name}`;', ['Ready: {0}']],
+    ['hours in words', "const hours: readonly string[] = ['twelve'];", ['twelve']],
     ['no key of the code', "if (kind === 'Paper Strip') go(map['a b']);", []],
     ['no class of the style sheet', '<p className="mt-1 text-ink2">{x}</p>', []],
     ['no type and no import', "import a from 'Some Thing';\ntype B = 'One Two';", []],

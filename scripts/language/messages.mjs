@@ -23,14 +23,14 @@ const WORD_CALLS =
 
 /** A class of the style sheet. */
 const STYLE =
-  /^(flex|grid|num|hidden|block|absolute|relative|sticky|fixed|underline|inline-block)$|:|^-?(m|p|mx|my|mt|mb|ms|me|px|py|pt|pb|ps|pe|w|h|gap|text|bg|border|grid|flex|items|justify|rounded|min|max|inset|z|space|font|leading|sr|col|row|order|overflow|whitespace|self|size|act|rule)-[a-z0-9[]/;
+  /^(flex|grid|num|hidden|block|absolute|relative|sticky|fixed|underline|inline-block)$|^[a-z-]+:[a-z-]|^-?(m|p|mx|my|mt|mb|ms|me|px|py|pt|pb|ps|pe|w|h|gap|text|bg|border|grid|flex|items|justify|rounded|min|max|inset|z|space|font|leading|sr|col|row|order|overflow|whitespace|self|size|act|rule)-[a-z0-9[]/;
 
 const letters = /[A-Za-z]{2,}/;
 
 /** Words with a space between them, or one word that begins with a capital. */
 function reads(text) {
   const plain = text.trim();
-  return letters.test(plain) && (/\s/.test(plain) || /^[A-Z][a-z]+[.:?]?$/.test(plain));
+  return letters.test(plain) && (/\s/.test(plain) || /^[A-Z][a-z]+(-[a-z]+)*[.:?]?$/.test(plain));
 }
 
 /** A template reads as words where one of them stands by itself. */
@@ -127,7 +127,8 @@ function isWordPlace(node) {
     for (let up = parent; up !== undefined; up = up.parent)
       if (ts.isFunctionLike(up)) return up.type !== undefined && /^string( \| null)?$/.test(up.type.getText());
   }
-  if (ts.isVariableDeclaration(parent)) return chosen && parent.type === undefined;
+  if (ts.isVariableDeclaration(parent))
+    return parent.type === undefined ? chosen : /^(readonly )?string\[\]$/.test(parent.type.getText());
   return false;
 }
 

@@ -31,7 +31,20 @@ export function benchHeadline(
   return [first, `The brew is good until about ${hourWords(Math.max(...lasting))}.`];
 }
 
-const hours = ['twelve', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven'];
+const hours: readonly string[] = [
+  'twelve',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+];
 
 /** The half hour before an instant, as people say it. */
 function hourWords(instantMs: number): string {

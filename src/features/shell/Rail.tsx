@@ -30,7 +30,7 @@ export function Rail() {
         </Link>
         <nav
           aria-label="Places"
-          className="order-last flex w-full justify-between gap-x-2 overflow-x-auto text-[13.5px] sm:order-none sm:w-auto sm:justify-start sm:gap-x-6 sm:text-[length:inherit]"
+          className="order-last flex w-full justify-between gap-x-1.5 overflow-x-auto text-[13px] sm:order-none sm:w-auto sm:justify-start sm:gap-x-6 sm:text-[length:inherit]"
         >
           {places.map(({ href, name, match }) => (
             <Link
