@@ -11,6 +11,8 @@ import { shelfViews } from './views';
 const PORT = '4391';
 let served: Awaited<ReturnType<typeof servePackagedCopy>> | null = null;
 
+// One build serves them all.
+test.describe.configure({ mode: 'serial' });
 test.use({ baseURL: `http://127.0.0.1:${PORT}` });
 
 test.beforeAll(async () => {
@@ -89,10 +91,10 @@ test('a time is asked for, and a brew weighed, in Spanish', async ({ page }) => 
   await page.getByLabel('Años pasados de fecha').fill('31');
   await expect(page.getByText('años pasado de fecha').first()).toBeVisible();
   await page.getByRole('button', { name: 'Ponerlo en el banco' }).click();
-  await expect(page.getByRole('navigation', { name: 'Etapas de este rollo' })).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Elegir/ }).first()).toBeVisible();
   await page.goto('/brews/workbench');
   await page
-    .getByRole('button', { name: /^la cantidad de .* en esta jarra/ })
+    .getByRole('button', { name: /^editar/ })
     .first()
     .click();
   await page.keyboard.type('3 cucharadas');

@@ -334,6 +334,12 @@ export interface Lines<Line> {
   all: boolean;
 }
 
+/** Does something once what is there by now has been painted: reading ten thousand lines would keep the first of them from the screen. */
+function afterPaint(then: () => void): void {
+  if (typeof document === 'undefined' || document.hidden) setTimeout(then);
+  else requestAnimationFrame(() => setTimeout(then));
+}
+
 /**
  * Follows a list of lines, newest first.
  * @param list which
@@ -354,7 +360,8 @@ function followLines<L extends ListName>(list: L, onLines: (lines: Lines<ListLin
     next: (first) => {
       turn += 1;
       onLines(first);
-      if (!first.all) void rest(turn);
+      const mine = turn;
+      if (!first.all) afterPaint(() => void (mine === turn && rest(mine)));
     },
   });
   return () => {
