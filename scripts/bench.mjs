@@ -7,6 +7,7 @@ import { chromium } from '@playwright/test';
 import { PNG } from 'pngjs';
 import { build, runnerImport } from 'vite';
 import { benchBig } from './bench-big.mjs';
+import { benchMemory } from './bench-memory.mjs';
 import { benchStrip } from './bench-strip.mjs';
 import { ensureBuild } from './build.mjs';
 import { ensureChromium, ensurePackages, root, start, tool } from './shell.mjs';
@@ -344,6 +345,7 @@ async function benchBrowser(address) {
 
   await benchWorker(page);
   await benchSlider(browser, address);
+  await benchMemory(browser, address, report);
 
   await page.goto(`${address}/rolls/tin-3#identify`);
   await page.reload();
@@ -364,13 +366,20 @@ async function benchBrowser(address) {
 }
 
 ensurePackages();
-// `npm run bench -- big` measures the large bench alone.
+// `npm run bench -- big` measures the large bench alone, `npm run bench -- memory` what estimates leave behind.
 const only = process.argv[2];
-if (only !== 'big') {
+if (only === 'memory')
+  await withServer(async (address) => {
+    const browser = await chromium.launch(browserOptions());
+    await benchMemory(browser, address, report);
+    await browser.close();
+  });
+else if (only !== 'big') {
   await benchCore();
   await benchDating();
   await benchBrewing();
   await withServer(benchBrowser);
 }
-await withServer((address) => benchBig({ options: browserOptions(), address, load, report, usualLongestTask }));
+if (only !== 'memory')
+  await withServer((address) => benchBig({ options: browserOptions(), address, load, report, usualLongestTask }));
 process.exit(broken === 0 ? 0 : 1);

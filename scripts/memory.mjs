@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 
 /** Memory that the browser's pages hold, MB. */
-function rendererMb() {
+export function rendererMb() {
   const lines = execFileSync('ps', ['-eo', 'rss=,args='], { encoding: 'utf8' }).split('\n');
   const kB = lines.filter((line) => line.includes('--type=renderer')).map((line) => Number(line.trim().split(' ')[0]));
   return kB.reduce((sum, one) => sum + one, 0) / 1024;
