@@ -83,6 +83,35 @@ test('no page is wider than a phone', async ({ page }) => {
   expect(wide).toEqual([]);
 });
 
+test('lists that were made in another language are made anew', async ({ page }) => {
+  await openDemo(page, '/log');
+  const key = 'aetas.linesLanguage.aetas-demo';
+  const linesLanguage = (): Promise<string | null> => page.evaluate((name) => localStorage.getItem(name), key);
+  await expect.poll(linesLanguage).toBe('es');
+  const first = page.locator('main li').first();
+  await expect(page.getByText('Café instantáneo').first()).toBeVisible();
+  await page.evaluate(async (name) => {
+    localStorage.setItem(name, 'en');
+    const db = await new Promise<IDBDatabase>((resolve, reject) => {
+      const request = indexedDB.open('aetas-demo');
+      request.onsuccess = () => resolve(request.result);
+      request.onerror = () => reject(new Error('The demo bench does not open.'));
+    });
+    const shards = db.transaction('shards', 'readwrite').objectStore('shards');
+    const all = shards.getAll();
+    await new Promise((resolve) => (all.onsuccess = resolve));
+    for (const shard of all.result as { text: string }[])
+      shards.put({ ...shard, text: shard.text.replaceAll('Café instantáneo', 'Instant coffee') });
+    await new Promise((resolve) => (shards.transaction.oncomplete = resolve));
+    db.close();
+  }, key);
+  await page.reload();
+  await expect(first).toBeVisible();
+  await expect(page.getByText('Instant coffee')).toHaveCount(0);
+  await expect(page.getByText('Café instantáneo').first()).toBeVisible();
+  expect(await linesLanguage()).toBe('es');
+});
+
 test('a time is asked for, and a brew weighed, in Spanish', async ({ page }) => {
   await openDemo(page, '/ask');
   await expect(page.getByText(/^Un rollo de/).first()).toBeVisible();

@@ -91,7 +91,7 @@ function isOfWords(object) {
   return (
     ts.isVariableDeclaration(parent) &&
     parent.type !== undefined &&
-    /Record<[^]*,\s*string>+$/.test(parent.type.getText())
+    /Record<[^]*,\s*(readonly )?(string|\[[a-z]+: string, [a-z]+: string\])>+$/.test(parent.type.getText())
   );
 }
 

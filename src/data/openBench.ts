@@ -1,6 +1,8 @@
+import { language } from '@/core/units/language';
 import { actTables, database, type AetasDatabase } from './database';
 import { onUpgradeProgress } from './upgrade';
 import { isPartKey } from './drafts';
+import { immediately } from './immediateStore';
 import { rebuildLines } from './lines';
 import { countLines, hasOldLines } from './shards';
 
@@ -15,15 +17,21 @@ export interface BenchTrouble {
 /** When lines are held against their records, ms after opening: pages read first. */
 const LINES_LATER_MS = 3000;
 
-/** Makes the lines of the lists anew where they do not belong to their records; lists follow by themselves. */
+/** In which language the lines of a bench were made: they hold names of developers. */
+const linesLanguageKey = (db: AetasDatabase): string => `aetas.linesLanguage.${db.name}`;
+
+/** Makes the lines of the lists anew where they do not belong to their records, or are in another language; lists follow by themselves. */
 async function mendLines(db: AetasDatabase): Promise<void> {
   const [rolls, open, finished] = await Promise.all([
     db.rolls.count(),
     countLines(db, 'open'),
     countLines(db, 'finished'),
   ]);
-  if (rolls !== open + finished || (await hasOldLines(db)))
+  const key = linesLanguageKey(db);
+  const inOther = immediately((store) => (store.getItem(key) ?? 'en') !== language) ?? false;
+  if (rolls !== open + finished || inOther || (await hasOldLines(db)))
     await db.transaction('rw', actTables, () => rebuildLines(db));
+  immediately((store) => store.setItem(key, language));
 }
 
 /**
