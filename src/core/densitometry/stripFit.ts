@@ -1,6 +1,6 @@
 import { Matrix } from 'ml-matrix';
 import { choleskyOf, inverseOf } from '../inference/choleskyOf';
-import { RESPONSE_SIZE, responseOf, type Response, type ResponseBelief } from './cameraResponse';
+import { RESPONSE_SIZE, responseOf, type ResponseBelief } from './cameraResponse';
 
 /**
  * Densities of a strip, its camera's response, its glare and its exposures, all from what the pictures show and in one fit.
@@ -94,7 +94,213 @@ const LEAST_OWN = 0.04;
 const LEAST_SPARE = 6;
 
 const ROUNDS = 12;
+/** Lengths of a step that are tried, longest first. */
+const LENGTHS = [1, 1 / 2, 1 / 4, 1 / 8, 1 / 16];
 const STEP = 1e-4;
+
+/** A belief about the unit of layers, D: hardly any. */
+const ANY_UNIT = { mean: 0.5, sd: 3 } as const;
+
+/** Where each unknown stands: densities, response, glare, exposures, unit of the layers, errors of the light. */
+interface Places {
+  /** How many densities. */
+  count: number;
+  response: number;
+  glare: number;
+  exposure: number;
+  unit: number;
+  /** Where the errors of each picture's light begin, and how many there are. */
+  light: { from: number; causes: number }[];
+  size: number;
+}
+
+function placesOf(pictures: readonly PictureRead[]): Places {
+  const count = pictures[0]?.patches.length ?? 0;
+  const response = count;
+  const glare = response + RESPONSE_SIZE;
+  const exposure = glare + 1;
+  const unit = exposure + pictures.length;
+  let size = unit + 1;
+  const light = pictures.map((picture) => {
+    const causes = picture.light?.[0]?.shared.length ?? 0;
+    size += causes;
+    return { from: size - causes, causes };
+  });
+  return { count, response, glare, exposure, unit, light, size };
+}
+
+/** What is believed of the unknowns before a picture is read: normal, with a precision of nought where nothing is. */
+interface Prior {
+  mean: Float64Array;
+  precision: Matrix;
+}
+
+function priorOf(at: Places, { response, lnGlare }: CameraBelief): Prior {
+  const mean = new Float64Array(at.size);
+  const precision = Matrix.zeros(at.size, at.size);
+  const believe = (place: number, belief: { mean: number; sd: number }): void => {
+    mean[place] = belief.mean;
+    precision.set(place, place, 1 / belief.sd ** 2);
+  };
+  for (let i = 0; i < at.count; i++) believe(i, ANY_D);
+  mean.set(response.mean, at.response);
+  precision.setSubMatrix(inverseOf(new Matrix(response.covariance)), at.response, at.response);
+  believe(at.glare, lnGlare);
+  believe(at.unit, ANY_UNIT);
+  // Exposures are told by residuals of their own.
+  for (let place = at.unit + 1; place < at.size; place++) believe(place, { mean: 0, sd: 1 });
+  return { mean, precision };
+}
+
+/** How far unknowns lie from what is believed, squared in standard deviations, and half its slope. */
+function pullOf({ mean, precision }: Prior, z: Float64Array): { squares: number; slope: Float64Array } {
+  const slope = new Float64Array(z.length);
+  let squares = 0;
+  for (let a = 0; a < z.length; a++) {
+    let sum = 0;
+    for (let b = 0; b < z.length; b++) sum += precision.get(a, b) * ((z[b] as number) - (mean[b] as number));
+    slope[a] = sum;
+    squares += sum * ((z[a] as number) - (mean[a] as number));
+  }
+  return { squares, slope };
+}
+
+/** How much more light a picture took in than the first one with its bare light, ln. */
+function exposureOf(pictures: readonly PictureRead[], reference: number, p: number): { ln: number; sd: number } {
+  if (p === reference) return { ln: 0, sd: 1e-3 };
+  const own = pictures[p]?.lnExposure ?? null;
+  const base = pictures[reference]?.lnExposure ?? null;
+  if (own === null || base === null) return { ln: 0, sd: ANY_EXPOSURE_LN_SD };
+  return { ln: own.ln - base.ln, sd: Math.max(1e-3, Math.hypot(own.sd, base.sd)) };
+}
+
+/** One residual, in standard deviations. */
+interface Residual {
+  value: number;
+  /** Densities that it goes with, and its slope by each. */
+  slopes: { place: number; slope: number }[];
+}
+
+/** A strip as it is fitted: what was read, and where its unknowns stand. */
+interface Problem {
+  pictures: readonly PictureRead[];
+  known: readonly KnownDensity[];
+  /** The picture that sets the level. */
+  reference: number;
+  at: Places;
+}
+
+/** What the pictures show against what the unknowns would have them show; the equations stand at the head of this file. */
+function residualsAt({ pictures, known, reference, at }: Problem, z: Float64Array): Residual[] {
+  const response = responseOf(z.subarray(at.response, at.glare));
+  const glare = Math.exp(z[at.glare] as number);
+  const lightOf = (lnValue: number): number => Math.exp(response.lnLight(Math.exp(lnValue)));
+  const noiseOf = ({ lnValue, lnSe }: ValueRead): number => lnSe * response.slopeAt(Math.exp(lnValue));
+  const veils = pictures.map(({ tones }) => glare * meanLight(tones, lightOf));
+  const bareOf = (p: number, i: number): number => {
+    const seen = pictures[p]?.light?.[i];
+    if (seen === undefined) return Number.NaN;
+    const { from, causes } = at.light[p] as Places['light'][number];
+    let ln = seen.lnValue;
+    for (let cause = 0; cause < causes; cause++) ln += (seen.shared[cause] as number) * (z[from + cause] as number);
+    return lightOf(ln);
+  };
+  const residuals: Residual[] = [];
+  const add = (value: number, slopes: Residual['slopes'] = []): void => void residuals.push({ value, slopes });
+  pictures.forEach((picture, p) => {
+    const veil = veils[p] as number;
+    const exposure = z[at.exposure + p] as number;
+    picture.patches.forEach((patch, i) => {
+      if (patch === null) return;
+      const light = lightOf(patch.lnValue);
+      const own = Math.max(light - veil, LEAST_OWN * light);
+      const bare =
+        picture.light === null
+          ? (bareOf(reference, i) - (veils[reference] as number)) * Math.exp(exposure)
+          : bareOf(p, i) - veil;
+      const sd = Math.hypot((noiseOf(patch) * light) / own, PATCH_LN_SD);
+      add((Math.log(own / Math.max(1e-12, bare)) + Math.LN10 * (z[i] as number)) / sd, [
+        { place: i, slope: Math.LN10 / sd },
+      ]);
+    });
+    if (p !== reference && picture.light !== null && at.count > 0) {
+      const middle = Math.floor(at.count / 2);
+      add((Math.log(bareOf(p, middle) / bareOf(reference, middle)) - exposure) / STEADY_LN_SD);
+    }
+    const stated = exposureOf(pictures, reference, p);
+    add((exposure - stated.ln) / stated.sd);
+    if (picture.opaque !== null)
+      add(Math.log(veil / lightOf(picture.opaque.lnValue)) / Math.hypot(noiseOf(picture.opaque), GLARE_EVEN_LN_SD));
+  });
+  for (const { patch, unitShare, offsetD, sdD } of known)
+    add(((z[patch] as number) - unitShare * (z[at.unit] as number) - offsetD) / sdD, [
+      { place: patch, slope: 1 / sdD },
+    ]);
+  return residuals;
+}
+
+/** Normal equations of the linearised problem: slopes by densities are known, those by the few other unknowns are taken by a small step. */
+function normalEquations(
+  problem: Problem,
+  prior: Prior,
+  z: Float64Array,
+): { normal: Matrix; slope: Float64Array; residuals: Residual[] } {
+  const { count, size } = problem.at;
+  const residuals = residualsAt(problem, z);
+  const jacobian = new Matrix(residuals.length, size);
+  for (let column = count; column < size; column++) {
+    const moved = Float64Array.from(z);
+    moved[column] = (z[column] as number) + STEP;
+    residualsAt(problem, moved).forEach(({ value }, row) =>
+      jacobian.set(row, column, (value - (residuals[row] as Residual).value) / STEP),
+    );
+  }
+  residuals.forEach(({ slopes }, row) => {
+    for (const { place, slope } of slopes) jacobian.set(row, place, slope);
+  });
+  const { slope } = pullOf(prior, z);
+  residuals.forEach(({ value }, row) => {
+    for (let column = 0; column < size; column++)
+      slope[column] = (slope[column] as number) + jacobian.get(row, column) * value;
+  });
+  return { normal: jacobian.transpose().mmul(jacobian).add(prior.precision), slope, residuals };
+}
+
+const sumOfSquares = (residuals: readonly Residual[]): number =>
+  residuals.reduce((sum, { value }) => sum + value * value, 0);
+
+/** Goes down to the most likely unknowns, by whole steps or shorter ones that lead downhill. */
+function descend(problem: Problem, prior: Prior, start: Float64Array): Float64Array {
+  const costOf = (z: Float64Array, residuals: readonly Residual[]): number =>
+    sumOfSquares(residuals) + pullOf(prior, z).squares;
+  let z = start;
+  for (let round = 0; round < ROUNDS; round++) {
+    const { normal, slope, residuals } = normalEquations(problem, prior, z);
+    const step = choleskyOf(normal)
+      .solve(Matrix.columnVector([...slope]))
+      .to1DArray();
+    const cost = costOf(z, residuals);
+    const nearer = LENGTHS.map((length) => z.map((value, place) => value - length * (step[place] as number))).find(
+      (next) => costOf(next, residualsAt(problem, next)) <= cost + 1e-9,
+    );
+    if (nearer === undefined) break;
+    z = nearer;
+    if (Math.max(...step.map(Math.abs)) < 1e-4) break;
+  }
+  return z;
+}
+
+/** Where an opaque patch tells the glare, little is believed of it beforehand. */
+function believedWith(pictures: readonly PictureRead[], { response, lnGlare }: CameraBelief): CameraBelief {
+  const measured = pictures.some(({ opaque }) => opaque !== null);
+  return { response, lnGlare: { ...lnGlare, sd: measured ? Math.max(lnGlare.sd, MEASURED_GLARE_SD) : lnGlare.sd } };
+}
+
+/** What is left over tells how good the patches are, where much is measured: a factor on variances, never below 1. */
+function misfitOf(residuals: readonly Residual[], { count }: Places, pictures: number): number {
+  const spare = residuals.length - count - pictures;
+  return spare >= LEAST_SPARE ? Math.max(1, sumOfSquares(residuals) / spare) : 1;
+}
 
 /**
  * @param pictures at least one with its bare light; the first of these sets the level
@@ -104,231 +310,67 @@ const STEP = 1e-4;
  */
 export function fitStrip(
   pictures: readonly PictureRead[],
-  { response: believed, lnGlare }: CameraBelief,
+  camera: CameraBelief,
   known: readonly KnownDensity[] = [],
 ): StripFit {
-  const measured = pictures.some(({ opaque }) => opaque !== null);
-  const belief: CameraBelief = {
-    response: believed,
-    lnGlare: { mean: lnGlare.mean, sd: measured ? Math.max(lnGlare.sd, MEASURED_GLARE_SD) : lnGlare.sd },
-  };
-  const count = pictures[0]?.patches.length ?? 0;
-  const reference = Math.max(
-    0,
-    pictures.findIndex(({ light }) => light !== null),
-  );
-  const causes = pictures.map(({ light }) => light?.[0]?.shared.length ?? 0);
-  // Unknowns: densities, response, glare, exposures, unit of the layers, errors of the light.
-  const atResponse = count;
-  const atGlare = atResponse + RESPONSE_SIZE;
-  const atExposure = atGlare + 1;
-  const atUnit = atExposure + pictures.length;
-  const atLight: number[] = [];
-  let size = atUnit + 1;
-  for (const some of causes) {
-    atLight.push(size);
-    size += some;
-  }
-  const precision = inverseOf(new Matrix(belief.response.covariance));
-  const stated = (p: number): { ln: number; sd: number } => {
-    if (p === reference) return { ln: 0, sd: 1e-3 };
-    const own = pictures[p]?.lnExposure ?? null;
-    const base = pictures[reference]?.lnExposure ?? null;
-    if (own === null || base === null) return { ln: 0, sd: ANY_EXPOSURE_LN_SD };
-    return { ln: own.ln - base.ln, sd: Math.max(1e-3, Math.hypot(own.sd, base.sd)) };
-  };
-
-  const residualsAt = (z: Float64Array): { residuals: number[]; densityOf: (number | null)[]; scale: number[] } => {
-    const response = responseOf(z.subarray(atResponse, atGlare));
-    const glare = Math.exp(z[atGlare] as number);
-    const lightOf = (lnValue: number): number => Math.exp(response.lnLight(Math.exp(lnValue)));
-    const meanLight = pictures.map(({ tones }) =>
-      tones.reduce((sum, { lnValue, share }) => sum + share * lightOf(lnValue), 0),
-    );
-    const bareOf = (p: number, i: number): number => {
-      const seen = pictures[p]?.light?.[i];
-      if (seen === undefined) return Number.NaN;
-      let ln = seen.lnValue;
-      for (let cause = 0; cause < (causes[p] as number); cause++)
-        ln += (seen.shared[cause] as number) * (z[(atLight[p] as number) + cause] as number);
-      return lightOf(ln);
-    };
-    const residuals: number[] = [];
-    const densityOf: (number | null)[] = [];
-    const scale: number[] = [];
-    const add = (residual: number, patch: number | null = null, sd = 1): void => {
-      residuals.push(residual);
-      densityOf.push(patch);
-      scale.push(sd);
-    };
-    pictures.forEach((picture, p) => {
-      const veil = glare * (meanLight[p] as number);
-      const exposure = z[atExposure + p] as number;
-      picture.patches.forEach((patch, i) => {
-        if (patch === null) return;
-        const light = lightOf(patch.lnValue);
-        const own = Math.max(light - veil, LEAST_OWN * light);
-        const base = glare * (meanLight[reference] as number);
-        const bare = picture.light === null ? (bareOf(reference, i) - base) * Math.exp(exposure) : bareOf(p, i) - veil;
-        const noise = (patch.lnSe * response.slopeAt(Math.exp(patch.lnValue)) * light) / own;
-        const sd = Math.hypot(noise, PATCH_LN_SD);
-        add((Math.log(own / Math.max(1e-12, bare)) + Math.LN10 * (z[i] as number)) / sd, i, Math.LN10 / sd);
-      });
-      if (p !== reference && picture.light !== null && count > 0) {
-        const middle = Math.floor(count / 2);
-        add((Math.log(bareOf(p, middle) / bareOf(reference, middle)) - exposure) / STEADY_LN_SD);
-      }
-      const { ln, sd } = stated(p);
-      add((exposure - ln) / sd);
-      if (picture.opaque !== null) {
-        const light = lightOf(picture.opaque.lnValue);
-        const noise = picture.opaque.lnSe * response.slopeAt(Math.exp(picture.opaque.lnValue));
-        add(Math.log(veil / light) / Math.hypot(noise, GLARE_EVEN_LN_SD));
-      }
-    });
-    for (const { patch, unitShare, offsetD, sdD } of known)
-      add(((z[patch] as number) - unitShare * (z[atUnit] as number) - offsetD) / sdD);
-    return { residuals, densityOf, scale };
-  };
-
-  const z = new Float64Array(size);
-  belief.response.mean.forEach((mean, at) => (z[atResponse + at] = mean));
-  z[atGlare] = belief.lnGlare.mean;
-  pictures.forEach((_, p) => (z[atExposure + p] = stated(p).ln));
-  z[atUnit] = 0.3;
-  beginDensities(z, pictures, reference, responseOf(belief.response.mean));
-
-  const costOf = (at: Float64Array, residuals: readonly number[]): number => {
-    let cost = residuals.reduce((sum, one) => sum + one * one, 0);
-    const { right } = priorOf(at);
-    return (cost += right);
-  };
-  const priorOf = (at: Float64Array): { right: number; gradient: Float64Array } => {
-    const gradient = new Float64Array(size);
-    let right = 0;
-    for (let i = 0; i < count; i++) {
-      const off = ((at[i] as number) - ANY_D.mean) / ANY_D.sd;
-      gradient[i] = off / ANY_D.sd;
-      right += off * off;
-    }
-    for (let a = 0; a < RESPONSE_SIZE; a++) {
-      let sum = 0;
-      for (let b = 0; b < RESPONSE_SIZE; b++)
-        sum += precision.get(a, b) * ((at[atResponse + b] as number) - (belief.response.mean[b] as number));
-      gradient[atResponse + a] = sum;
-      right += sum * ((at[atResponse + a] as number) - (belief.response.mean[a] as number));
-    }
-    const glareOff = ((at[atGlare] as number) - belief.lnGlare.mean) / belief.lnGlare.sd;
-    gradient[atGlare] = glareOff / belief.lnGlare.sd;
-    right += glareOff * glareOff;
-    const unitOff = ((at[atUnit] as number) - 0.5) / 3;
-    gradient[atUnit] = unitOff / 3;
-    right += unitOff * unitOff;
-    for (let one = atUnit + 1; one < size; one++) {
-      gradient[one] = at[one] as number;
-      right += (at[one] as number) ** 2;
-    }
-    return { right, gradient };
-  };
-  const normalOf = (at: Float64Array): { normal: Matrix; gradient: Float64Array; residuals: number[] } => {
-    const here = residualsAt(at);
-    const rows = here.residuals.length;
-    const jacobian = new Matrix(rows, size);
-    for (let column = count; column < size; column++) {
-      const before = at[column] as number;
-      at[column] = before + STEP;
-      const moved = residualsAt(at).residuals;
-      at[column] = before;
-      for (let row = 0; row < rows; row++)
-        jacobian.set(row, column, ((moved[row] as number) - (here.residuals[row] as number)) / STEP);
-    }
-    here.densityOf.forEach((patch, row) => {
-      if (patch !== null) jacobian.set(row, patch, here.scale[row] as number);
-    });
-    // Known densities come last, one row each.
-    known.forEach(({ patch, sdD }, at_) => jacobian.set(rows - known.length + at_, patch, 1 / sdD));
-    const normal = jacobian.transpose().mmul(jacobian);
-    for (let i = 0; i < count; i++) normal.set(i, i, normal.get(i, i) + 1 / ANY_D.sd ** 2);
-    for (let a = 0; a < RESPONSE_SIZE; a++)
-      for (let b = 0; b < RESPONSE_SIZE; b++)
-        normal.set(atResponse + a, atResponse + b, normal.get(atResponse + a, atResponse + b) + precision.get(a, b));
-    normal.set(atGlare, atGlare, normal.get(atGlare, atGlare) + 1 / belief.lnGlare.sd ** 2);
-    normal.set(atUnit, atUnit, normal.get(atUnit, atUnit) + 1 / 9);
-    for (let one = atUnit + 1; one < size; one++) normal.set(one, one, normal.get(one, one) + 1);
-    const gradient = priorOf(at).gradient;
-    for (let row = 0; row < rows; row++)
-      for (let column = 0; column < size; column++)
-        gradient[column] = (gradient[column] as number) + jacobian.get(row, column) * (here.residuals[row] as number);
-    return { normal, gradient, residuals: here.residuals };
-  };
-
-  for (let round = 0; round < ROUNDS; round++) {
-    const { normal, gradient, residuals } = normalOf(z);
-    const step = choleskyOf(normal)
-      .solve(Matrix.columnVector([...gradient]))
-      .to1DArray();
-    const cost = costOf(z, residuals);
-    let length = 1;
-    let taken = false;
-    for (; length > 0.05 && !taken; length /= 2) {
-      const next = z.map((value, at) => value - length * (step[at] as number));
-      const there = costOf(next, residualsAt(next).residuals);
-      if (there <= cost + 1e-9) {
-        z.set(next);
-        taken = true;
-      }
-    }
-    if (!taken || Math.max(...step.map(Math.abs)) < 1e-4) break;
-  }
-  const { normal, residuals } = normalOf(z);
-  // Where much is measured, what is left over tells how good the patches are: never better than stated.
-  const spare = residuals.length - count - pictures.length;
-  const misfit = Math.sqrt(residuals.reduce((sum, one) => sum + one * one, 0) / Math.max(1, spare));
-  const wider = spare >= LEAST_SPARE ? Math.max(1, misfit) ** 2 : 1;
+  const belief = believedWith(pictures, camera);
+  const at = placesOf(pictures);
+  const firstLit = pictures.findIndex(({ light }) => light !== null);
+  const problem: Problem = { pictures, known, reference: Math.max(0, firstLit), at };
+  const prior = priorOf(at, belief);
+  const z = descend(problem, prior, beginning(problem, belief));
+  const { normal, residuals } = normalEquations(problem, prior, z);
+  const wider = misfitOf(residuals, at, pictures.length);
   const whole = inverseOf(normal).mul(wider);
-  const held = [...Array(size).keys()].filter((at) => at < atResponse || at > atGlare);
+  const held = [...Array(at.size).keys()].filter((place) => place < at.response || place > at.glare);
   const own = inverseOf(normal.selection(held, held)).mul(wider);
-  const response = responseOf(z.subarray(atResponse, atGlare));
+  const densities = (covariance: Matrix): Matrix =>
+    at.count === 0 ? new Matrix(0, 0) : covariance.subMatrix(0, at.count - 1, 0, at.count - 1);
   return {
-    densitiesD: [...z.subarray(0, count)],
-    covariance: count === 0 ? new Matrix(0, 0) : whole.subMatrix(0, count - 1, 0, count - 1),
-    ownCovariance: count === 0 ? new Matrix(0, 0) : own.subMatrix(0, count - 1, 0, count - 1),
-    glareShare: glareShares(pictures, response, Math.exp(z[atGlare] as number), count),
+    densitiesD: [...z.subarray(0, at.count)],
+    covariance: densities(whole),
+    ownCovariance: densities(own),
+    glareShare: glareShares(problem, z),
     camera: {
       response: {
-        mean: [...z.subarray(atResponse, atGlare)],
-        covariance: whole.subMatrix(atResponse, atGlare - 1, atResponse, atGlare - 1).to2DArray(),
+        mean: [...z.subarray(at.response, at.glare)],
+        covariance: whole.subMatrix(at.response, at.glare - 1, at.response, at.glare - 1).to2DArray(),
       },
-      lnGlare: { mean: z[atGlare] as number, sd: Math.sqrt(whole.get(atGlare, atGlare)) },
+      lnGlare: { mean: z[at.glare] as number, sd: Math.sqrt(whole.get(at.glare, at.glare)) },
     },
   };
 }
 
-/** Densities to begin with: by the response as it is believed, without glare, from the first picture that sees each. */
-function beginDensities(
-  z: Float64Array,
-  pictures: readonly PictureRead[],
-  reference: number,
-  response: Response,
-): void {
-  const lnLight = (lnValue: number): number => response.lnLight(Math.exp(lnValue));
-  const count = pictures[0]?.patches.length ?? 0;
-  for (let i = 0; i < count; i++) {
-    const seen = [reference, ...pictures.keys()].find((p) => pictures[p]?.patches[i] != null);
-    const [patch, bare] = [
-      pictures[seen ?? reference]?.patches[i],
-      (pictures[seen ?? reference]?.light ?? pictures[reference]?.light)?.[i],
-    ];
-    z[i] = patch == null || bare === undefined ? 1 : (lnLight(bare.lnValue) - lnLight(patch.lnValue)) / Math.LN10;
-  }
+/** Mean light of a picture by its tones. */
+function meanLight(tones: PictureRead['tones'], lightOf: (lnValue: number) => number): number {
+  return tones.reduce((sum, { lnValue, share }) => sum + share * lightOf(lnValue), 0);
 }
 
-function glareShares(pictures: readonly PictureRead[], response: Response, glare: number, count: number): number[] {
+/** Unknowns to begin with: as believed, and densities by that response, without glare, from the first picture that sees each. */
+function beginning({ pictures, reference, at }: Problem, { response: believed, lnGlare }: CameraBelief): Float64Array {
+  const z = new Float64Array(at.size);
+  z.set(believed.mean, at.response);
+  z[at.glare] = lnGlare.mean;
+  pictures.forEach((_, p) => (z[at.exposure + p] = exposureOf(pictures, reference, p).ln));
+  z[at.unit] = 0.3;
+  const response = responseOf(believed.mean);
+  const lnLight = (lnValue: number): number => response.lnLight(Math.exp(lnValue));
+  for (let i = 0; i < at.count; i++) {
+    const seen = pictures[[reference, ...pictures.keys()].find((p) => pictures[p]?.patches[i] != null) ?? reference];
+    const patch = seen?.patches[i];
+    const bare = (seen?.light ?? pictures[reference]?.light)?.[i];
+    z[i] = patch == null || bare === undefined ? 1 : (lnLight(bare.lnValue) - lnLight(patch.lnValue)) / Math.LN10;
+  }
+  return z;
+}
+
+/** Share of each patch's light that is glare, in the picture that sees it best. */
+function glareShares({ pictures, at }: Problem, z: Float64Array): number[] {
+  const response = responseOf(z.subarray(at.response, at.glare));
   const lightOf = (lnValue: number): number => Math.exp(response.lnLight(Math.exp(lnValue)));
-  const veils = pictures.map(
-    ({ tones }) => glare * tones.reduce((sum, { lnValue, share }) => sum + share * lightOf(lnValue), 0),
-  );
-  return Array.from({ length: count }, (_, i) =>
+  const glare = Math.exp(z[at.glare] as number);
+  const veils = pictures.map(({ tones }) => glare * meanLight(tones, lightOf));
+  return Array.from({ length: at.count }, (_, i) =>
     Math.min(
       1,
       ...pictures.flatMap(({ patches }, p) => {
