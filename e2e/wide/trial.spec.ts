@@ -280,12 +280,18 @@ test('grain and evenness are read by patches, blind, on a trial over two days; i
       .getByRole('button', { name: /^It hangs/ })
       .first()
       .click();
+  // Which strip is read next is known once the last one hangs.
+  await expect(page.getByRole('button', { name: /^It hangs/ })).toHaveCount(0);
   for (let read = 0; read < levels.size; read++) {
     const heading = page.getByRole('heading', { name: /^Read strip / });
     const code = ((await heading.textContent()) ?? '').replace('Read strip ', '');
+    expect([...levels.keys()]).toContain(code);
     const bare = (levels.get(code) ?? '').includes('without');
-    await page.getByRole('radio', { name: bare ? 'Coarse' : 'Fine', exact: true }).click();
-    await page.getByRole('radio', { name: 'Even', exact: true }).click();
+    for (const name of [bare ? 'Coarse' : 'Fine', 'Even']) {
+      const patch = page.getByRole('radio', { name, exact: true });
+      await patch.click();
+      await expect(patch).toBeChecked();
+    }
     await page.getByRole('button', { name: 'Keep it, and the next' }).click();
     if (read < levels.size - 1) await expect(heading).not.toHaveText(`Read strip ${code}`);
   }

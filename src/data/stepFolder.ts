@@ -95,11 +95,12 @@ function isSound(table: SyncedTable, row: Row): boolean {
 
 /**
  * Writes what was done here into this device's own journal, and takes what the others' journals hold.
+ * @param waits whether to wait for another tab that is at it: somebody asked for it. Otherwise that tab's doing is enough
  * @returns what was done; null where no folder is kept in step, or another tab is at it
  * @throws what the browser says when the folder cannot be read or written
  */
-export async function stepFolder(): Promise<StepReport | null> {
-  return navigator.locks.request('aetas.folder', { ifAvailable: true }, async (lock) => {
+export async function stepFolder(waits = false): Promise<StepReport | null> {
+  return navigator.locks.request('aetas.folder', { ifAvailable: !waits }, async (lock) => {
     const folder = await database().folders.get('folder');
     return lock === null || folder === undefined ? null : stepOnce(folder);
   });

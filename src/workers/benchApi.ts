@@ -46,9 +46,9 @@ export const benchApi = {
     return plainly(mergeBench((sink) => readBenchFile(file, sink, Date.now(), nowAndThen(onProgress)), withoutCopy));
   },
   /** Brings a bench in step with its folder. */
-  stepFolder: (bench: BenchName) => {
+  stepFolder: (bench: BenchName, waits: boolean) => {
     keepToBench(bench);
-    return plainly(stepFolder());
+    return plainly(stepFolder(waits));
   },
 };
 

@@ -19,7 +19,7 @@ export function FolderKeeper() {
     const look = async (): Promise<void> => {
       if (document.visibilityState !== 'visible') return;
       if ((await handle.queryPermission?.({ mode: 'readwrite' })) === 'prompt') return;
-      await step();
+      await step(false);
     };
     const first = setTimeout(() => void look(), LATER_MS);
     const timer = setInterval(() => void look(), EVERY_MS);

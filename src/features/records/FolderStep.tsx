@@ -43,7 +43,7 @@ function Connect({ busy }: { busy: boolean }) {
       const handle = await window.showDirectoryPicker?.({ id: 'aetas', mode: 'readwrite' });
       if (handle === undefined) return;
       await connectFolder(handle, name.trim().slice(0, 60));
-      await step();
+      await step(true);
     } catch (error) {
       // Whoever closes the picker has said no.
       if (!(error instanceof DOMException && error.name === 'AbortError'))
@@ -78,7 +78,7 @@ function Kept({ folder, busy }: { folder: Folder; busy: boolean }) {
   const stepNow = async (): Promise<void> => {
     // After a restart the browser asks once more.
     if ((await folder.handle.requestPermission?.({ mode: 'readwrite' })) === 'denied') return;
-    await step();
+    await step(true);
   };
   return (
     <div>
