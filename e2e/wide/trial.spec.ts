@@ -275,13 +275,16 @@ test('grain and evenness are read by patches, blind, on a trial over two days; i
     const text = (await row.textContent()) ?? '';
     levels.set(text.slice(0, 2), text);
   }
-  for (let left = levels.size; left > 0; left--)
-    await page
-      .getByRole('button', { name: /^It hangs/ })
-      .first()
-      .click();
-  // Which strip is read next is known once the last one hangs.
-  await expect(page.getByRole('button', { name: /^It hangs/ })).toHaveCount(0);
+  const hang = page.getByRole('button', { name: /^It hangs/ });
+  await hang.first().click();
+  // The strip in hand stays in hand while others are hung.
+  const inHand = page.getByRole('heading', { name: /^Read strip / });
+  const first = (await inHand.textContent()) ?? '';
+  for (let left = levels.size - 1; left > 0; left--) {
+    await hang.first().click();
+    await expect(hang).toHaveCount(left - 1);
+    await expect(inHand).toHaveText(first);
+  }
   for (let read = 0; read < levels.size; read++) {
     const heading = page.getByRole('heading', { name: /^Read strip / });
     const code = ((await heading.textContent()) ?? '').replace('Read strip ', '');

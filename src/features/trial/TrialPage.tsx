@@ -38,7 +38,11 @@ function TrialView({ trial }: { trial: Trial }) {
   const standing = trialStanding(trial);
   const open = standing.done || trial.openedMs !== null;
   const { answers, failed } = useTrialAnswers(trial, open);
-  const next = blindOrder(trial).find((strip) => !isRead(trial, strip));
+  const unread = blindOrder(trial).filter((strip) => !isRead(trial, strip));
+  /** The strip in hand: one that is hung meanwhile does not take its place, though the lot has it earlier. */
+  const [inHand, setInHand] = useState<string | null>(null);
+  const next = unread.find(({ code }) => code === inHand) ?? unread[0];
+  if (next !== undefined && next.code !== inHand) setInHand(next.code);
   return (
     <div className="measure">
       <h1>{trial.name}</h1>
