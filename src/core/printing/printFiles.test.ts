@@ -26,11 +26,19 @@ const print: PrintToWrite = {
 test('prints go out as a table, a row each, and no text runs as a formula', () => {
   const [head, row] = printsCsv([print]).split('\r\n');
   expect(head).toBe(
-    'day,name,roll,paper,grade,side_mm,negative_mm,f_number,exposure_s,hard_filter_s,areas_stops,trays,note,hangs',
+    'day,name,roll,paper,grade,side_mm,negative_mm,f_number,exposure_s,hard_filter_s,areas_stops,trays,note,hangs,too_dark_stops,too_hard_grades,grade_before,grade_after,times_as_long',
   );
   expect(row).toContain('2026-11-30,"Frame 3, the dog",Hut dog');
   expect(row).toContain('sky +1; face -0.5');
   expect(row).toContain("'=keeps its edges");
+});
+
+test('how a print looked, and what another grade took, goes along', () => {
+  const judged = { ...print, judged: { stops: 0.5, grades: -1 }, gradeStep: { from: '2', to: '3', factor: 1.25 } };
+  expect(printsCsv([judged]).split('\r\n')[1]).toMatch(/,yes,0\.5,-1,2,3,1\.25$/);
+  expect(printNote(judged)).toContain('Judged: darkness half a stop too dark, contrast a grade too soft.');
+  expect(printNote(judged)).toContain('One grey took 1.25 × as long on grade 3 as on 2.');
+  expect(printNote(print)).not.toContain('Judged');
 });
 
 test('a note has what each area had in all: a stop more is twice, half a stop less 0.71 of it (worked by hand)', () => {

@@ -1,5 +1,7 @@
 import { safeCsv } from '../formats/csv';
+import { formatNumber } from '../units/quantity';
 import type { PrintValues } from './print';
+import type { JudgedPrint } from './printLikeness';
 import { exposureOf, printPlan } from './printPlan';
 
 /** A print with the day on which it was kept, and the name of its roll; empty where it is of none. */
@@ -11,8 +13,17 @@ export interface PrintToWrite extends PrintValues {
 const areasText = ({ areas }: Pick<PrintValues, 'areas'>): string =>
   areas.map(({ where, stops }) => `${where} ${stops > 0 ? '+' : ''}${stops}`).join('; ');
 
+/** How a print looked by the eye, in a sentence. */
+function judgedText({ stops, grades }: JudgedPrint): string {
+  const dark =
+    stops === 0 ? 'right' : `${Math.abs(stops) < 1 ? 'half a stop' : 'a stop'} too ${stops > 0 ? 'dark' : 'light'}`;
+  const hard =
+    grades === 0 ? 'right' : `${Math.abs(grades) < 2 ? 'a grade' : 'two grades'} too ${grades > 0 ? 'hard' : 'soft'}`;
+  return `Judged: darkness ${dark}, contrast ${hard}.`;
+}
+
 /**
- * All prints, one a row: exposures in seconds, sizes in mm, areas in stops.
+ * All prints, one a row: exposures in seconds, sizes in mm, areas in stops; how it looked, in stops too dark and grades too hard.
  * @returns CSV after RFC 4180, with a row of names; days are ISO 8601
  */
 export function printsCsv(prints: readonly PrintToWrite[]): string {
@@ -32,6 +43,11 @@ export function printsCsv(prints: readonly PrintToWrite[]): string {
       trays: print.trays,
       note: print.note,
       hangs: print.final ? 'yes' : 'no',
+      too_dark_stops: print.judged?.stops ?? '',
+      too_hard_grades: print.judged?.grades ?? '',
+      grade_before: print.gradeStep?.from ?? '',
+      grade_after: print.gradeStep?.to ?? '',
+      times_as_long: print.gradeStep?.factor ?? '',
     })),
   );
 }
@@ -53,6 +69,12 @@ export function printNote(print: PrintToWrite): string {
     ),
     ...(print.hardS === undefined ? [] : [`- Hard filter, the whole paper: ${seconds(print.hardS)}`]),
     '',
+    ...(print.judged === undefined ? [] : [judgedText(print.judged)]),
+    ...(print.gradeStep === undefined
+      ? []
+      : [
+          `One grey took ${formatNumber(print.gradeStep.factor, 2)} × as long on grade ${print.gradeStep.to} as on ${print.gradeStep.from}.`,
+        ]),
     ...(print.trays === '' ? [] : [`Trays: ${print.trays}`]),
     ...(print.note === '' ? [] : ['', print.note]),
     '',
