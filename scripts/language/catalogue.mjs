@@ -1,4 +1,4 @@
-import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join, relative, sep } from 'node:path';
 import { po } from 'gettext-parser';
 import { root } from '../shell.mjs';
@@ -112,6 +112,8 @@ export function updateCatalogues(language) {
       if (own !== undefined) add(roomOf(file), file, text, own, [file]);
     }
   }
+  for (const name of readdirSync(folderOf(language)))
+    if (name.endsWith('.po') && !rooms.has(name.slice(0, -3))) rmSync(join(folderOf(language), name));
   for (const [room, translations] of rooms)
     writeFileSync(
       join(folderOf(language), `${room}.po`),

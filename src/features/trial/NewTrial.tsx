@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import { eyeScales } from '@/core/trial/eyePatches';
 import { measureIds, measures } from '@/core/trial/measures';
 import { MOST_LEVELS, emptyTrial, readTrial, trialFormSchema, usualPerBlock, type TrialForm } from '@/core/trial/trial';
 import { repeatsOf, trialForecast, type Forecast } from '@/core/trial/trialForecast';
@@ -139,7 +140,7 @@ export function NewTrial() {
                     label={
                       id === 'contrast'
                         ? 'what matters, grades'
-                        : id === 'grain' || id === 'unevenness'
+                        : id in eyeScales
                           ? 'what matters, steps'
                           : 'what matters'
                     }
