@@ -96,7 +96,7 @@ const POWER_LN_SD = 0.105;
  * at white, and how far along the tones each reaches. Source: our estimate.
  */
 const FOOT = { lnMean: 0.15, lnSd: 0.8, reach: 0.07 } as const;
-const HEAD = { lnMean: 0.1, lnSd: 0.04, reach: 0.35 } as const;
+const HEAD = { lnMean: 0.07, lnSd: 0.04, reach: 0.35 } as const;
 
 /** What no such curve says: a slope's own deviation, and how far along the tones it reaches. Source: our estimate. */
 const OWN_LN_SD = 0.025;

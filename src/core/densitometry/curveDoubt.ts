@@ -25,7 +25,7 @@ const LEAST_SHARE = 0.6;
  * Clear film lies elsewhere than the frames, and cameras brighten and darken neighbourhoods each by itself: how far the two are off
  * against each other, D. Source: our estimate.
  */
-const NEIGHBOURHOOD_SD_D = 0.005;
+const NEIGHBOURHOOD_SD_D = 0.004;
 
 /** What is drawn: densities with the covariance of their errors; the first is clear film where there is any. */
 export interface DoubtedDensities {
