@@ -322,3 +322,42 @@ test('a strip that was measured gives a trial its figures, and curves lie over e
   await page.goto('/trials/trial-mugs');
   await expect(page.getByRole('img', { name: /^Characteristic curves of Hut coffee \(\d strips\)/ })).toBeVisible();
 });
+
+test('film that is short is told before anything is mixed, and a clip’s sheet asks for a wedge', async ({ page }) => {
+  await page.goto('/trials/new');
+  await expect(page.getByTestId('film-need')).toHaveText('6 strips take 0.30 m of film.');
+  await page.getByLabel('Film at hand').fill('20 cm');
+  await page.getByLabel('Film at hand').blur();
+  await expect(page.getByTestId('film-need')).toContainText('There is film for 4 of them');
+  await choose(page, 'Each strip is', 'a short length, spooled');
+  await page.getByLabel('Film at hand').fill('12 ft');
+  await page.getByLabel('Film at hand').blur();
+  await expect(page.getByTestId('film-need')).toContainText('There is film for 5 of them');
+  await page.getByLabel('Frames of each').fill('half');
+  await page.getByLabel('Name of the trial').fill('Short film');
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.getByText('Frames of a length: give a whole number.')).toBeVisible();
+  await choose(page, 'Each strip is', 'a clip of 5 cm');
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Short film' })).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByText('One step wedge on every strip, by the same light; note the light.')).toBeVisible();
+});
+
+test('strips that were photographed stand side by side when their labels are opened', async ({ page }) => {
+  await openDemo(page, '/rolls/past-03/strip');
+  await page.getByRole('button', { name: 'Try it on a made-up strip' }).click();
+  await page.getByRole('button', { name: 'Add to the evidence' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Practice strip' })).toContainText('in the evidence');
+  await page.goto('/trials/trial-soda');
+  const code = ((await page.getByRole('heading', { name: /^Read strip / }).textContent()) ?? '').slice(-2);
+  await choose(page, /^From a strip that was measured/, /^Practice strip/);
+  await page.getByRole('radio', { name: 'As wanted' }).click();
+  await page.getByRole('button', { name: 'Keep it, and the next' }).click();
+  await expect(page.getByRole('heading', { name: `Read strip ${code}` })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'Side by side' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Stop here and look' }).click();
+  const picture = page.getByRole('img', { name: new RegExp(`^Strip ${code}, (54|27) g/l`) });
+  await expect(picture).toBeVisible();
+  await expect.poll(() => picture.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(50);
+});

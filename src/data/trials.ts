@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { Trial } from '@/core/records/records';
+import type { Photo, Trial } from '@/core/records/records';
 import type { TrialStrip, TrialValues } from '@/core/trial/trial';
 import { act, newStamps } from './act';
 import { database } from './database';
@@ -20,6 +20,22 @@ export function useTrials(): Trial[] | undefined {
 /** One trial; undefined while it loads, null when there is no such trial. */
 export function useTrial(trialId: string): Trial | null | undefined {
   return useLiveQuery(async () => (await database().trials.get(trialId)) ?? null, [trialId]);
+}
+
+/** Pictures of a trial's strips by code, where a strip was read from one that is kept; undefined while they load. */
+export function useStripPhotos(trial: Trial): ReadonlyMap<string, Photo> | undefined {
+  const read = trial.strips.flatMap(({ code, readingId }) => (readingId === undefined ? [] : [{ code, readingId }]));
+  return useLiveQuery(async () => {
+    const db = database();
+    const readings = await db.readings.bulkGet(read.map(({ readingId }) => readingId));
+    const photos = await db.photos.bulkGet(readings.map((reading) => reading?.photoId ?? ''));
+    return new Map(
+      read.flatMap(({ code }, at) => {
+        const photo = photos[at];
+        return photo === undefined ? [] : [[code, photo] as const];
+      }),
+    );
+  }, [JSON.stringify(read)]);
 }
 
 /** Puts a trial on the bench as it was laid out. */

@@ -5,6 +5,7 @@ import { within } from '../schema/within';
 import { typed } from '../schema/typed';
 import { problemsFromZod } from '../schema/problemsFromZod';
 import { failure, success, type Result } from '../schema/result';
+import { FRAMES, USUAL_FRAMES, materialIds } from './material';
 import { measureIds, measures, type MeasureId } from './measures';
 import { trialAnswer, type ReadStrip, type TrialAnswer } from './trialAnswer';
 import { byLot, layOut } from './trialDesign';
@@ -70,6 +71,15 @@ export const trialShape = {
     .optional(),
   /** Whether strips of one row and one level share a tank, and count as one; missing where each has its own. */
   together: z.boolean().optional(),
+  /** What each strip is cut from; missing in trials from before that was asked. */
+  material: z
+    .strictObject({
+      kind: z.enum(materialIds),
+      frames: within('Frames of a length', ...FRAMES)
+        .int('Frames of a length: give a whole number.')
+        .optional(),
+    })
+    .optional(),
   /** The lot by which strips were put in order. */
   seed: z
     .number()
@@ -96,6 +106,8 @@ export const trialShape = {
         values,
         /** Its densities by exposure, where it was read from a picture or by a densitometer. */
         curve: curve.optional(),
+        /** The kept strip that it was read from; its picture is shown beside the others. */
+        readingId: z.string().max(100).optional(),
       }),
     )
     .min(2)
@@ -124,6 +136,10 @@ export const trialFormSchema = z.object({
   perBlock: typed,
   /** On how many days rows are developed; drafts from before have none. */
   days: typed.default(1),
+  material: z.enum(materialIds).default('clip'),
+  frames: typed.default(USUAL_FRAMES),
+  /** Film at hand, m; empty where nobody said. */
+  filmM: typed.default(''),
 });
 export type TrialForm = z.infer<typeof trialFormSchema>;
 
@@ -138,6 +154,9 @@ export const emptyTrial: TrialForm = {
   blocks: 3,
   perBlock: 2,
   days: 1,
+  material: 'clip',
+  frames: USUAL_FRAMES,
+  filmM: '',
 };
 
 /** Strips from each roll that have every level once: as many as there are levels. */
@@ -166,6 +185,7 @@ export function readTrial(form: TrialForm, seed: number): Result<TrialValues> {
     blocks: form.blocks,
     perBlock: form.perBlock,
     ...(sound && number(form.days) > 1 ? { days: spreadOver(Math.round(number(form.days)), Math.round(blocks)) } : {}),
+    material: { kind: form.material, ...(form.material === 'length' ? { frames: form.frames } : {}) },
     seed,
     strips: sound
       ? laid.map((strip) => ({ ...strip, values: {} }))

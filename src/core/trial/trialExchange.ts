@@ -12,9 +12,10 @@ const fileSchema = z.strictObject({ format: z.literal(FORMAT), version: z.litera
 /** The largest file of a trial that is read, bytes: many times the largest trial. */
 export const LARGEST_TRIAL_BYTES = 1_000_000;
 
-/** A trial as a file that somebody else can repeat, or put with theirs. What it taught stays here. */
+/** A trial as a file that somebody else can repeat, or put with theirs. What it taught, and its pictures, stay here. */
 export function writeTrialFile(trial: TrialValues): string {
-  return `${JSON.stringify({ format: FORMAT, version: 1, trial: { ...trial, taughtIds: undefined } }, null, 1)}\n`;
+  const strips = trial.strips.map((strip) => ({ ...strip, readingId: undefined }));
+  return `${JSON.stringify({ format: FORMAT, version: 1, trial: { ...trial, strips, taughtIds: undefined } }, null, 1)}\n`;
 }
 
 /** Reads a file of one trial, or says what is wrong with it. */

@@ -1,4 +1,5 @@
 import { safeCsv } from '../formats/csv';
+import { materials } from './material';
 import { measures } from './measures';
 import { measuresOf, rowWords, trialAnswers, trialStanding, type TrialValues } from './trial';
 import { comparisonWords, stretchWords } from './trialWords';
@@ -43,6 +44,7 @@ export function trialNote(trial: TrialValues): string {
     '',
     `Varied: ${trial.levels.join(', ')}. Control: ${trial.levels[trial.control] ?? ''}.`,
     ...(trial.held === '' ? [] : [`Held: ${trial.held}`]),
+    ...(trial.material === undefined ? [] : [`Each strip is ${stripWords(trial.material)}.`]),
     `${all} strips in ${trial.blocks} ${trial.blocks === 1 ? 'row' : 'rows'}, in an order by lot (${trial.seed}); ${read} read, ${lost} lost.`,
     '',
     '## Answer',
@@ -58,6 +60,11 @@ export function trialNote(trial: TrialValues): string {
     'Model: levels fixed, rolls at random, within days where there are several, restricted likelihood. Intervals hold 19 times in 20. Chances after Holm (1979).',
     '',
   ].join('\n');
+}
+
+/** What each strip is cut from. */
+function stripWords({ kind, frames }: NonNullable<TrialValues['material']>): string {
+  return frames === undefined ? materials[kind].name : `${materials[kind].name}, ${frames} frames`;
 }
 
 function answerLines(trial: TrialValues): string[] {

@@ -9,6 +9,8 @@ export interface Forecast {
   seen: number | null;
   /** The same with one more strip of each level. */
   withOneMore: number | null;
+  /** The same strips over one level less; null where two are compared, or nothing is seen then either. */
+  withoutOne: number | null;
   /** Whether it would see what matters. */
   enough: boolean;
 }
@@ -27,15 +29,18 @@ export function repeatsOf({ levels, blocks, perBlock }: Pick<TrialForm, 'levels'
  */
 export function trialForecast(form: TrialForm): Forecast[] {
   const repeats = repeatsOf(form);
+  const levels = form.levels.length;
+  const fewer = repeatsOf({ ...form, levels: form.levels.slice(1) });
   return form.measures.map((measureId) => {
     const { stripSd, margin } = measures[measureId];
     const typed = form.margins[measureId];
     const wanted = typeof typed === 'number' ? typed : margin;
-    const seen = smallestSeen(form.levels.length, repeats, stripSd);
+    const seen = smallestSeen(levels, repeats, stripSd);
     return {
       measureId,
       seen,
-      withOneMore: smallestSeen(form.levels.length, repeats + 1, stripSd),
+      withOneMore: smallestSeen(levels, repeats + 1, stripSd),
+      withoutOne: levels > 2 ? smallestSeen(levels - 1, fewer, stripSd) : null,
       enough: seen !== null && seen <= wanted,
     };
   });

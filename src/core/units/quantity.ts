@@ -86,6 +86,23 @@ export const quantityKinds = {
   percent: [plain('%', ['%', 'percent'], 0)],
   tablets: [plain('tablets', ['tablets', 'tablet'], 1)],
   money: [plain('', [], 2)],
+  filmLength: [
+    plain('m', ['m', 'metre', 'metres', 'meter', 'meters'], 2),
+    {
+      symbol: 'ft',
+      suffixes: ['ft', 'foot', 'feet'],
+      decimals: 1,
+      toBase: (v: number) => v * 0.3048,
+      fromBase: (v: number) => v / 0.3048,
+    },
+    {
+      symbol: 'cm',
+      suffixes: ['cm', 'centimetre', 'centimetres'],
+      decimals: 0,
+      toBase: (v: number) => v / 100,
+      fromBase: (v: number) => v * 100,
+    },
+  ],
   concentration: [plain('g/l', ['g/l', 'g'], 1)],
   volumeConcentration: [plain('ml/l', ['ml/l', 'ml'], 0)],
   minutes: [

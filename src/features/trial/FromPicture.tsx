@@ -9,7 +9,7 @@ import { Choice } from '@/ui/Choice';
 interface FromPictureProps {
   trial: Trial;
   strip: TrialStrip;
-  onTake: (found: StripOfPicture) => void;
+  onTake: (found: StripOfPicture, readingId: string) => void;
 }
 
 const NONE = 'none';
@@ -44,7 +44,7 @@ export function FromPicture({ trial, strip, onTake }: FromPictureProps) {
       onChange={(id) => {
         const record = latest.find((one) => one.id === id);
         const found = record === undefined ? null : stripOfPicture(readingOfKept(record), trial, record.doubt);
-        if (found !== null) onTake(found);
+        if (found !== null) onTake(found, id);
       }}
     />
   );

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { eyeScales } from '@/core/trial/eyePatches';
 import { measureIds, measures } from '@/core/trial/measures';
+import { filmNeed, filmWords, materialIds, materials } from '@/core/trial/material';
 import { MOST_LEVELS, emptyTrial, readTrial, trialFormSchema, usualPerBlock, type TrialForm } from '@/core/trial/trial';
 import { repeatsOf, trialForecast, type Forecast } from '@/core/trial/trialForecast';
 import { measureWords } from '@/core/trial/trialWords';
@@ -11,6 +12,7 @@ import { useSettings } from '@/data/queries';
 import { TRIAL_DRAFT, startTrial } from '@/data/trials';
 import { useDraft } from '@/features/drafts/useDraft';
 import { useFaults } from '@/features/drafts/useFaults';
+import { Choice } from '@/ui/Choice';
 import { Field, FieldError, describedBy } from '@/ui/Field';
 import { Quantity } from '@/ui/Quantity';
 import { Tick } from '@/ui/Tick';
@@ -186,6 +188,7 @@ export function NewTrial() {
           error={shown.days}
         />
       </div>
+      <TheFilm form={form} change={change} frames={shown.frames} />
       <ForecastLines forecast={forecast} repeats={repeatsOf(form)} />
       <div>
         <button type="submit" className="act act-primary max-sm:w-full" data-next-step>
@@ -204,7 +207,66 @@ export function NewTrial() {
 /** The field where a problem is shown, by its path in the trial. */
 function fieldOf(path: string): string {
   if (path.startsWith('levels')) return 'level-0';
+  if (path === 'material.frames') return 'frames';
   return path.startsWith('margins.') ? path.replace('margins.', 'margin-') : path;
+}
+
+/** What strips are cut from, and whether there is film enough. */
+function TheFilm({
+  form,
+  change,
+  frames,
+}: {
+  form: TrialForm;
+  change: (part: Partial<TrialForm>) => void;
+  frames?: string;
+}) {
+  const units = useSettings();
+  const number = (value: number | string): number => (typeof value === 'number' ? value : 0);
+  const blocks = Math.round(number(form.blocks));
+  const strips = blocks * Math.round(number(form.perBlock));
+  const atHandM = typeof form.filmM === 'number' ? form.filmM : null;
+  return (
+    <fieldset>
+      <legend className="font-[620]">The film</legend>
+      <div className="mt-1 grid max-w-[560px] grid-cols-2 items-start gap-4 sm:grid-cols-3">
+        <Choice
+          id="material"
+          label="Each strip is"
+          value={form.material}
+          options={materialIds.map((value) => ({ value, name: materials[value].name }))}
+          onChange={(material) => change({ material })}
+        />
+        {form.material === 'length' && (
+          <Quantity
+            id="frames"
+            label="Frames of each"
+            kind="count"
+            units={units}
+            value={form.frames}
+            onChange={(value) => change({ frames: value })}
+            error={frames}
+          />
+        )}
+        {form.material !== 'roll' && (
+          <Quantity
+            id="film-m"
+            label="Film at hand"
+            hint="optional"
+            kind="filmLength"
+            units={units}
+            value={form.filmM}
+            onChange={(filmM) => change({ filmM })}
+          />
+        )}
+      </div>
+      {strips > 0 && (
+        <p className="mt-2 max-w-[62ch] text-[14px] text-ink2" data-testid="film-need">
+          {filmWords(filmNeed(form.material, number(form.frames), strips, atHandM), strips, blocks, form.levels.length)}
+        </p>
+      )}
+    </fieldset>
+  );
 }
 
 /** What so many strips would see, before anything is mixed. */
@@ -216,14 +278,19 @@ function ForecastLines({ forecast, repeats }: { forecast: readonly Forecast[]; r
         What {repeats} {repeats === 1 ? 'strip' : 'strips'} of each would see
       </h2>
       <ul>
-        {forecast.map(({ measureId, seen, withOneMore, enough }) => (
+        {forecast.map(({ measureId, seen, withOneMore, withoutOne, enough }) => (
           <li key={measureId}>
             {measures[measureId].name}:{' '}
             {seen === null
               ? 'nothing: chance cannot be told from anything with so few.'
               : `${measureWords(measureId, seen)} or more, in 80 of 100 trials${enough ? '.' : '; a smaller one matters to you.'}`}{' '}
             {withOneMore !== null && (
-              <span className="text-ink2">With one more of each, {measureWords(measureId, withOneMore)}.</span>
+              <span className="text-ink2">
+                With one more of each, {measureWords(measureId, withOneMore)}
+                {withoutOne !== null &&
+                  `; with one fewer to compare, and its strips given to the others, ${measureWords(measureId, withoutOne)}`}
+                .
+              </span>
             )}
           </li>
         ))}

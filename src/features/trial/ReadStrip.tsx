@@ -18,7 +18,8 @@ import { StripChoice } from '@/features/scene/StripChoice';
 import { contrastStrips } from '@/features/scene/gradeStrips';
 import { Quantity } from '@/ui/Quantity';
 
-const formSchema = z.object({ values: z.record(z.string(), typed), curve: trialShape.strips.element.shape.curve });
+const { curve, readingId } = trialShape.strips.element.shape;
+const formSchema = z.object({ values: z.record(z.string(), typed), curve, readingId });
 
 /** Whether a measure is told by the patch that it looks like. */
 const isByPatch = (id: MeasureId): id is EyeScaleId => id in eyeScales;
@@ -46,7 +47,9 @@ export function ReadStrip({ trial, strip }: { trial: Trial; strip: TrialStrip })
     setAsked(true);
     if (!complete) return;
     const values = Object.fromEntries(ids.map((id) => [id, form.values[id]])) as TrialStrip['values'];
-    void changeStrip(trial.id, strip.code, { values, curve: form.curve }).then(() => dropDraft(key));
+    void changeStrip(trial.id, strip.code, { values, curve: form.curve, readingId: form.readingId }).then(() =>
+      dropDraft(key),
+    );
   };
   return (
     <div className="mt-3 space-y-4">
@@ -76,12 +79,18 @@ export function ReadStrip({ trial, strip }: { trial: Trial; strip: TrialStrip })
           <FromPicture
             trial={trial}
             strip={strip}
-            onTake={(found) => change((now) => ({ values: { ...now.values, ...found.values }, curve: found.curve }))}
+            onTake={(found, readingId) =>
+              change((now) => ({ values: { ...now.values, ...found.values }, curve: found.curve, readingId }))
+            }
           />
           {form.curve !== undefined && (
             <p className="mt-1 text-[14px] text-ink2" role="status">
               Its curve of {form.curve.points.length} steps is taken over.{' '}
-              <button type="button" className="act-plain" onClick={() => change({ curve: undefined })}>
+              <button
+                type="button"
+                className="act-plain"
+                onClick={() => change({ curve: undefined, readingId: undefined })}
+              >
                 Leave the curve out
               </button>
             </p>

@@ -14,6 +14,7 @@ import { download } from '@/ui/download';
 import { useTitle } from '@/ui/useTitle';
 import { Lessons } from './Lessons';
 import { ReadStrip } from './ReadStrip';
+import { StripPictures } from './StripPictures';
 import { TrialAnswers } from './TrialAnswers';
 import { TrialSheet } from './TrialSheet';
 import { standingWords } from './standingWords';
@@ -53,6 +54,7 @@ function TrialView({ trial }: { trial: Trial }) {
       {open && answers === null && failed === null && <p aria-busy="true">Working the answer out.</p>}
       {open && answers !== null && <TrialAnswers trial={trial} answers={answers} />}
       {open && trial.strips.some(({ curve }) => curve !== undefined) && <TrialCurves trial={trial} />}
+      {open && <StripPictures trial={trial} />}
       {failed !== null && (
         <p role="alert" className="mt-4 border-s-4 border-danger ps-3">
           No answer could be worked out: {failed} Reload the page; the readings are kept.
