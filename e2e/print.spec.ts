@@ -112,14 +112,62 @@ test('a contact sheet, a second filter, a lamp that is late, and the baths after
   await expect(page.getByTestId('lamp')).toHaveText(/12\.2/);
 });
 
+test('a picture is made again until one hangs, and its paper, roll and log know it', async ({ page }) => {
+  await openDemo(page, '/prints/print-stove');
+  await page.getByText('Another grade, size, aperture').click();
+  await page.getByRole('button', { name: /^Taken off: 17\.5 s$/ }).click();
+  await page.getByLabel('Developed in').click();
+  await page.getByRole('option', { name: 'coffee' }).click();
+  await page.getByLabel('or seconds').fill('8.75');
+  await page.getByLabel('or seconds').blur();
+  await expect(page.getByLabel('stops, − for less')).toHaveValue(/^0\.58/);
+  await page.getByLabel('or seconds').fill('-30');
+  await page.getByLabel('or seconds').blur();
+  await page.getByRole('button', { name: 'Keep this print' }).click();
+  await expect(page.getByText(/^Stops: /)).toBeVisible();
+  await page.getByLabel('or seconds').fill('17.5');
+  await page.getByLabel('or seconds').blur();
+  await expect(page.getByLabel('stops, − for less')).toHaveValue('1');
+  await page.getByRole('button', { name: 'Keep this print' }).click();
+  await page.getByRole('button', { name: 'This is the one that hangs' }).click();
+  await expect(page.getByRole('button', { name: 'It is not the one that hangs' })).toBeVisible();
+
+  await page.getByRole('link', { name: 'The same again' }).click();
+  const series = page.getByRole('list', { name: 'Prints of this picture' });
+  await expect(series).toContainText('this one');
+  await expect(page.getByLabel('Developed in')).toContainText('coffee');
+  await page.getByLabel('Grade', { exact: true }).fill('3');
+  await page.getByRole('button', { name: 'Keep this print' }).click();
+  await expect(series.getByRole('listitem')).toHaveCount(2);
+  await page.getByRole('button', { name: 'This is the one that hangs' }).click();
+  await expect(page.getByRole('button', { name: 'It is not the one that hangs' })).toBeVisible();
+  await expect(series.getByText('hangs')).toHaveCount(1);
+  await expect(series.getByRole('listitem').last()).toContainText('hangs');
+
+  // Another print on this paper is offered what was taken off here.
+  await page.goto('/prints/new');
+  await page.getByLabel('Paper', { exact: true }).fill('fibre, matt');
+  await page.getByText('Another grade, size, aperture').click();
+  await page.getByRole('button', { name: 'Do the same here' }).click();
+  await expect(page.getByLabel('Dries darker by')).toHaveValue('8');
+
+  await page.goto('/rolls/past-04');
+  await expect(page.getByRole('list', { name: 'Prints of this roll' }).getByRole('listitem')).toHaveCount(2);
+  await page.goto('/log');
+  await page.getByLabel('Search the log').fill('stove');
+  await page.getByRole('link', { name: '2 prints have these words too' }).click();
+  await expect(page.getByRole('searchbox', { name: 'Search the prints' })).toHaveValue('stove');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Ragnfrid' })).toHaveCount(2);
+});
+
 test('the baths after the developer follow the paper, and a fixer counts its sheets', async ({ page }) => {
   await openDemo(page, '/prints/print-dog');
   await page.getByText('How long in each tray').click();
   const baths = page.getByRole('list', { name: 'Baths after the developer' });
-  await expect(baths.getByRole('listitem')).toHaveCount(3);
+  await expect(baths.getByRole('listitem')).toHaveCount(4);
   await page.getByRole('radio', { name: 'Fibre base' }).click();
   await page.getByRole('radio', { name: 'Two fixers in turn' }).click();
-  await expect(baths.getByRole('listitem')).toHaveCount(6);
+  await expect(baths.getByRole('listitem')).toHaveCount(7);
   await page.getByLabel('Sheets of 8 × 10 through it').fill('40');
   await expect(page.getByText('It has done its 40 sheets: mix another, or prints brown in years.')).toBeVisible();
 });

@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { Photo, Print } from '@/core/records/records';
 import type { PrintValues } from '@/core/printing/print';
+import { seriesOf } from '@/core/printing/printSeries';
 import { act, newStamps, type Writer } from './act';
 import { database } from './database';
 import { dropDraft } from './drafts';
@@ -15,13 +16,21 @@ export function usePrints(): Print[] | undefined {
   return useLiveQuery(async () => (await database().prints.toArray()).sort((a, b) => b.createdMs - a.createdMs));
 }
 
+/** Prints of a roll, oldest first; undefined while they load. */
+export function usePrintsOfRoll(rollId: string): Print[] | undefined {
+  return useLiveQuery(
+    async () => (await database().prints.where({ rollId }).toArray()).sort((a, b) => a.createdMs - b.createdMs),
+    [rollId],
+  );
+}
+
 /** One print; undefined while it loads, null when there is no such print. */
 export function usePrint(printId: string): Print | null | undefined {
   return useLiveQuery(async () => (await database().prints.get(printId)) ?? null, [printId]);
 }
 
 /**
- * Keeps a print: a new one, or what was changed of one.
+ * Keeps a print: a new one, or what was changed of one. Of those that lead to one picture, one hangs.
  * @param draftKey what was typed of it
  * @returns its id
  */
@@ -36,6 +45,10 @@ export function keepPrint(
     const record: Print =
       before === undefined ? { ...stamps, ...values } : { ...before, ...values, updatedMs: stamps.updatedMs };
     await writer.put('prints', record);
+    if (record.final)
+      for (const other of seriesOf(await writer.db.prints.toArray(), record.id))
+        if (other.id !== record.id && other.final)
+          await writer.change('prints', other.id, { final: false, updatedMs: stamps.updatedMs });
     await dropDraft(draftKey);
     return record.id;
   });

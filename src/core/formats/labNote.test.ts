@@ -62,4 +62,9 @@ describe('a run as a lab note', () => {
     expect(text).toContain('(<photos/strip%201.jpg>)');
     expect(labNote(of(), when)).not.toContain('## Verdict');
   });
+  test('prints of the roll stand in it, and say which one hangs', () => {
+    const prints = [{ name: 'The dog', paper: 'Pearl', grade: '3', baseS: 11.3, final: true }];
+    expect(labNote({ ...of(), prints }, when)).toContain('- The dog: 11.3 s on Pearl, grade 3; the one that hangs');
+    expect(labNote(of(), when)).not.toContain('## Prints');
+  });
 });

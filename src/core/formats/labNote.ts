@@ -1,6 +1,6 @@
 import { verdictWords } from '../outcome/verdictWords';
 import { developSeconds } from '../plan/developSeconds';
-import type { Brew, Roll, Run, Stock, Verdict } from '../records/records';
+import type { Brew, Print, Roll, Run, Stock, Verdict } from '../records/records';
 import { liquids } from '../schedule/baths';
 import { runProgress, type TemperatureReading } from '../run/runProgress';
 import { formatDuration, formatMinutes } from '../units/duration';
@@ -13,6 +13,8 @@ export interface LabNoteOf {
   stock: Stock;
   brew: Brew | undefined;
   verdict: Verdict | undefined;
+  /** Prints that were made of the roll. */
+  prints?: readonly Pick<Print, 'name' | 'paper' | 'grade' | 'baseS' | 'final'>[];
   /** Names of the pictures that lie beside it. */
   pictures: readonly string[];
 }
@@ -24,7 +26,7 @@ export interface LabNoteOf {
  * @returns the text. What users typed is escaped, so that it stays text. Source: CommonMark 0.31.
  */
 export function labNote(
-  { run, roll, stock, brew, verdict, pictures }: LabNoteOf,
+  { run, roll, stock, brew, verdict, prints = [], pictures }: LabNoteOf,
   when: (atMs: number) => string,
 ): string {
   const progress = runProgress(run.steps, run.events);
@@ -56,6 +58,13 @@ export function labNote(
       progress.notes.map(({ text, atMs }) => `- ${when(atMs)}: ${plain(text)}`),
     ),
     verdict === undefined ? '' : `## Verdict\n\n${verdictLine(verdict)}`,
+    section(
+      'Prints',
+      prints.map(
+        ({ name, paper, grade, baseS, final }) =>
+          `- ${plain(name)}: ${formatNumber(baseS, 1)} s${paper === '' ? '' : ` on ${plain(paper)}`}${grade === '' ? '' : `, grade ${plain(grade)}`}${final ? '; the one that hangs' : ''}`,
+      ),
+    ),
     section(
       'Pictures',
       pictures.map((name) => `![${plain(name)}](<photos/${encodeURI(name)}>)`),

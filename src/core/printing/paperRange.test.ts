@@ -82,6 +82,37 @@ describe('the grades of a paper', () => {
     expect(at('2', three)).toMatchObject({ strips: 3 });
     expect(gradesOfPaper([{ grade: 'special', range: 90, sd: 8 }])).toEqual(gradesOfPaper([]));
   });
+  test('a strip in coffee tells less of the same paper in a bought developer', () => {
+    const coffee = [{ grade: '2', range: 90, sd: 8, developer: 'coffee' as const }];
+    const two = (developer: 'coffee' | 'bought') => gradesOfPaper(coffee, developer).find(({ grade }) => grade === '2');
+    expect(two('coffee')?.range).toBeLessThan(two('bought')?.range ?? 0);
+    expect(two('bought')?.range).toBeLessThan(105);
+    expect(two('coffee')?.sd).toBeLessThan(two('bought')?.sd ?? 0);
+    expect(two('coffee')).toMatchObject({ strips: 1 });
+    expect(two('bought')).toMatchObject({ strips: 0 });
+  });
+  test('papers that are not the table’s, in two developers: the range is held four times in five after strips in the other one', () => {
+    const all = Array.from({ length: cases(600, 4000) }, (_, seed) => {
+      const [paper, coffee, bought, grade] = [1, 2, 3, 4].map((tick) => seededNormal(seed, tick)) as [
+        number,
+        number,
+        number,
+        number,
+      ];
+      const of = (bath: number): number => 105 * Math.exp(0.06 * paper + 0.04 * bath + 0.05 * grade);
+      const strips = [5, 6].map((tick) => ({
+        grade: '2',
+        range: of(coffee) + 8 * seededNormal(seed, tick),
+        sd: 8,
+        developer: 'coffee' as const,
+      }));
+      const found = gradesOfPaper(strips, 'bought').find((one) => one.grade === '2');
+      return Math.abs((found?.range ?? 0) - of(bought)) < 1.2816 * (found?.sd ?? 0);
+    });
+    const held = all.filter(Boolean).length / all.length;
+    expect(held).toBeGreaterThan(0.72);
+    expect(held).toBeLessThan(0.88);
+  });
   test('a paper is known by its name, whatever its case', () => {
     const ownRange = { range: 100, sd: 6 };
     const prints = [

@@ -16,8 +16,19 @@ export const ownRangeSchema = z.strictObject({
 });
 export type OwnRange = z.infer<typeof ownRangeSchema>;
 
-/** How far papers lie from the table as a whole, and how far each grade of one lies from that, ln. Source: our estimate: together half a step between grades. */
-const PAPER_LN_SD = 0.065;
+/** Developers of paper that are told apart: what is bought, and coffee. */
+export const paperDevelopers = { bought: 'a bought one', coffee: 'coffee' } as const;
+export type PaperDeveloper = keyof typeof paperDevelopers;
+export const paperDeveloperIds = Object.keys(paperDevelopers) as [PaperDeveloper, ...PaperDeveloper[]];
+/** What most prints are made in, where nobody said. */
+const USUAL_DEVELOPER: PaperDeveloper = 'bought';
+
+/**
+ * How far papers lie from the table as a whole, how far a developer moves all grades of one, and how far each grade lies from that, ln.
+ * Source: our estimate: together half a step between grades.
+ */
+const PAPER_LN_SD = 0.055;
+const DEVELOPER_LN_SD = 0.035;
 const GRADE_LN_SD = 0.055;
 
 /** How well an eye finds the first grey and the full black, steps of the strip aside, hundredths. Source: our estimate. */
@@ -68,6 +79,15 @@ export function middleOfPaper(measured: readonly OwnRange[]): { share: number; s
   return { share: mean, sd: weight ** -0.5, strips: told.length };
 }
 
+/** What a strip told of a paper, on which grade and in what. */
+export type StripOfPaper = OwnRange & { grade: string; developer?: PaperDeveloper };
+
+/** A grade of the table by its place, in a developer. */
+interface Placed {
+  at: number;
+  bath: PaperDeveloper;
+}
+
 /** A grade of a paper: its range with its spread, hundredths of log exposure. */
 export interface GradeOfPaper {
   grade: string;
@@ -79,21 +99,27 @@ export interface GradeOfPaper {
 
 /**
  * All grades of one paper, by the table and by its own strips: a grade that was measured is known best, and the others move with it.
- * @param measured strips of this paper with their grades; those of a grade that the table has not are left out
+ * @param measured strips of this paper with their grades and developers; those of a grade that the table has not are left out
+ * @param developer what it is developed in; strips in another tell less of it
  * @returns every grade of the table. Source: linear Gaussian updating (textbook); spreads our estimate
  */
-export function gradesOfPaper(measured: readonly (OwnRange & { grade: string })[]): GradeOfPaper[] {
-  const told = measured.flatMap(({ grade, range, sd }) => {
+export function gradesOfPaper(
+  measured: readonly StripOfPaper[],
+  developer: PaperDeveloper = USUAL_DEVELOPER,
+): GradeOfPaper[] {
+  const told = measured.flatMap(({ grade, range, sd, developer: bath = USUAL_DEVELOPER }) => {
     const at = gradeRanges.findIndex((one) => one.grade === grade.trim());
     const table = gradeRanges[at];
-    return table === undefined ? [] : [{ at, off: Math.log(range / table.range), lnSd: sd / range }];
+    return table === undefined ? [] : [{ at, bath, off: Math.log(range / table.range), lnSd: sd / range }];
   });
-  const prior = (a: number, b: number): number => PAPER_LN_SD ** 2 + (a === b ? GRADE_LN_SD ** 2 : 0);
-  const between = new Matrix(told.map((a, i) => told.map((b, j) => prior(a.at, b.at) + (i === j ? a.lnSd ** 2 : 0))));
+  const prior = (a: Placed, b: Placed): number =>
+    PAPER_LN_SD ** 2 + (a.bath === b.bath ? DEVELOPER_LN_SD ** 2 : 0) + (a.at === b.at ? GRADE_LN_SD ** 2 : 0);
+  const between = new Matrix(told.map((a, i) => told.map((b, j) => prior(a, b) + (i === j ? a.lnSd ** 2 : 0))));
   const factor = told.length === 0 ? null : choleskyOf(between);
   const weights = factor?.solve(Matrix.columnVector(told.map(({ off }) => off))).to1DArray() ?? [];
   return gradeRanges.map(({ grade, range }, at) => {
-    const shared = told.map((one) => prior(at, one.at));
+    const own = { at, bath: developer };
+    const shared = told.map((one) => prior(own, one));
     const moved = shared.reduce((sum, value, index) => sum + value * (weights[index] as number), 0);
     const taken =
       factor === null
@@ -105,8 +131,8 @@ export function gradesOfPaper(measured: readonly (OwnRange & { grade: string })[
     return {
       grade,
       range: here,
-      sd: here * Math.sqrt(prior(at, at) - taken),
-      strips: told.filter((one) => one.at === at).length,
+      sd: here * Math.sqrt(prior(own, own) - taken),
+      strips: told.filter((one) => one.at === at && one.bath === developer).length,
     };
   });
 }
@@ -117,10 +143,17 @@ export function gradesOfPaper(measured: readonly (OwnRange & { grade: string })[
  * @param paper its name as typed; case and spaces around it do not count
  */
 export function stripsOfPaper(
-  prints: readonly { paper: string; grade: string; ownRange?: OwnRange | undefined }[],
+  prints: readonly {
+    paper: string;
+    grade: string;
+    developer?: PaperDeveloper | undefined;
+    ownRange?: OwnRange | undefined;
+  }[],
   paper: string,
-): (OwnRange & { grade: string })[] {
-  return prints.flatMap(({ paper: own, grade, ownRange }) =>
-    ownRange !== undefined && plainName(own) === plainName(paper) ? [{ ...ownRange, grade: grade.trim() }] : [],
+): StripOfPaper[] {
+  return prints.flatMap(({ paper: own, grade, developer, ownRange }) =>
+    ownRange !== undefined && plainName(own) === plainName(paper)
+      ? [{ ...ownRange, grade: grade.trim(), ...(developer === undefined ? {} : { developer }) }]
+      : [],
   );
 }

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { idField, nameField, text } from '../schema/fields';
 import { typed } from '../schema/typed';
 import { gradeStepSchema } from './gradeCost';
-import { ownRangeSchema } from './paperRange';
+import { ownRangeSchema, paperDeveloperIds } from './paperRange';
 import { judgedPrintSchema } from './printLikeness';
 import { areaPlaceSchema } from './printMap';
 import { within } from '../schema/within';
@@ -18,6 +18,8 @@ export const printShape = {
   name: nameField('What is on it'),
   paper: text('Paper', 120),
   grade: text('Grade or filter', 40),
+  /** What it was developed in; missing where nobody said. */
+  developer: z.enum(paperDeveloperIds).optional(),
   /** Long side of the print, and of what is printed on the negative, mm. */
   sideMm: size,
   negativeMm: size,
@@ -28,6 +30,10 @@ export const printShape = {
   hardS: within('Hard filter', 0.1, 3600, 's').optional(),
   /** What it darkens while it dries, % of the exposure; 0 once that was taken off. */
   dryDown: within('Dries darker', 0, 30, '%'),
+  /** What was taken off for its drying, %; missing where nothing was. */
+  dries: within('Dries darker', 0, 30, '%').optional(),
+  /** The print that this one was made after; missing or null for a first one. */
+  afterId: idField.nullable().optional(),
   areas: z
     .array(
       z.strictObject({
@@ -59,12 +65,15 @@ export const printFormSchema = z.object({
   name: z.string().max(400),
   paper: z.string().max(400),
   grade: z.string().max(100),
+  developer: z.enum(['', ...paperDeveloperIds]).default(''),
   sideMm: typed,
   negativeMm: typed,
   fNumber: typed,
   baseS: typed,
   hardS: typed.default(''),
   dryDown: typed,
+  dries: z.number().nullable().default(null),
+  afterId: z.string().max(100).nullable().default(null),
   areas: z.array(z.object({ where: z.string().max(200), stops: typed, at: areaPlaceSchema.optional() })).max(12),
   trays: z.string().max(2000),
   note: z.string().max(4000),
@@ -80,12 +89,15 @@ export const emptyPrint: PrintForm = {
   name: '',
   paper: '',
   grade: '2',
+  developer: '',
   sideMm: 240,
   negativeMm: 36,
   fNumber: 8,
   baseS: 12,
   hardS: '',
   dryDown: 0,
+  dries: null,
+  afterId: null,
   areas: [],
   trays: '',
   note: '',
@@ -98,9 +110,13 @@ export const emptyPrint: PrintForm = {
 /** A contact sheet as it first opens: frames as large as they are, on a sheet of 8 × 10 inches. Source: common practice, no source. */
 export const contactPrint: PrintForm = { ...emptyPrint, name: 'Contact sheet', sideMm: 254, negativeMm: 254 };
 
-/** The same print once more, to be changed: what was said of the one that is there stays with it. */
-export function printAgain(form: PrintForm): PrintForm {
-  return { ...form, ownRange: null, gradeStep: null, pictureId: null, judged: null };
+/**
+ * The same print once more, to be changed: what was said of the one that is there stays with it.
+ * @param form the print that is there
+ * @param afterId its id
+ */
+export function printAgain(form: PrintForm, afterId: string): PrintForm {
+  return { ...form, afterId, ownRange: null, gradeStep: null, pictureId: null, judged: null };
 }
 
 /** Reads a print; else every problem with its field. Areas that nobody named yet are left out. */
@@ -111,6 +127,9 @@ export function readPrint(form: PrintForm, rollId: string | null, final: boolean
   const read = printSchema.safeParse({
     ...form,
     hardS: form.hardS === '' ? undefined : form.hardS,
+    developer: form.developer === '' ? undefined : form.developer,
+    dries: form.dries ?? undefined,
+    afterId: form.afterId ?? undefined,
     ownRange: form.ownRange ?? undefined,
     gradeStep: form.gradeStep ?? undefined,
     judged: form.judged ?? undefined,

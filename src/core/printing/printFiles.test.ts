@@ -7,6 +7,7 @@ const print: PrintToWrite = {
   name: 'Frame 3, the dog',
   paper: 'Resin-coated, pearl',
   grade: '3',
+  developer: 'coffee',
   sideMm: 240,
   negativeMm: 36,
   fNumber: 8,
@@ -26,7 +27,7 @@ const print: PrintToWrite = {
 test('prints go out as a table, a row each, and no text runs as a formula', () => {
   const [head, row] = printsCsv([print]).split('\r\n');
   expect(head).toBe(
-    'day,name,roll,paper,grade,side_mm,negative_mm,f_number,exposure_s,hard_filter_s,areas_stops,trays,note,hangs,too_dark_stops,too_hard_grades,grade_before,grade_after,times_as_long',
+    'day,name,roll,paper,grade,developer,side_mm,negative_mm,f_number,exposure_s,dries_percent,hard_filter_s,areas_stops,trays,note,hangs,too_dark_stops,too_hard_grades,grade_before,grade_after,times_as_long',
   );
   expect(row).toContain('2026-11-30,"Frame 3, the dog",Hut dog');
   expect(row).toContain('sky +1; face -0.5');

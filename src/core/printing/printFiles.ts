@@ -2,6 +2,7 @@ import { safeCsv } from '../formats/csv';
 import { formatNumber } from '../units/quantity';
 import type { PrintValues } from './print';
 import type { JudgedPrint } from './printLikeness';
+import { paperDevelopers } from './paperRange';
 import { exposureOf, printPlan } from './printPlan';
 
 /** A print with the day on which it was kept, and the name of its roll; empty where it is of none. */
@@ -34,10 +35,12 @@ export function printsCsv(prints: readonly PrintToWrite[]): string {
       roll: print.rollLabel,
       paper: print.paper,
       grade: print.grade,
+      developer: print.developer ?? '',
       side_mm: print.sideMm,
       negative_mm: print.negativeMm,
       f_number: print.fNumber,
       exposure_s: print.baseS,
+      dries_percent: print.dries ?? '',
       hard_filter_s: print.hardS ?? '',
       areas_stops: areasText(print),
       trays: print.trays,
@@ -60,7 +63,7 @@ export function printNote(print: PrintToWrite): string {
     `# ${print.name}`,
     '',
     ...(print.rollLabel === '' ? [] : [`From: ${print.rollLabel}.`]),
-    `Paper: ${print.paper || 'not said'}, grade ${print.grade || 'not said'}. Long side ${print.sideMm} mm, of ${print.negativeMm} mm on the negative, at f/${print.fNumber}.`,
+    `Paper: ${print.paper || 'not said'}, grade ${print.grade || 'not said'}${print.developer === undefined ? '' : `, in ${paperDevelopers[print.developer]}`}. Long side ${print.sideMm} mm, of ${print.negativeMm} mm on the negative, at f/${print.fNumber}.`,
     '',
     `- The whole paper: ${seconds(print.baseS)}`,
     ...print.areas.map(

@@ -29,6 +29,29 @@ export function printPlan(baseS: number, areas: readonly PrintArea[]): PrintStep
   return [{ kind: 'base', where: '', seconds: baseS }, ...of('dodge'), ...of('burn')];
 }
 
+/**
+ * Seconds that an area gets besides the base; below 0 for what is held back of it.
+ * @param baseS base exposure, s; above 0
+ * @example areaSeconds(10, 1) // 10
+ */
+export function areaSeconds(baseS: number, stops: number): number {
+  return baseS * (2 ** stops - 1);
+}
+
+/** Held back for longer than there is light: no area has as little. */
+const NOTHING_STOPS = -9;
+
+/**
+ * The same in stops.
+ * @param baseS base exposure, s; above 0
+ * @param seconds besides the base; −9 stops where all of it, or more, is held back
+ * @example areaStops(10, -5) // -1
+ */
+export function areaStops(baseS: number, seconds: number): number {
+  const share = 1 + seconds / baseS;
+  return share <= 0 ? NOTHING_STOPS : Math.max(NOTHING_STOPS, Math.log2(share));
+}
+
 /** What an area has had in all, s. */
 export function exposureOf(steps: readonly PrintStep[], where: string): number {
   return steps.reduce(

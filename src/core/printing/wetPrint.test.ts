@@ -9,17 +9,21 @@ import { paperFixer, printBaths } from './wetPrint';
 describe('baths after the developer (common practice)', () => {
   test('resin-coated paper is through in under four minutes, fibre in half an hour with an aid and over an hour without', () => {
     const minutes = (...which: Parameters<typeof printBaths>): number =>
-      printBaths(...which).reduce((sum, bath) => sum + bath.minutes, 0);
+      printBaths(...which).reduce((sum, bath) => sum + (bath.minutes ?? 0), 0);
     expect(minutes('coated', 'one', true)).toBeLessThanOrEqual(4);
     expect(minutes('fibre', 'two', true)).toBeGreaterThan(30);
     expect(minutes('fibre', 'two', true)).toBeLessThan(45);
     expect(minutes('fibre', 'one', false)).toBeGreaterThan(60);
   });
+  test('drying comes last, and has no clock', () => {
+    for (const base of ['coated', 'fibre'] as const)
+      expect(printBaths(base, 'one', true).at(-1)).toMatchObject({ name: 'Dry', minutes: null });
+  });
   test('two fixers share the time of one, and take more sheets', () => {
     const fixing = (way: 'one' | 'two'): number =>
       printBaths('fibre', way, true)
         .filter(({ name }) => /fixer/i.test(name))
-        .reduce((sum, { minutes }) => sum + minutes, 0);
+        .reduce((sum, { minutes }) => sum + (minutes ?? 0), 0);
     expect(fixing('two')).toBe(fixing('one'));
     expect(paperFixer('fibre', 'two', 1, 0).takes).toBeGreaterThan(paperFixer('fibre', 'one', 1, 0).takes);
   });

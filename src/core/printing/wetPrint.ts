@@ -9,8 +9,8 @@ export type FixWay = keyof typeof fixWays;
 /** One bath after the developer. */
 export interface PrintBath {
   name: string;
-  /** How long, min. */
-  minutes: number;
+  /** How long, min; null for as long as it takes. */
+  minutes: number | null;
   say: string;
 }
 
@@ -26,7 +26,7 @@ const sheetsPerL: Record<PaperBase, Record<FixWay, number>> = {
  * @param way one fixer or two
  * @param aid whether a washing aid is used: only fibre wants one
  * @returns in order. Source: common practice, no source: longer fixing goes into the fibres and does not come out again
- * @example printBaths('coated', 'one', false) // stop ½, fixer 1, wash 2 min
+ * @example printBaths('coated', 'one', false) // stop ½, fixer 1, wash 2 min, and dry
  */
 export function printBaths(base: PaperBase, way: FixWay, aid: boolean): PrintBath[] {
   const fix = base === 'coated' ? 1 : 2;
@@ -47,7 +47,15 @@ export function printBaths(base: PaperBase, way: FixWay, aid: boolean): PrintBat
             { name: 'Wash', minutes: 20, say: 'Running water, sheets apart.' },
           ]
         : [{ name: 'Wash', minutes: 60, say: 'Running water, sheets apart.' }];
-  return [{ name: 'Stop', minutes: 0.5, say: 'Lift it by a corner, let it drip.' }, ...fixes, ...wash];
+  const dry: PrintBath = {
+    name: 'Dry',
+    minutes: null,
+    say:
+      base === 'coated'
+        ? 'Wipe both sides; hang it by a corner, or lay it face up.'
+        : 'Wipe both sides; face down on a clean screen overnight, then flat between clean blotters under books.',
+  };
+  return [{ name: 'Stop', minutes: 0.5, say: 'Lift it by a corner, let it drip.' }, ...fixes, ...wash, dry];
 }
 
 /** What is left of a fixer for paper. */

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { emptyArchive, readArchive, withWords, wordsOf } from '@/core/archive/archive';
 import { imageOf } from '@/core/outcome/grades';
 import { useFramePictures, useSettings, type RollDossier } from '@/data/queries';
+import { usePrintsOfRoll } from '@/data/prints';
 import { archivePart } from '@/data/typedParts';
 import { useTypedPart } from '@/features/drafts/useTypedPart';
 import { describedBy, Field } from '@/ui/Field';
@@ -18,6 +19,7 @@ export function ArchivePanel({ dossier: { roll, verdict } }: { dossier: RollDoss
   const { form, change, errors } = useTypedPart(archivePart, roll.id, roll.archive ?? emptyArchive);
   const [chosen, setChosen] = useState<number | null>(null);
   const pictures = useFramePictures(roll.id);
+  const prints = usePrintsOfRoll(roll.id) ?? [];
   if (verdict === undefined || imageOf(verdict.defects) !== 'there') return null;
   const read = readArchive(form);
   const number = (id: 'frames' | 'perStrip' | 'cameOut', label: string) => (
@@ -46,6 +48,19 @@ export function ArchivePanel({ dossier: { roll, verdict } }: { dossier: RollDoss
           Print from it
         </Link>
       </div>
+      {prints.length > 0 && (
+        <ul className="mt-1" aria-label="Prints of this roll">
+          {prints.map(({ id, name, final }) => (
+            <li key={id}>
+              Printed:{' '}
+              <Link href={`/prints/${encodeURIComponent(id)}`} className="act-plain">
+                {name}
+              </Link>
+              {final && <span className="ms-3 text-[13px] text-chem">the one that hangs</span>}
+            </li>
+          ))}
+        </ul>
+      )}
       <div className="mt-2 grid grid-cols-3 gap-4 sm:grid-cols-[minmax(0,1fr)_110px_120px_120px]">
         <div className="max-sm:col-span-3">
           <Field id="place" label="Place" hint="as binder 2, page 14" error={errors.place}>

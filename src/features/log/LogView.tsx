@@ -21,6 +21,7 @@ import { classes } from '@/ui/classes';
 import { Choice } from '@/ui/Choice';
 import { Tick } from '@/ui/Tick';
 import { OtherBench } from '@/features/shell/OtherBench';
+import { FoundPrints } from '@/features/print/FoundPrints';
 import { Empty } from '@/ui/Empty';
 import { LogPicture } from '@/ui/emptyPictures';
 import { VirtualRows } from '@/ui/VirtualRows';
@@ -211,6 +212,7 @@ export function LogView() {
           ? 'No run is like that. Try fewer words, or any developer.'
           : `${shown.length} of ${found.lines.length}${found.all ? '' : ' or more'} runs`}
       </p>
+      {searched.trim() !== '' && <FoundPrints wanted={searched} />}
       <details className="mt-2 text-[14px]">
         <summary className="cursor-pointer text-ink2">Columns</summary>
         <div className="mt-1 flex flex-wrap gap-x-6">

@@ -14,6 +14,7 @@ import { labNote, readingWords } from '@/core/formats/labNote';
 import { GiveButton } from '@/features/offline/GiveButton';
 import type { Run } from '@/core/records/records';
 import { usePhotos, useRollNames, useRun, useRunRecord, useSettings, type RunRecordData } from '@/data/queries';
+import { usePrintsOfRoll } from '@/data/prints';
 import { NotHere } from '@/features/shell/NotHere';
 import { classes } from '@/ui/classes';
 import { useTitle } from '@/ui/useTitle';
@@ -32,6 +33,7 @@ export function RunRecord({ runId }: { runId: string }) {
 function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
   const units = useSettings();
   const photos = usePhotos(roll.id);
+  const prints = usePrintsOfRoll(roll.id);
   const shared = useSharedTank(run);
   useTitle(`Run: ${roll.label}`);
   const { setup, pinned, steps } = run;
@@ -76,7 +78,7 @@ function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
             className="act-plain"
             onClick={() =>
               void import('./saveLabNote').then(({ saveLabNote }) =>
-                saveLabNote({ run, roll, stock, brew, verdict }, photos ?? []),
+                saveLabNote({ run, roll, stock, brew, verdict, prints: prints ?? [] }, photos ?? []),
               )
             }
           >
@@ -85,7 +87,9 @@ function Record({ run, roll, stock, brew, verdict }: RunRecordData) {
           <GiveButton
             gift={giftOfNote(
               roll.label,
-              labNote({ run, roll, stock, brew, verdict, pictures: [] }, (atMs) => format(atMs, 'd MMM yyyy, HH:mm')),
+              labNote({ run, roll, stock, brew, verdict, prints: prints ?? [], pictures: [] }, (atMs) =>
+                format(atMs, 'd MMM yyyy, HH:mm'),
+              ),
             )}
             name={roll.label}
             className="act-plain"

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { PrintForm } from '@/core/printing/print';
+import { areaSeconds, areaStops } from '@/core/printing/printPlan';
 import type { Photo } from '@/core/records/records';
 import { useSettings } from '@/data/queries';
 import { Quantity } from '@/ui/Quantity';
@@ -10,9 +11,9 @@ import { AreaMap } from './AreaMap';
 /** Most areas that two hands manage. */
 const MOST = 12;
 
-/** Areas that are held back or burnt in, each in stops. */
+/** Areas that are held back or burnt in, each in stops or in seconds. */
 export function Areas({
-  form: { areas },
+  form: { areas, baseS },
   picture,
   change,
   errors,
@@ -35,10 +36,10 @@ export function Areas({
         {areas.map((area, index) => (
           <li
             key={index}
-            className="grid grid-cols-[minmax(0,1fr)_130px] sm:grid-cols-[minmax(0,1fr)_130px_auto] items-end gap-x-4"
+            className="grid grid-cols-2 items-end gap-x-4 gap-y-1 sm:grid-cols-[minmax(0,1fr)_130px_110px_auto]"
           >
             <input
-              className="box"
+              className="box max-sm:col-span-2"
               aria-label={`Area ${index + 1}`}
               autoComplete="off"
               maxLength={200}
@@ -55,6 +56,21 @@ export function Areas({
               onChange={(stops) => set(index, { stops })}
               error={errors[`areas[${index}].stops`]}
             />
+            {typeof baseS === 'number' && baseS > 0 ? (
+              <Quantity
+                id={`areas[${index}].seconds`}
+                label="or seconds"
+                kind="seconds"
+                units={units}
+                optional
+                value={typeof area.stops === 'number' ? Number(areaSeconds(baseS, area.stops).toFixed(1)) : ''}
+                onChange={(seconds) =>
+                  typeof seconds === 'number' && set(index, { stops: Number(areaStops(baseS, seconds).toFixed(4)) })
+                }
+              />
+            ) : (
+              <span />
+            )}
             <span className="flex gap-x-4 max-sm:col-span-2">
               <button
                 type="button"

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { GradeStep } from '@/core/printing/gradeCost';
+import type { PaperDries } from '@/core/printing/paperDries';
 import type { PrintForm } from '@/core/printing/print';
 import { noChanges, printChanges, type ChangesTyped } from '@/core/printing/printChanges';
 import { formatNumber } from '@/core/units/quantity';
@@ -15,10 +16,12 @@ interface ChangesProps {
   errors: Partial<Record<string, string>>;
   /** What grades of this paper cost, as far as they were compared. */
   steps: readonly GradeStep[];
+  /** How much darker this paper dries, by its other prints. */
+  dries: PaperDries | null;
 }
 
 /** Another grade, size, aperture or bulb, and what the paper darkens while it dries: each with the exposure that follows. */
-export function Changes({ form, change, errors, steps }: ChangesProps) {
+export function Changes({ form, change, errors, steps, dries }: ChangesProps) {
   const units = useSettings();
   const [typed, setTyped] = useState<ChangesTyped>(noChanges);
   const found = printChanges(form, typed, steps);
@@ -72,8 +75,21 @@ export function Changes({ form, change, errors, steps }: ChangesProps) {
         {other('toF', 'New aperture, f/', 'fNumber')}
         {take(found.byAperture, 'At that aperture', { fNumber: typed.toF }, { toF: '' })}
         {own('dryDown', 'Dries darker by', 'percent')}
-        {take(found.dried, 'Taken off', { dryDown: 0 }, {})}
+        {take(found.dried, 'Taken off', { dryDown: 0, dries: Number(form.dryDown) }, {})}
       </div>
+      {dries !== null && form.dries === null && form.dryDown === 0 && (
+        <p className="mt-2 max-w-[62ch] text-[14px]">
+          {dries.prints === 1 ? 'One print' : `${dries.prints} prints`} on this paper had{' '}
+          {formatNumber(dries.percent, 0)} % taken off for drying.{' '}
+          <button
+            type="button"
+            className="act-plain"
+            onClick={() => change({ dryDown: Number(dries.percent.toFixed(1)) })}
+          >
+            Do the same here
+          </button>
+        </p>
+      )}
       <div className="mt-3 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-4">
         <Field id="toGrade" label="New grade or filter">
           <input

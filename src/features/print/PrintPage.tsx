@@ -15,7 +15,14 @@ import {
 import { printSteps } from '@/core/printing/exposing';
 import { printNote } from '@/core/printing/printFiles';
 import { printPlan } from '@/core/printing/printPlan';
-import { gradesOfPaper, middleOfPaper, stripsOfPaper } from '@/core/printing/paperRange';
+import { driesOfPaper } from '@/core/printing/paperDries';
+import {
+  gradesOfPaper,
+  middleOfPaper,
+  paperDeveloperIds,
+  paperDevelopers,
+  stripsOfPaper,
+} from '@/core/printing/paperRange';
 import { stepsOfPaper } from '@/core/printing/gradeCost';
 import { ownNegative } from '@/core/printing/ownNegative';
 import { keepPrint, printDraftKey, removePrint, usePrint, usePrints } from '@/data/prints';
@@ -25,6 +32,7 @@ import { useDraft } from '@/features/drafts/useDraft';
 import { useFaults } from '@/features/drafts/useFaults';
 import { NotHere } from '@/features/shell/NotHere';
 import { formatNumber } from '@/core/units/quantity';
+import { Choice } from '@/ui/Choice';
 import { Field, describedBy } from '@/ui/Field';
 import { download } from '@/ui/download';
 import { Quantity } from '@/ui/Quantity';
@@ -35,9 +43,15 @@ import { Lamp, useLamp } from './Lamp';
 import { EnlargerTimer, useExposing } from './EnlargerTimer';
 import { Metronome } from './Metronome';
 import { PrintPicture } from './PrintPicture';
+import { PrintSeries } from './PrintSeries';
 import { Trays } from './Trays';
 import { ColourHead } from './ColourHead';
 import { TestStripPanel } from './TestStripPanel';
+
+const developerOptions = [
+  { value: '', name: 'not said' } as const,
+  ...paperDeveloperIds.map((value) => ({ value, name: paperDevelopers[value] })),
+];
 
 /** A print that was kept. */
 export function PrintPage({ printId }: { printId: string }) {
@@ -67,12 +81,15 @@ function formOf({
   name,
   paper,
   grade,
+  developer,
   sideMm,
   negativeMm,
   fNumber,
   baseS,
   hardS,
   dryDown,
+  dries,
+  afterId,
   areas,
   trays,
   note,
@@ -85,12 +102,15 @@ function formOf({
     name,
     paper,
     grade,
+    developer: developer ?? '',
     sideMm,
     negativeMm,
     fNumber,
     baseS,
     hardS: hardS ?? '',
     dryDown,
+    dries: dries ?? null,
+    afterId: afterId ?? null,
     areas,
     trays,
     note,
@@ -122,7 +142,7 @@ function PrintForms({
     : like === null
       ? printDraftKey(print?.id ?? null)
       : `${printDraftKey(null)}:like:${like.id}`;
-  const begun = like === null ? (contact ? contactPrint : emptyPrint) : printAgain(formOf(like));
+  const begun = like === null ? (contact ? contactPrint : emptyPrint) : printAgain(formOf(like), like.id);
   const first = print === null ? begun : formOf(print);
   const { form, change } = useDraft<PrintForm>(key, printFormSchema, (kept) => kept ?? first);
   const lamp = useLamp();
@@ -145,8 +165,9 @@ function PrintForms({
   const { shown, form: handlers } = useFaults(errors, () => keep(print?.final ?? false));
   if (form === null) return <p aria-busy="true">Opening the print.</p>;
   const others = (prints ?? []).filter(({ id }) => id !== print?.id);
-  const ofPaper = stripsOfPaper([...others, { ...form, ownRange: form.ownRange ?? undefined }], form.paper);
-  const grades = gradesOfPaper(ofPaper);
+  const developer = form.developer === '' ? undefined : form.developer;
+  const ofPaper = stripsOfPaper([...others, { ...form, developer, ownRange: form.ownRange ?? undefined }], form.paper);
+  const grades = gradesOfPaper(ofPaper, developer);
   // A reload in the dark finds the lamp again.
   const lampOn = exposing.steps.length > 0;
   const hardS = typeof form.hardS === 'number' && form.hardS > 0 ? form.hardS : null;
@@ -182,10 +203,18 @@ function PrintForms({
             From <Link href={`/rolls/${encodeURIComponent(roll.id)}`}>{roll.label}</Link>.
           </p>
         )}
-        <div className="mt-4 grid gap-4 sm:grid-cols-[minmax(0,2fr)_minmax(0,1.4fr)_120px]">
+        <PrintSeries prints={prints ?? []} print={print} afterId={form.afterId} />
+        <div className="mt-4 grid gap-4 sm:grid-cols-[minmax(0,2fr)_minmax(0,1.4fr)_90px_150px]">
           {line('name', 'What is on it', 'frame and words')}
           {line('paper', 'Paper')}
           {line('grade', 'Grade')}
+          <Choice
+            id="paper-developer"
+            label="Developed in"
+            value={form.developer}
+            options={developerOptions}
+            onChange={(next) => change({ developer: next })}
+          />
         </div>
         <ColourHead grade={form.grade} />
         <TestStripPanel
@@ -278,7 +307,13 @@ function PrintForms({
             </>
           )}
         </section>
-        <Changes form={form} change={change} errors={shown} steps={stepsOfPaper([...others, form], form.paper)} />
+        <Changes
+          form={form}
+          change={change}
+          errors={shown}
+          steps={stepsOfPaper([...others, form], form.paper)}
+          dries={driesOfPaper(others, form.paper)}
+        />
         {print !== null && typeof form.baseS === 'number' && form.baseS > 0 && (
           <JudgePrint
             made={{ baseS: print.baseS, grade: print.grade }}

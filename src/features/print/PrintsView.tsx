@@ -2,6 +2,7 @@
 
 import { format } from 'date-fns';
 import Link from 'next/link';
+import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import { printsCsv, printsMatching } from '@/core/printing/printFiles';
 import { formatNumber } from '@/core/units/quantity';
@@ -17,7 +18,9 @@ const SEARCHED_FROM = 8;
 /** Every print: what it is of, and how it was exposed. */
 export function PrintsView() {
   const prints = usePrints();
-  const [wanted, setWanted] = useState('');
+  // What was looked for in the log goes on here.
+  const search = useSearchParams();
+  const [wanted, setWanted] = useState(search.get('find') ?? '');
   const rolls = useRollNames((prints ?? []).flatMap(({ rollId }) => (rollId === null ? [] : [rollId])));
   if (prints === undefined) return <p aria-busy="true">Opening the prints.</p>;
   const begin = (
@@ -42,7 +45,7 @@ export function PrintsView() {
   return (
     <div className="measure">
       <h1>Prints</h1>
-      {prints.length >= SEARCHED_FROM && (
+      {(prints.length >= SEARCHED_FROM || wanted !== '') && (
         <input
           type="search"
           aria-label="Search the prints"

@@ -83,7 +83,7 @@ function WetPrint({ developMin, jugs }: { developMin: number | null; jugs: reado
             <span>
               {name} <span className="block text-[13px] text-ink2">{say}</span>
             </span>
-            <span className="num text-[19px]">{formatDuration(minutes * 60)}</span>
+            <span className="num text-[19px]">{minutes === null ? '' : formatDuration(minutes * 60)}</span>
           </li>
         ))}
       </ol>
@@ -117,8 +117,7 @@ function WetPrint({ developMin, jugs }: { developMin: number | null; jugs: reado
       )}
       <p className="text-[14px] text-ink2">
         To tone, wash first. Selenium and sulfide toners are poisonous or give off gas: outdoors or by an open window,
-        gloves, their own trays, and the label goes before anything here. Flatten fibre prints dry, between clean
-        blotters under books.
+        gloves, their own trays, and the label goes before anything here.
       </p>
     </div>
   );
