@@ -69,6 +69,9 @@ test('from the strip to the print that hangs, with a reload in the dark', async 
   await page.getByLabel('New size, mm').fill('480');
   await page.getByRole('button', { name: /^At that size: 5\d\.\d s$/ }).click();
   await expect(page.getByLabel('On the print, mm')).toHaveValue('480');
+  await page.getByLabel('Lens to paper, cm').fill('60');
+  await page.getByLabel('Now, cm').fill('30');
+  await page.getByRole('button', { name: /^At that distance: 1\d\.\d s$/ }).click();
   await page.getByText('How long in each tray').click();
   await page.getByLabel('Sheets of 8 × 10 so far').fill('8');
   await expect(page.getByTestId('tray-time')).toContainText('6:00');
@@ -198,6 +201,23 @@ test('the strip shows the print on the grades that are open, and a colour head h
   await expect(seen.getByRole('img', { name: 'The hut printed on grade 2' })).toBeVisible();
   await page.getByRole('button', { name: /^Take 8\.0 s and grade / }).click();
   await expect(page.getByText(/^Grade \d+: (yellow|magenta) \d+, the others at nought\./)).toBeVisible();
+  // A strip on a setting of the head makes the head one's own, whatever the print is made on afterwards.
+  await page.getByLabel('Paper', { exact: true }).fill('Pearl');
+  await page.getByLabel('Grade', { exact: true }).fill('60 M');
+  await page.getByRole('radio', { name: 'The paper by itself' }).click();
+  await page.getByRole('button', { name: 'first grey at 4.0 s' }).click();
+  await page.getByRole('button', { name: 'full black at 22.6 s' }).click();
+  await page.getByRole('button', { name: 'Keep it as this paper’s own' }).click();
+  await page.getByLabel('Grade', { exact: true }).fill('3');
+  const own = page.getByText(/^Grade 3: magenta \d+, likely .* by one strip of this paper on your head\.$/);
+  await expect(own).toBeVisible();
+  await page.getByLabel('What is on it').fill('The gate');
+  await page.getByRole('button', { name: 'Keep this print' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'The gate' })).toBeVisible();
+  await page.goto('/prints/new');
+  await page.getByLabel('Paper', { exact: true }).fill('pearl');
+  await page.getByLabel('Grade', { exact: true }).fill('3');
+  await expect(own).toBeVisible();
 });
 
 test('the lamp says what comes next where a voice is wanted', async ({ page }) => {

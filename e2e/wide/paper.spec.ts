@@ -101,17 +101,24 @@ test('a print is judged by what it looks like, and the next one begins like it',
     (await recordsOf(page, 'aetas-demo')).prints as { name: string; baseS: number; grade: string; judged?: object }[];
   const count = (await all()).length;
   await expect.poll(async () => (await all()).filter(({ judged }) => judged !== undefined)).toHaveLength(1);
-  await page.getByRole('link', { name: 'The same again' }).click();
+  await page.getByRole('link', { name: 'Begin that one' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'A print' })).toBeVisible();
   await expect(page.getByLabel('What is on it')).toHaveValue('Aunt Ragnfrid by the stove');
-  await page.getByLabel('Exposure', { exact: true }).fill('13.4');
-  await page.getByLabel('Grade', { exact: true }).fill('1');
+  await expect(page.getByLabel('Exposure', { exact: true })).toHaveValue('13.4');
+  await expect(page.getByLabel('Grade', { exact: true })).toHaveValue('1');
   await page.getByRole('button', { name: 'Keep this print' }).click();
   await expect(page.getByRole('link', { name: 'The same again' })).toBeVisible();
   await expect.poll(async () => (await all()).length).toBe(count + 1);
   const made = (await all()).filter(({ name }) => name === 'Aunt Ragnfrid by the stove');
   expect(made.map(({ grade }) => grade).sort()).toEqual(['1', '2']);
   expect(made.find(({ grade }) => grade === '1')?.judged).toBeUndefined();
+  // What was judged is of that exposure: another one on the same record is another print.
+  await page.goto('/prints/print-stove');
+  await page.getByText('Judge it: which one does it look like?').click();
+  await page.getByLabel('Exposure', { exact: true }).fill('15');
+  await expect(page.getByText(/what was judged goes when it is kept/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this print' }).click();
+  await expect.poll(async () => (await all()).filter(({ judged }) => judged !== undefined)).toHaveLength(0);
 });
 
 test('what another grade costs is common practice at first, and the paper’s own after a comparison', async ({

@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { Photo, Print } from '@/core/records/records';
 import type { PrintValues } from '@/core/printing/print';
+import { isStillJudged } from '@/core/printing/printLikeness';
 import { seriesOf } from '@/core/printing/printSeries';
 import { act, newStamps, type Writer } from './act';
 import { database } from './database';
@@ -30,7 +31,7 @@ export function usePrint(printId: string): Print | null | undefined {
 }
 
 /**
- * Keeps a print: a new one, or what was changed of one. Of those that lead to one picture, one hangs.
+ * Keeps a print: a new one, or what was changed of one. What was judged of another exposure goes. Of those that lead to one picture, one hangs.
  * @param draftKey what was typed of it
  * @returns its id
  */
@@ -44,6 +45,8 @@ export function keepPrint(
     const before = printId === null ? undefined : await writer.db.prints.get(printId);
     const record: Print =
       before === undefined ? { ...stamps, ...values } : { ...before, ...values, updatedMs: stamps.updatedMs };
+    const same = JSON.stringify(before?.judged) === JSON.stringify(record.judged);
+    if (before !== undefined && same && !isStillJudged(before, record)) delete record.judged;
     await writer.put('prints', record);
     if (record.final)
       for (const other of seriesOf(await writer.db.prints.toArray(), record.id))

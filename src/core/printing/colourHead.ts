@@ -1,3 +1,5 @@
+import { gradeRanges } from './twoTones';
+
 /** What a colour head is set to for a grade: one of its filters, as a share of the most that it has. */
 interface HeadSetting {
   filter: 'yellow' | 'magenta' | null;
@@ -17,6 +19,16 @@ const settings: Readonly<Record<string, HeadSetting>> = {
   '4': { filter: 'magenta', share: 0.59 },
   '5': { filter: 'magenta', share: 1 },
 };
+
+/** The table along the scale, from yellow (below 0) to magenta, as shares of its largest value. */
+export const headPoints: readonly { share: number; range: number }[] = gradeRanges
+  .flatMap(({ grade, range }) => {
+    const setting = settings[grade];
+    return setting === undefined
+      ? []
+      : [{ share: setting.filter === 'yellow' ? -setting.share : setting.share, range }];
+  })
+  .sort((a, b) => a.share - b.share);
 
 /** How far heads lie from the table, as a share. Source: our estimate. */
 const SPREAD = 0.2;

@@ -3,18 +3,10 @@ import * as z from 'zod';
 import { choleskyOf } from '../inference/choleskyOf';
 import { LOG_EXPOSURE_PER_STOP } from '../units/stops';
 import { plainName } from '../units/plainName';
+import { text } from '../schema/fields';
 import { within } from '../schema/within';
 import { PLAIN_MIDDLE } from './paperCurve';
 import { gradeRanges } from './twoTones';
-
-/** What a strip without a negative told of a paper on its grade: hundredths of log exposure. */
-export const ownRangeSchema = z.strictObject({
-  range: within('Range of the paper', 20, 300),
-  sd: within('Its spread', 0.5, 100),
-  /** Where within it the paper was as grey as a grey card, as a share, and its spread; missing where nobody looked. */
-  middle: z.strictObject({ share: z.number().min(0.05).max(0.95), sd: z.number().min(0.005).max(1) }).optional(),
-});
-export type OwnRange = z.infer<typeof ownRangeSchema>;
 
 /** Developers of paper that are told apart: what is bought, and coffee. */
 export const paperDevelopers = { bought: 'a bought one', coffee: 'coffee' } as const;
@@ -22,6 +14,18 @@ export type PaperDeveloper = keyof typeof paperDevelopers;
 export const paperDeveloperIds = Object.keys(paperDevelopers) as [PaperDeveloper, ...PaperDeveloper[]];
 /** What most prints are made in, where nobody said. */
 const USUAL_DEVELOPER: PaperDeveloper = 'bought';
+
+/** What a strip without a negative told of a paper on its grade: hundredths of log exposure. */
+export const ownRangeSchema = z.strictObject({
+  range: within('Range of the paper', 20, 300),
+  sd: within('Its spread', 0.5, 100),
+  /** The grade and the developer that the strip had, where the print was made on another; those of the print when missing. */
+  grade: text('Grade of the strip', 40).optional(),
+  developer: z.enum(paperDeveloperIds).optional(),
+  /** Where within it the paper was as grey as a grey card, as a share, and its spread; missing where nobody looked. */
+  middle: z.strictObject({ share: z.number().min(0.05).max(0.95), sd: z.number().min(0.005).max(1) }).optional(),
+});
+export type OwnRange = z.infer<typeof ownRangeSchema>;
 
 /**
  * How far papers lie from the table as a whole, how far a developer moves all grades of one, and how far each grade lies from that, ln.
@@ -80,7 +84,7 @@ export function middleOfPaper(measured: readonly OwnRange[]): { share: number; s
 }
 
 /** What a strip told of a paper, on which grade and in what. */
-export type StripOfPaper = OwnRange & { grade: string; developer?: PaperDeveloper };
+export type StripOfPaper = OwnRange & { grade: string };
 
 /** A grade of the table by its place, in a developer. */
 interface Placed {
@@ -151,9 +155,11 @@ export function stripsOfPaper(
   }[],
   paper: string,
 ): StripOfPaper[] {
-  return prints.flatMap(({ paper: own, grade, developer, ownRange }) =>
-    ownRange !== undefined && plainName(own) === plainName(paper)
-      ? [{ ...ownRange, grade: grade.trim(), ...(developer === undefined ? {} : { developer }) }]
-      : [],
-  );
+  return prints.flatMap(({ paper: own, grade, developer, ownRange }) => {
+    if (ownRange === undefined || plainName(own) !== plainName(paper)) return [];
+    const bath = ownRange.developer ?? developer;
+    return [
+      { ...ownRange, grade: (ownRange.grade ?? grade).trim(), ...(bath === undefined ? {} : { developer: bath }) },
+    ];
+  });
 }

@@ -1,10 +1,13 @@
 import type { PrintForm } from './print';
 import { gradeCost, type GradeCost, type GradeStep } from './gradeCost';
-import { apertureFactor, dryDown, matchFactor, sizeFactor } from './printPlan';
+import { apertureFactor, distanceFactor, dryDown, matchFactor, sizeFactor } from './printPlan';
 
 /** What is to be different, as typed; nothing where it stays. */
 export interface ChangesTyped {
   toMm: number | string;
+  /** Lens to paper, before and now, cm. */
+  fromCm: number | string;
+  toCm: number | string;
   toF: number | string;
   toGrade: string;
   /** One grey that was right before, and its exposure now, s. */
@@ -12,11 +15,13 @@ export interface ChangesTyped {
   nowS: number | string;
 }
 
-export const noChanges: ChangesTyped = { toMm: '', toF: '', toGrade: '', beforeS: '', nowS: '' };
+export const noChanges: ChangesTyped = { toMm: '', fromCm: '', toCm: '', toF: '', toGrade: '', beforeS: '', nowS: '' };
 
 /** Exposures that follow from each change, s; null where a figure is missing. */
 export interface Changed {
   bySize: number | null;
+  /** By the way from the lens to the paper. */
+  byDistance: number | null;
   byAperture: number | null;
   /** With a new bulb or a new box, by one grey. */
   byMatch: number | null;
@@ -38,7 +43,7 @@ const above0 = (value: number | string): value is number => typeof value === 'nu
  */
 export function printChanges(form: PrintForm, typed: ChangesTyped, steps: readonly GradeStep[]): Changed {
   const { baseS, sideMm, negativeMm, fNumber, dryDown: percent, grade } = form;
-  const { toMm, toF, toGrade, beforeS, nowS } = typed;
+  const { toMm, fromCm, toCm, toF, toGrade, beforeS, nowS } = typed;
   const base = above0(baseS) ? baseS : null;
   const matched = above0(beforeS) && above0(nowS) ? matchFactor(beforeS, nowS) : null;
   const apart = toGrade.trim() !== '' && toGrade.trim() !== grade.trim();
@@ -49,6 +54,7 @@ export function printChanges(form: PrintForm, typed: ChangesTyped, steps: readon
       base !== null && above0(sideMm) && above0(negativeMm) && above0(toMm)
         ? base * sizeFactor(sideMm, toMm, negativeMm)
         : null,
+    byDistance: base !== null && above0(fromCm) && above0(toCm) ? base * distanceFactor(fromCm, toCm) : null,
     byAperture: base !== null && above0(fNumber) && above0(toF) ? base * apertureFactor(fNumber, toF) : null,
     byMatch: base !== null && matched !== null && !apart ? base * matched : null,
     dried: base !== null && above0(percent) && percent <= 30 ? dryDown(base, percent) : null,

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { toneIds } from '../densitometry/scene';
-import { nextPrint, offGrades, offStops, printLike } from './printLikeness';
+import { isStillJudged, nextPrint, offGrades, offStops, printLike } from './printLikeness';
 
 describe('a print judged by what it looks like', () => {
   test('more exposure is darker in every tone, and the right one is the same however it is asked', () => {
@@ -30,4 +30,11 @@ describe('a print judged by what it looks like', () => {
     expect(nextPrint({ baseS: 8, grade: '0' }, { stops: 0, grades: 2 }).grade).toBe('00');
     expect(nextPrint({ baseS: 8, grade: 'yellow 30' }, { stops: 0, grades: 1 }).grade).toBe('yellow 30');
   });
+});
+
+test('what was judged holds of that paper and that exposure alone', () => {
+  const made = { paper: 'Pearl', grade: '3', sideMm: 240, fNumber: 8, baseS: 12, areas: [{ where: 'sky', stops: 1 }] };
+  expect(isStillJudged(made, { ...made, paper: ' Pearl ', hardS: '' })).toBe(true);
+  for (const part of [{ baseS: 13 }, { grade: '2' }, { paper: 'Matt' }, { sideMm: 300 }, { hardS: 4 }, { areas: [] }])
+    expect(isStillJudged(made, { ...made, ...part })).toBe(false);
 });

@@ -14,6 +14,32 @@ export const judgedPrintSchema = z.strictObject({
 });
 export type JudgedPrint = z.infer<typeof judgedPrintSchema>;
 
+/** What makes a print the one that was judged. */
+interface Made {
+  paper: string;
+  grade: string;
+  sideMm: number | string;
+  fNumber: number | string;
+  baseS: number | string;
+  hardS?: number | string | undefined;
+  areas: readonly { where: string; stops: number | string }[];
+}
+
+/**
+ * Whether what the eye said of a print still holds of what it is to be: on other paper, or exposed in another way, it is another print.
+ * @param made as it was judged
+ * @param now as it is to be kept
+ */
+export function isStillJudged(made: Made, now: Made): boolean {
+  const of = ({ paper, grade, sideMm, fNumber, baseS, hardS, areas }: Made): string =>
+    JSON.stringify([
+      [paper, grade].map((text) => text.trim()),
+      [sideMm, fNumber, baseS, hardS === '' ? null : (hardS ?? null)],
+      areas.map(({ where, stops }) => [where.trim(), stops]),
+    ]);
+  return of(made) === of(now);
+}
+
 /** The range of a grade in the table; that of grade 2 for one that is in none. */
 function rangeAt(grade: string): { at: number; range: number } {
   const found = gradeRanges.findIndex((one) => one.grade === grade.trim());

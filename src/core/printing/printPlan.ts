@@ -78,6 +78,17 @@ export function sizeFactor(from: number, to: number, negativeMm: number): number
 }
 
 /**
+ * The same by the way from the lens to the paper, measured before and after: the light falls off with its square.
+ * @param from lens to paper, any unit; above 0
+ * @param to the same, now
+ * @returns (to/from)². Source: published, the inverse square law; of a thin lens it is f(m + 1), which `sizeFactor` has
+ * @example distanceFactor(300, 600) // 4
+ */
+export function distanceFactor(from: number, to: number): number {
+  return (to / from) ** 2;
+}
+
+/**
  * Factor on the exposure where the aperture changes.
  * @example apertureFactor(8, 11) // 1.89: the marks are rounded, a stop is 2
  */

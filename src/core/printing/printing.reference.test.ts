@@ -3,6 +3,7 @@ import { seededEven, seededNormal } from '../kit/seededNoise';
 import {
   SHEET_M2,
   apertureFactor,
+  distanceFactor,
   dryDown,
   exposureOf,
   factorialS,
@@ -70,6 +71,17 @@ describe('another size, aperture or drying', () => {
   ])('from %f× to %f×: %f times', (from, to, factor) =>
     expect(sizeFactor(from * 24, to * 24, 24)).toBeCloseTo(factor, 3),
   );
+  // Source: published, the thin lens: the image lies at f(m + 1), so both laws are one.
+  test('by the way from lens to paper it is the same as by sizes', () => {
+    for (const [from, to] of [
+      [100, 300],
+      [240, 480],
+      [500, 200],
+    ] as const) {
+      const away = (sideMm: number): number => 50 * (sideMm / 36 + 1);
+      expect(distanceFactor(away(from), away(to))).toBeCloseTo(sizeFactor(from, to, 36), 12);
+    }
+  });
   test('there and back is once', () => expect(sizeFactor(100, 300, 36) * sizeFactor(300, 100, 36)).toBeCloseTo(1, 12));
   test('two stops of aperture are four times', () => {
     expect(apertureFactor(8, 16)).toBe(4);

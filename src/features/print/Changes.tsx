@@ -37,7 +37,11 @@ export function Changes({ form, change, errors, steps, dries }: ChangesProps) {
       error={errors[id]}
     />
   );
-  const other = (id: 'toMm' | 'toF' | 'beforeS' | 'nowS', label: string, kind: QuantityProps['kind']) => (
+  const other = (
+    id: 'toMm' | 'fromCm' | 'toCm' | 'toF' | 'beforeS' | 'nowS',
+    label: string,
+    kind: QuantityProps['kind'],
+  ) => (
     <Quantity
       id={id}
       label={label}
@@ -70,6 +74,11 @@ export function Changes({ form, change, errors, steps, dries }: ChangesProps) {
         {own('sideMm', 'On the print, mm', 'count')}
         {other('toMm', 'New size, mm', 'count')}
         {take(found.bySize, 'At that size', { sideMm: typed.toMm }, { toMm: '' })}
+      </div>
+      <div className="mt-3 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-4">
+        {other('fromCm', 'Lens to paper, cm', 'count')}
+        {other('toCm', 'Now, cm', 'count')}
+        {take(found.byDistance, 'At that distance', {}, { fromCm: '', toCm: '' })}
       </div>
       <div className="mt-3 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-4">
         {other('toF', 'New aperture, f/', 'fNumber')}

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { nextPrint, offGrades, offStops, printLike, type JudgedPrint } from '@/core/printing/printLikeness';
 import { formatNumber } from '@/core/units/quantity';
 import { ScenePicture } from '@/features/scene/ScenePicture';
@@ -21,17 +22,18 @@ const hardWords: Readonly<Record<number, string>> = {
 };
 
 interface JudgePrintProps {
+  printId: string;
   made: { baseS: number; grade: string };
+  /** Whether the form has another exposure by now than the print that was judged. */
+  changed: boolean;
   judged: JudgedPrint | null;
   /** Where the paper's grey card lies in its range. */
   middle: number;
   onJudge: (judged: JudgedPrint) => void;
-  /** Takes what the next print wants. */
-  onNext: (part: { baseS: number; grade: string }) => void;
 }
 
 /** The print in white light, dry: which picture does it look like? And what the next one wants. */
-export function JudgePrint({ made, judged, middle, onJudge, onNext }: JudgePrintProps) {
+export function JudgePrint({ printId, made, changed, judged, middle, onJudge }: JudgePrintProps) {
   const off = judged ?? { stops: 0, grades: 0 };
   const next = nextPrint(made, off);
   const row = (
@@ -77,15 +79,20 @@ export function JudgePrint({ made, judged, middle, onJudge, onNext }: JudgePrint
             <>
               The next one: {formatNumber(next.baseS, 1)} s
               {next.grade === made.grade.trim() ? '' : ` on grade ${next.grade}`}.{' '}
-              <button
-                type="button"
+              <Link
                 className="act"
-                onClick={() => onNext({ baseS: Math.round(next.baseS * 10) / 10, grade: next.grade })}
+                href={`/prints/new?like=${encodeURIComponent(printId)}&s=${formatNumber(next.baseS, 1)}&grade=${encodeURIComponent(next.grade)}`}
               >
-                Take that
-              </button>
+                Begin that one
+              </Link>
             </>
           )}
+        </p>
+      )}
+      {judged !== null && changed && (
+        <p className="mt-2 max-w-[62ch] text-[14px]" role="status">
+          The exposure above is another than the one that was judged, so what was judged goes when it is kept. “The same
+          again” keeps both prints.
         </p>
       )}
     </details>

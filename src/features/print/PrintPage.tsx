@@ -23,6 +23,7 @@ import {
   paperDevelopers,
   stripsOfPaper,
 } from '@/core/printing/paperRange';
+import { isStillJudged } from '@/core/printing/printLikeness';
 import { stepsOfPaper } from '@/core/printing/gradeCost';
 import { ownNegative } from '@/core/printing/ownNegative';
 import { keepPrint, printDraftKey, removePrint, usePrint, usePrints } from '@/data/prints';
@@ -65,16 +66,24 @@ export function PrintPage({ printId }: { printId: string }) {
 export function NewPrint() {
   const search = useSearchParams();
   const likeId = search.get('like');
-  if (likeId !== null) return <SamePrint printId={likeId} />;
+  if (likeId !== null) {
+    const seconds = Number(search.get('s'));
+    const grade = search.get('grade');
+    const next = seconds > 0 && grade !== null ? { baseS: seconds, grade } : null;
+    return <SamePrint printId={likeId} next={next} />;
+  }
   return <PrintForms print={null} rollId={search.get('roll')} contact={search.get('sheet') === 'contact'} />;
 }
 
+/** What is to be different of the next print. */
+type NextOne = Pick<PrintForm, 'baseS' | 'grade'>;
+
 /** The same print again, to be changed. */
-function SamePrint({ printId }: { printId: string }) {
+function SamePrint({ printId, next }: { printId: string; next: NextOne | null }) {
   const print = usePrint(printId);
   if (print === undefined) return <p aria-busy="true">Opening the print.</p>;
   if (print === null) return <NotHere table="prints" id={printId} what="This print" />;
-  return <PrintForms print={null} rollId={print.rollId} like={print} />;
+  return <PrintForms print={null} rollId={print.rollId} like={print} next={next} />;
 }
 
 function formOf({
@@ -127,6 +136,7 @@ function PrintForms({
   rollId,
   contact = false,
   like = null,
+  next = null,
 }: {
   print: Print | null;
   rollId: string | null;
@@ -134,6 +144,8 @@ function PrintForms({
   contact?: boolean;
   /** The print that this one begins like. */
   like?: Print | null;
+  /** What judging that one asks of this one. */
+  next?: NextOne | null;
 }) {
   const router = useRouter();
   const units = useSettings();
@@ -141,8 +153,9 @@ function PrintForms({
     ? `${printDraftKey(null)}:contact:${rollId ?? ''}`
     : like === null
       ? printDraftKey(print?.id ?? null)
-      : `${printDraftKey(null)}:like:${like.id}`;
-  const begun = like === null ? (contact ? contactPrint : emptyPrint) : printAgain(formOf(like), like.id);
+      : `${printDraftKey(null)}:like:${like.id}${next === null ? '' : `:${next.baseS}:${next.grade}`}`;
+  const begun =
+    like === null ? (contact ? contactPrint : emptyPrint) : { ...printAgain(formOf(like), like.id), ...next };
   const first = print === null ? begun : formOf(print);
   const { form, change } = useDraft<PrintForm>(key, printFormSchema, (kept) => kept ?? first);
   const lamp = useLamp();
@@ -216,7 +229,7 @@ function PrintForms({
             onChange={(next) => change({ developer: next })}
           />
         </div>
-        <ColourHead grade={form.grade} />
+        <ColourHead grade={form.grade} strips={ofPaper} />
         <TestStripPanel
           printKey={key}
           contact={contact}
@@ -225,7 +238,11 @@ function PrintForms({
           grades={grades}
           densityAt={ownNegative(strips ?? [])}
           middle={middleOfPaper(ofPaper).share}
-          onRange={(ownRange) => change({ ownRange })}
+          onRange={(range) =>
+            change({
+              ownRange: { ...range, grade: form.grade.trim(), ...(developer === undefined ? {} : { developer }) },
+            })
+          }
           onExpose={begin}
           onTake={(baseS, grade) => change({ baseS, ...(grade === null ? {} : { grade }) })}
         />
@@ -316,11 +333,12 @@ function PrintForms({
         />
         {print !== null && typeof form.baseS === 'number' && form.baseS > 0 && (
           <JudgePrint
+            printId={print.id}
             made={{ baseS: print.baseS, grade: print.grade }}
+            changed={!isStillJudged(print, form)}
             judged={form.judged}
             middle={middleOfPaper(ofPaper).share}
             onJudge={(judged) => change({ judged })}
-            onNext={(part) => change(part)}
           />
         )}
         <section aria-labelledby="trays-head" className="mt-7">
