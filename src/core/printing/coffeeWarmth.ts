@@ -1,3 +1,4 @@
+import { patchGrey } from '../densitometry/patchGrey';
 import type { PaperBase } from './wetPrint';
 
 /** Density that coffee leaves in bare paper, by its base, in blue light, after the usual time in the tray, D. Source: our estimate. */
@@ -19,6 +20,8 @@ export interface StainedPaper {
   blueD: number;
   /** Light that it gives back in red, green and blue, as shares. */
   reflected: readonly [red: number, green: number, blue: number];
+  /** The same on a screen: codes of sRGB, 0 to 255. */
+  screen: readonly number[];
 }
 
 /**
@@ -30,10 +33,15 @@ export interface StainedPaper {
  */
 export function coffeeWarmth(base: PaperBase, minutes: number): { least: StainedPaper; most: StainedPaper } {
   const grown = Math.sqrt(Math.max(0, minutes) / USUAL_MIN);
-  const stained = (densityD: number): StainedPaper => ({
-    blueD: densityD,
-    reflected: [10 ** (-RED_SHARE * densityD), 10 ** (-GREEN_SHARE * densityD), 10 ** -densityD],
-  });
+  const stained = (densityD: number): StainedPaper => {
+    const channelsD = [RED_SHARE * densityD, GREEN_SHARE * densityD, densityD] as const;
+    const [red, green, blue] = channelsD;
+    return {
+      blueD: densityD,
+      reflected: [10 ** -red, 10 ** -green, 10 ** -blue],
+      screen: channelsD.map((one) => patchGrey(one)),
+    };
+  };
   const [low, high] = blueD[base];
   return { least: stained(low * grown), most: stained(high * grown) };
 }

@@ -1,6 +1,13 @@
 import { describe, expect, test } from 'vitest';
 import { toneIds } from '../densitometry/scene';
+import type { PaperKnown } from './gradeExposure';
+import { PLAIN_MIDDLE } from './paperCurve';
+import { gradesOfPaper } from './paperRange';
 import { isStillJudged, nextPrint, offGrades, offStops, printLike } from './printLikeness';
+
+const paper: PaperKnown = { grades: gradesOfPaper([]), steps: [], middle: PLAIN_MIDDLE };
+const next = (made: { baseS: number; grade: string }, off: { stops: number; grades: number }) =>
+  nextPrint(made, off, paper);
 
 describe('a print judged by what it looks like', () => {
   test('more exposure is darker in every tone, and the right one is the same however it is asked', () => {
@@ -17,18 +24,20 @@ describe('a print judged by what it looks like', () => {
     expect(Math.max(...clouds) - Math.min(...clouds)).toBeLessThan(4);
   });
   test('the next one takes off what was too much: worked by hand', () => {
-    expect(nextPrint({ baseS: 20, grade: '3' }, { stops: 0.5, grades: 1 })).toEqual({
-      baseS: expect.closeTo(14.142, 3) as number,
+    // 20 s less half a stop, and on grade 2 the lights want 10^(−m·17/100) as much.
+    expect(next({ baseS: 20, grade: '3' }, { stops: 0.5, grades: 1 })).toEqual({
+      baseS: expect.closeTo(14.142 * 10 ** (-PLAIN_MIDDLE * 0.17), 3) as number,
       grade: '2',
       right: false,
     });
-    expect(nextPrint({ baseS: 8, grade: '2' }, { stops: -1, grades: -1 })).toMatchObject({ baseS: 16, grade: '3' });
-    expect(nextPrint({ baseS: 8, grade: '2' }, { stops: 0, grades: 0 })).toEqual({ baseS: 8, grade: '2', right: true });
+    expect(next({ baseS: 8, grade: '2' }, { stops: -1, grades: 0 })).toMatchObject({ baseS: 16, grade: '2' });
+    expect(next({ baseS: 8, grade: '2' }, { stops: 0, grades: -1 })).toMatchObject({ grade: '3' });
+    expect(next({ baseS: 8, grade: '2' }, { stops: 0, grades: 0 })).toEqual({ baseS: 8, grade: '2', right: true });
   });
   test('the table ends where it ends, and a filter of another name stays', () => {
-    expect(nextPrint({ baseS: 8, grade: '5' }, { stops: 0, grades: -2 }).grade).toBe('5');
-    expect(nextPrint({ baseS: 8, grade: '0' }, { stops: 0, grades: 2 }).grade).toBe('00');
-    expect(nextPrint({ baseS: 8, grade: 'yellow 30' }, { stops: 0, grades: 1 }).grade).toBe('yellow 30');
+    expect(next({ baseS: 8, grade: '5' }, { stops: 0, grades: -2 }).grade).toBe('5');
+    expect(next({ baseS: 8, grade: '0' }, { stops: 0, grades: 2 }).grade).toBe('00');
+    expect(next({ baseS: 8, grade: 'yellow 30' }, { stops: 0, grades: 1 }).grade).toBe('yellow 30');
   });
 });
 

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import type { SceneGreys } from '../densitometry/scene';
+import { lightsFactor, type PaperKnown } from './gradeExposure';
 import { predictedPrint } from './paperCurve';
 import { gradeRanges } from './twoTones';
 
@@ -78,14 +79,17 @@ export interface NextPrint {
  * The next print, by what the eye said of this one.
  * @param made its exposure, s, and its grade
  * @param off how far it is off
- * @returns the exposure with the stops taken off, and the grade so many steps softer; a grade that is in no table stays
- * @example nextPrint({ baseS: 20, grade: '3' }, { stops: 0.5, grades: 1 }) // 14.1 s on grade 2
+ * @param paper what is known of its paper
+ * @returns the exposure with the stops taken off, and the grade so many steps softer, with what the light tones want on it; a grade that
+ * is in no table stays
+ * @example nextPrint({ baseS: 20, grade: '3' }, { stops: 0.5, grades: 1 }, paper) // 11.5 s on grade 2, with the table's ranges
  */
-export function nextPrint(made: { baseS: number; grade: string }, off: JudgedPrint): NextPrint {
+export function nextPrint(made: { baseS: number; grade: string }, off: JudgedPrint, paper: PaperKnown): NextPrint {
   const known = gradeRanges.some((one) => one.grade === made.grade.trim());
+  const grade = known ? gradeBeside(made.grade, -off.grades) : made.grade.trim();
   return {
-    baseS: made.baseS * 2 ** -off.stops,
-    grade: known ? gradeBeside(made.grade, -off.grades) : made.grade.trim(),
+    baseS: made.baseS * 2 ** -off.stops * (lightsFactor(made.grade, grade, paper)?.factor ?? 1),
+    grade,
     right: off.stops === 0 && off.grades === 0,
   };
 }

@@ -128,8 +128,8 @@ export function Changes({ form, change, errors, steps, dries }: ChangesProps) {
       </div>
       {byGrade !== null && (
         <p className="mt-3 max-w-[62ch] space-y-2" data-testid="grade-cost">
-          Grade {typed.toGrade.trim()} takes {formatNumber(byGrade.factor, 2)} × the time of grade {form.grade.trim()} (
-          {formatNumber(byGrade.low, 2)} to {formatNumber(byGrade.high, 2)}),{' '}
+          Grade {typed.toGrade.trim()} takes {formatNumber(byGrade.factor, 2)} × the time of grade {form.grade.trim()}{' '}
+          for the same grey ({formatNumber(byGrade.low, 2)} to {formatNumber(byGrade.high, 2)}),{' '}
           {byGrade.compared === 0
             ? 'by common practice: filters from 4 on take twice the light. One grey on both grades tells it of your paper.'
             : `by ${byGrade.compared === 1 ? 'one comparison' : `${byGrade.compared} comparisons`} on this paper.`}{' '}

@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import type { PaperKnown } from '@/core/printing/gradeExposure';
 import { nextPrint, offGrades, offStops, printLike, type JudgedPrint } from '@/core/printing/printLikeness';
 import { formatNumber } from '@/core/units/quantity';
 import { ScenePicture } from '@/features/scene/ScenePicture';
@@ -27,15 +28,15 @@ interface JudgePrintProps {
   /** Whether the form has another exposure by now than the print that was judged. */
   changed: boolean;
   judged: JudgedPrint | null;
-  /** Where the paper's grey card lies in its range. */
-  middle: number;
+  /** What is known of its paper. */
+  paper: PaperKnown;
   onJudge: (judged: JudgedPrint) => void;
 }
 
 /** The print in white light, dry: which picture does it look like? And what the next one wants. */
-export function JudgePrint({ printId, made, changed, judged, middle, onJudge }: JudgePrintProps) {
+export function JudgePrint({ printId, made, changed, judged, paper, onJudge }: JudgePrintProps) {
   const off = judged ?? { stops: 0, grades: 0 };
-  const next = nextPrint(made, off);
+  const next = nextPrint(made, off, paper);
   const row = (
     label: string,
     values: readonly number[],
@@ -57,7 +58,7 @@ export function JudgePrint({ printId, made, changed, judged, middle, onJudge }: 
               )}
               onClick={() => onJudge(at(value))}
             >
-              <ScenePicture greys={printLike(made.grade, at(value), middle)} />
+              <ScenePicture greys={printLike(made.grade, at(value), paper.middle)} />
               {chosen === value && '✓ '}
               {words[value]}
             </button>

@@ -23,6 +23,7 @@ import {
   paperDevelopers,
   stripsOfPaper,
 } from '@/core/printing/paperRange';
+import type { PaperKnown } from '@/core/printing/gradeExposure';
 import { isStillJudged } from '@/core/printing/printLikeness';
 import { stepsOfPaper } from '@/core/printing/gradeCost';
 import { ownNegative } from '@/core/printing/ownNegative';
@@ -180,7 +181,11 @@ function PrintForms({
   const others = (prints ?? []).filter(({ id }) => id !== print?.id);
   const developer = form.developer === '' ? undefined : form.developer;
   const ofPaper = stripsOfPaper([...others, { ...form, developer, ownRange: form.ownRange ?? undefined }], form.paper);
-  const grades = gradesOfPaper(ofPaper, developer);
+  const paper: PaperKnown = {
+    grades: gradesOfPaper(ofPaper, developer),
+    steps: stepsOfPaper([...others, form], form.paper),
+    middle: middleOfPaper(ofPaper).share,
+  };
   // A reload in the dark finds the lamp again.
   const lampOn = exposing.steps.length > 0;
   const hardS = typeof form.hardS === 'number' && form.hardS > 0 ? form.hardS : null;
@@ -235,9 +240,8 @@ function PrintForms({
           contact={contact}
           grade={form.grade}
           paper={form.paper}
-          grades={grades}
+          known={paper}
           densityAt={ownNegative(strips ?? [])}
-          middle={middleOfPaper(ofPaper).share}
           onRange={(range) =>
             change({
               ownRange: { ...range, grade: form.grade.trim(), ...(developer === undefined ? {} : { developer }) },
@@ -328,7 +332,7 @@ function PrintForms({
           form={form}
           change={change}
           errors={shown}
-          steps={stepsOfPaper([...others, form], form.paper)}
+          steps={paper.steps}
           dries={driesOfPaper(others, form.paper)}
         />
         {print !== null && typeof form.baseS === 'number' && form.baseS > 0 && (
@@ -337,14 +341,14 @@ function PrintForms({
             made={{ baseS: print.baseS, grade: print.grade }}
             changed={!isStillJudged(print, form)}
             judged={form.judged}
-            middle={middleOfPaper(ofPaper).share}
+            paper={paper}
             onJudge={(judged) => change({ judged })}
           />
         )}
         <section aria-labelledby="trays-head" className="mt-7">
           <h2 id="trays-head">Trays and words</h2>
           <div className="mt-2 space-y-4">
-            <Trays />
+            <Trays developer={developer} />
             {line('trays', 'Trays', 'developer, time, tone')}
             <Field id="note" label="Note" error={shown.note}>
               <textarea

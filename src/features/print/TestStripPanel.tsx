@@ -3,7 +3,8 @@
 import Link from 'next/link';
 import { stripSteps as lampSteps, type LampStep } from '@/core/printing/exposing';
 import { CURVE_D, CURVE_FROM, CURVE_TO, paperCurve, printsByGrade } from '@/core/printing/paperCurve';
-import type { GradeOfPaper, OwnRange } from '@/core/printing/paperRange';
+import { exposureOnGrade, type PaperKnown } from '@/core/printing/gradeExposure';
+import type { OwnRange } from '@/core/printing/paperRange';
 import {
   FROM_S,
   PATCHES,
@@ -58,10 +59,8 @@ interface TestStripPanelProps {
   printKey: string;
   grade: string;
   paper: string;
-  /** Grades of that paper, as far as they are known. */
-  grades: readonly GradeOfPaper[];
-  /** Where the paper is as grey as a grey card, as a share of its range. */
-  middle: number;
+  /** What is known of that paper. */
+  known: PaperKnown;
   /** The density of the person’s own negative by its exposure; null where no strip of its roll tells it. */
   densityAt: ((logH: number) => number) | null;
   /** A contact sheet: one patch is looked for, the first in which the film’s clear edge is gone. */
@@ -75,7 +74,7 @@ interface TestStripPanelProps {
 
 /** A test strip: its patches drawn, the lamp for each, and what the right ones say. */
 export function TestStripPanel(props: TestStripPanelProps) {
-  const { printKey, grade, grades, contact, onExpose } = props;
+  const { printKey, grade, known, contact, onExpose } = props;
   const units = useSettings();
   const { form, change } = useDraft<TestStripForm>(
     `${printKey}:strip`,
@@ -83,7 +82,7 @@ export function TestStripPanel(props: TestStripPanelProps) {
     (kept) => kept ?? emptyTestStrip,
   );
   if (form === null) return null;
-  const said = readTestStrip(form, grade, grades);
+  const said = readTestStrip(form, grade, known.grades);
   const { patches, fields } = said;
   const { marks, line } = looked[contact ? 'contact' : form.of];
   return (
@@ -176,9 +175,8 @@ export function TestStripPanel(props: TestStripPanelProps) {
 function Said({
   grade,
   paper,
-  grades,
+  known,
   densityAt,
-  middle,
   contact,
   onTake,
   onRange,
@@ -186,7 +184,9 @@ function Said({
   said: { tones, range },
   lightS,
 }: TestStripPanelProps & { form: TestStripForm; said: StripSaid; lightS: number }) {
-  if (form.of === 'paper' && !contact) return <PaperSaid {...{ grade, paper, grades, onRange, form, range }} />;
+  if (form.of === 'paper' && !contact) return <PaperSaid {...{ grade, paper, known, onRange, form, range }} />;
+  const other = tones === null || tones.grade === grade.trim() ? null : exposureOnGrade(tones, grade, known);
+  const takenS = other?.seconds ?? lightS;
   return (
     <div className="mt-2 border-s-4 border-chem ps-4" data-testid="two-tones">
       {tones === null ? (
@@ -202,19 +202,21 @@ function Said({
         </p>
       ) : (
         <p>
-          {formatNumber(tones.seconds, 1)} s ({formatNumber(tones.lowS, 1)} to {formatNumber(tones.highS, 1)} s), grade{' '}
-          <b>{tones.grade}</b>
+          {formatNumber(tones.seconds, 1)} s ({formatNumber(tones.lowS, 1)} to {formatNumber(tones.highS, 1)} s) here,
+          and grade <b>{tones.grade}</b>
           {tones.open.length > 1 && ` (${tones.open.join(', ')} are open)`}. The negative spans about{' '}
           {Math.round(tones.range)} ({Math.round(tones.low)} to {Math.round(tones.high)}) hundredths of log exposure.
-          {tones.grade !== grade.trim() &&
-            ' On another grade the light tones keep their time where filters are made so; else a strip again.'}
+          {other !== null &&
+            ` On grade ${tones.grade} the lights want about ${formatNumber(other.seconds, 1)} s (${formatNumber(other.lowS, 1)} to ${formatNumber(other.highS, 1)} s), ${other.compared === 0 ? 'as filters usually are: a strip on it says it closer' : 'by what was compared on this paper'}.`}
         </p>
       )}
-      {tones !== null && (
-        <PrintsSeen tones={tones} own={grade.trim()} grades={grades} densityAt={densityAt} middle={middle} />
-      )}
-      <button type="button" className="act mt-2" onClick={() => onTake(lightS, tones?.grade ?? null)}>
-        Take {formatNumber(lightS, 1)} s{tones === null ? '' : ` and grade ${tones.grade}`}
+      {tones !== null && <PrintsSeen tones={tones} own={grade.trim()} known={known} densityAt={densityAt} />}
+      <button
+        type="button"
+        className="act mt-2"
+        onClick={() => onTake(Number(takenS.toFixed(1)), tones?.grade ?? null)}
+      >
+        Take {formatNumber(takenS, 1)} s{tones === null ? '' : ` and grade ${tones.grade}`}
       </button>
     </div>
   );
@@ -224,11 +226,11 @@ function Said({
 function PaperSaid({
   grade,
   paper,
-  grades,
+  known: { grades },
   onRange,
   form,
   range,
-}: Pick<TestStripPanelProps, 'grade' | 'paper' | 'grades' | 'onRange'> & {
+}: Pick<TestStripPanelProps, 'grade' | 'paper' | 'known' | 'onRange'> & {
   form: TestStripForm;
   range: OwnRange | null;
 }) {
@@ -274,16 +276,12 @@ function PaperSaid({
 function PrintsSeen({
   tones,
   own,
-  grades,
+  known: { grades, middle },
   densityAt,
-  middle,
 }: {
   tones: TwoTones;
   own: string;
-  grades: readonly GradeOfPaper[];
-  densityAt: TestStripPanelProps['densityAt'];
-  middle: number;
-}) {
+} & Pick<TestStripPanelProps, 'known' | 'densityAt'>) {
   const seen = printsByGrade(
     tones.range,
     grades.filter(({ grade }) => grade === own || tones.open.includes(grade)),

@@ -1,13 +1,22 @@
 'use client';
 
-import * as z from 'zod';
-import { SHEET_M2, factorialS, trayMinutes, trayOfJug } from '@/core/printing/printPlan';
-import { fixWays, paperBases, paperFixer, printBaths, type FixWay, type PaperBase } from '@/core/printing/wetPrint';
-import { patchGrey } from '@/core/densitometry/patchGrey';
+import {
+  LEAST,
+  emptyTray,
+  emptyWet,
+  fixerLeft,
+  isEnough,
+  trayFormSchema,
+  trayTimes,
+  wetFormSchema,
+  type TrayForm,
+  type WetForm,
+} from '@/core/printing/trayForm';
+import type { PaperDeveloper } from '@/core/printing/paperRange';
+import { fixWays, paperBases, printBaths, type FixWay, type PaperBase } from '@/core/printing/wetPrint';
 import { coffeeWarmth } from '@/core/printing/coffeeWarmth';
 import { isPourable } from '@/core/brewing/bottle';
 import type { Brew } from '@/core/records/records';
-import { typed } from '@/core/schema/typed';
 import { formatDuration } from '@/core/units/duration';
 import { formatNumber, formatQuantity } from '@/core/units/quantity';
 import { countFilms } from '@/data/brews';
@@ -17,42 +26,16 @@ import { Choice } from '@/ui/Choice';
 import { Quantity } from '@/ui/Quantity';
 import { Segments } from '@/ui/Segments';
 
-const formSchema = z.object({
-  freshMin: typed,
-  litres: typed,
-  sheets: typed,
-  imageS: typed,
-  factor: typed,
-  /** The jug that the tray is poured from; empty for one of no jug. */
-  jugId: z.string().max(100).default(''),
-});
-type TrayForm = z.infer<typeof formSchema>;
-/** Source: common practice for a coffee tray, no source; a factor belongs to its developer. */
-const first: TrayForm = { freshMin: 4.5, litres: 1, sheets: 0, imageS: '', factor: 8, jugId: '' };
-
-const least = (value: number | string, low: number): value is number => typeof value === 'number' && value >= low;
-
-const wetSchema = z.object({
-  base: z.enum(['coated', 'fibre']),
-  way: z.enum(['one', 'two']),
-  aid: z.boolean(),
-  litres: typed,
-  sheets: typed,
-  jugId: z.string().max(100).default(''),
-});
-type WetForm = z.infer<typeof wetSchema>;
-const firstWet: WetForm = { base: 'coated', way: 'one', aid: true, litres: 1, sheets: 0, jugId: '' };
 const baseOptions = (Object.keys(paperBases) as PaperBase[]).map((value) => ({ value, name: paperBases[value] }));
 const wayOptions = (Object.keys(fixWays) as FixWay[]).map((value) => ({ value, name: fixWays[value] }));
 
 /** What comes after the developer, by the paper, and how many sheets the fixer still takes. */
-function WetPrint({ developMin, jugs }: { developMin: number | null; jugs: readonly Brew[] }) {
+function WetPrint({ coffeeMin, jugs }: { coffeeMin: number | null; jugs: readonly Brew[] }) {
   const units = useSettings();
-  const { form, change } = useDraft<WetForm>('wet-print', wetSchema, (kept) => kept ?? firstWet);
+  const { form, change } = useDraft<WetForm>('wet-print', wetFormSchema, (kept) => kept ?? emptyWet);
   if (form === null) return null;
-  const { base, way, aid } = form;
-  const { litres, sheets } = tray(form, jugs);
-  const fixer = least(litres, 0.1) && least(sheets, 0) ? paperFixer(base, way, litres, sheets) : null;
+  const { base, way, aid, litres, sheets } = form;
+  const fixer = fixerLeft(form, jugs);
   return (
     <div className="mt-5 max-w-[640px] space-y-3">
       <h3 className="font-[650]">After the developer</h3>
@@ -70,7 +53,7 @@ function WetPrint({ developMin, jugs }: { developMin: number | null; jugs: reado
         options={wayOptions}
         onChange={(next) => change({ way: next })}
       />
-      {developMin !== null && <Warmth base={base} minutes={developMin} />}
+      {coffeeMin !== null && <Warmth base={base} minutes={coffeeMin} />}
       {base === 'fibre' && (
         <label className="flex min-h-11 items-center gap-2">
           <input type="checkbox" checked={aid} onChange={(event) => change({ aid: event.target.checked })} />
@@ -96,7 +79,7 @@ function WetPrint({ developMin, jugs }: { developMin: number | null; jugs: reado
           units={units}
           value={litres}
           onChange={(value) => change({ litres: value })}
-          error={least(litres, 0.1) ? undefined : 'Give 0.1 or more.'}
+          error={isEnough('litres', litres) ? undefined : 'Give 0.1 or more.'}
         />
         <Quantity
           id="fix-sheets"
@@ -105,7 +88,7 @@ function WetPrint({ developMin, jugs }: { developMin: number | null; jugs: reado
           units={units}
           value={sheets}
           onChange={(value) => change({ sheets: value })}
-          error={least(sheets, 0) ? undefined : 'Give 0 or more.'}
+          error={isEnough('sheets', sheets) ? undefined : 'Give 0 or more.'}
         />
       </div>
       {fixer !== null && (
@@ -121,15 +104,6 @@ function WetPrint({ developMin, jugs }: { developMin: number | null; jugs: reado
       </p>
     </div>
   );
-}
-
-/** What the tray holds: its jug's volume and sheets, else as typed. */
-function tray(
-  { jugId, litres, sheets }: { jugId: string; litres: number | string; sheets: number | string },
-  jugs: readonly Brew[],
-): { litres: number | string; sheets: number | string } {
-  const jug = jugs.find(({ id }) => id === jugId);
-  return jug === undefined ? { litres, sheets } : trayOfJug(jug);
 }
 
 /** The jug that a tray is poured from, and one more sheet through it. */
@@ -187,13 +161,11 @@ function TrayJug({
 
 /** How warm coffee leaves the white of a print: the least and the most, side by side with bare paper. */
 function Warmth({ base, minutes }: { base: PaperBase; minutes: number }) {
-  const { least: low, most: high } = coffeeWarmth(base, minutes);
-  const paper = ({ reflected }: { reflected: readonly number[] }): string =>
-    `rgb(${reflected.map((share) => patchGrey(-Math.log10(share))).join(' ')})`;
+  const { least, most } = coffeeWarmth(base, minutes);
   const swatches = [
     { name: 'bare', colour: 'rgb(255 255 255)' },
-    { name: 'at the least', colour: paper(low) },
-    { name: 'at the most', colour: paper(high) },
+    { name: 'at the least', colour: `rgb(${least.screen.join(' ')})` },
+    { name: 'at the most', colour: `rgb(${most.screen.join(' ')})` },
   ];
   return (
     <figure>
@@ -213,37 +185,31 @@ function Warmth({ base, minutes }: { base: PaperBase; minutes: number }) {
 }
 
 /** How long this sheet stays in the developer: by what was printed in it, or by its first image. */
-export function Trays() {
+export function Trays({ developer }: { developer: PaperDeveloper | undefined }) {
   const units = useSettings();
-  const { form, change } = useDraft<TrayForm>('trays', formSchema, (kept) => kept ?? first);
+  const { form, change } = useDraft<TrayForm>('trays', trayFormSchema, (kept) => kept ?? emptyTray);
   const jugs = useBrews() ?? [];
   if (form === null) return null;
-  const { freshMin, imageS, factor } = form;
-  const { litres, sheets } = tray(form, jugs);
-  const byArea =
-    least(freshMin, 0.1) && least(litres, 0.1) && least(sheets, 0)
-      ? trayMinutes(freshMin, sheets * SHEET_M2, litres)
-      : null;
-  const byImage = least(imageS, 1) && least(factor, 1) ? factorialS(imageS, factor) : null;
-  const field = (id: keyof TrayForm, label: string, kind: 'minutes' | 'count' | 'seconds' | 'parts', low: number) => (
+  const { byAreaMin, byImageS, developMin } = trayTimes(form, jugs);
+  const field = (id: keyof typeof LEAST, label: string, kind: 'minutes' | 'seconds' | 'gradient') => (
     <Quantity
       id={`tray-${id}`}
       label={label}
-      kind={kind === 'parts' ? 'gradient' : kind}
+      kind={kind}
       units={units}
       optional={id === 'imageS'}
       value={form[id]}
       onChange={(value) => change({ [id]: value })}
-      error={form[id] === '' || least(form[id], low) ? undefined : `Give ${low} or more.`}
+      error={form[id] === '' || isEnough(id, form[id]) ? undefined : `Give ${LEAST[id]} or more.`}
     />
   );
   return (
     <details className="mt-3 print:hidden">
       <summary className="act-plain">How long in each tray</summary>
       <div className="mt-2 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-3">
-        {field('freshMin', 'Fresh, it took', 'minutes', 0.1)}
-        {form.jugId === '' && field('litres', 'In the tray, l', 'parts', 0.1)}
-        {form.jugId === '' && field('sheets', 'Sheets of 8 × 10 so far', 'parts', 0)}
+        {field('freshMin', 'Fresh, it took', 'minutes')}
+        {form.jugId === '' && field('litres', 'In the tray, l', 'gradient')}
+        {form.jugId === '' && field('sheets', 'Sheets of 8 × 10 so far', 'gradient')}
       </div>
       <TrayJug
         id="tray-jug"
@@ -252,22 +218,22 @@ export function Trays() {
         jugId={form.jugId}
         onChange={(jugId) => change({ jugId })}
       />
-      {byArea !== null && (
+      {byAreaMin !== null && (
         <p className="mt-2" data-testid="tray-time">
-          By what was printed in it: <b className="num">{formatDuration(byArea * 60)}</b>{' '}
+          By what was printed in it: <b className="num">{formatDuration(byAreaMin * 60)}</b>{' '}
           <span className="text-ink2">(4½ grow to 6 min over eight sheets a litre, as people find it)</span>
         </p>
       )}
       <div className="mt-3 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-3">
-        {field('imageS', 'First image after', 'seconds', 1)}
-        {field('factor', 'Factor of the developer', 'parts', 1)}
+        {field('imageS', 'First image after', 'seconds')}
+        {field('factor', 'Factor of the developer', 'gradient')}
       </div>
-      {byImage !== null && (
+      {byImageS !== null && (
         <p className="mt-2">
-          By its first image: <b className="num">{formatDuration(byImage)}</b>
+          By its first image: <b className="num">{formatDuration(byImageS)}</b>
         </p>
       )}
-      <WetPrint developMin={least(freshMin, 0.1) ? (byArea ?? freshMin) : null} jugs={jugs} />
+      <WetPrint coffeeMin={developer === 'bought' ? null : developMin} jugs={jugs} />
     </details>
   );
 }
