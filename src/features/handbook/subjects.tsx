@@ -167,6 +167,7 @@ export const subjects: readonly Subject[] = [
       'Look at it in white light, rinsed. Where the lightest tones just have detail is the exposure.',
       'Where the darkest tones just have detail should be the same patch. If it has had less, the grade is too hard; if more, too soft.',
       'Grades differ from paper to paper. A strip without a negative, from the first grey to the full black, tells what yours spans, and its other grades move with it.',
+      'On another grade the middle grey stays and the light tones do not: a harder one wants more light for them, a softer one less.',
       'A harder filter takes more light: one grey printed on both tells how much, and Aetas keeps it with the paper.',
       'Close the box before anything lights up. “Paper in the dark”, under Prints, has the order of the hands and reads it aloud.',
       'Paper sees a bright screen. Use Safe light, and test it: a coin on a scrap of paper under the screen for two, four and eight minutes, then develop the scrap.',
