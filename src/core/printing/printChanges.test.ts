@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { emptyPrint } from './print';
-import { noChanges, printChanges } from './printChanges';
+import { noChanges, printChanges, scaledTo } from './printChanges';
 
 const form = { ...emptyPrint, baseS: 10, sideMm: 180, negativeMm: 36, fNumber: 8, dryDown: 10 };
 
@@ -25,4 +25,9 @@ test('one grey on two grades is told of the paper, and is no new bulb', () => {
   expect(taught.byGrade?.seconds).toBeGreaterThan(27);
   expect(printChanges(form, { ...typed, toGrade: '2' }, []).step).toBeNull();
   expect(printChanges(form, { ...typed, nowS: 6000 }, []).step).toBeNull();
+});
+
+test('with two filters both exposures go along, and their ratio stays', () => {
+  expect(scaledTo({ baseS: 10, hardS: 4 }, 20)).toEqual({ baseS: 20, hardS: 8 });
+  expect(scaledTo({ baseS: 10, hardS: '' }, 14.142)).toEqual({ baseS: 14.1, hardS: '' });
 });

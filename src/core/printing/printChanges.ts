@@ -32,6 +32,23 @@ export interface Changed {
   step: GradeStep | null;
 }
 
+/**
+ * The exposures of a print whose light changes as a whole: with two filters both go along.
+ * @param form the print as typed, its base exposure above 0
+ * @param seconds its new base exposure, s
+ * @returns both, to a tenth of a second
+ */
+export function scaledTo(
+  { baseS, hardS }: Pick<PrintForm, 'baseS' | 'hardS'>,
+  seconds: number,
+): Pick<PrintForm, 'baseS' | 'hardS'> {
+  const tenths = (value: number): number => Math.round(value * 10) / 10;
+  return {
+    baseS: tenths(seconds),
+    hardS: above0(hardS) && above0(baseS) ? tenths((hardS * seconds) / baseS) : hardS,
+  };
+}
+
 const above0 = (value: number | string): value is number => typeof value === 'number' && value > 0;
 
 /**

@@ -6,7 +6,7 @@ import { gradesOfPaper } from './paperRange';
 import { isStillJudged, nextPrint, offGrades, offStops, printLike } from './printLikeness';
 
 const paper: PaperKnown = { grades: gradesOfPaper([]), steps: [], middle: PLAIN_MIDDLE };
-const next = (made: { baseS: number; grade: string }, off: { stops: number; grades: number }) =>
+const next = (made: { baseS: number; hardS?: number; grade: string }, off: { stops: number; grades: number }) =>
   nextPrint(made, off, paper);
 
 describe('a print judged by what it looks like', () => {
@@ -27,12 +27,20 @@ describe('a print judged by what it looks like', () => {
     // 20 s less half a stop, and on grade 2 the lights want 10^(−m·17/100) as much.
     expect(next({ baseS: 20, grade: '3' }, { stops: 0.5, grades: 1 })).toEqual({
       baseS: expect.closeTo(14.142 * 10 ** (-PLAIN_MIDDLE * 0.17), 3) as number,
+      hardS: null,
       grade: '2',
       right: false,
     });
     expect(next({ baseS: 8, grade: '2' }, { stops: -1, grades: 0 })).toMatchObject({ baseS: 16, grade: '2' });
     expect(next({ baseS: 8, grade: '2' }, { stops: 0, grades: -1 })).toMatchObject({ grade: '3' });
-    expect(next({ baseS: 8, grade: '2' }, { stops: 0, grades: 0 })).toEqual({ baseS: 8, grade: '2', right: true });
+    expect(next({ baseS: 8, grade: '2' }, { stops: 0, grades: 0 })).toEqual({
+      baseS: 8,
+      hardS: null,
+      grade: '2',
+      right: true,
+    });
+    // With two filters both exposures go along.
+    expect(next({ baseS: 8, hardS: 4, grade: '' }, { stops: 1, grades: 0 })).toMatchObject({ baseS: 4, hardS: 2 });
   });
   test('the table ends where it ends, and a filter of another name stays', () => {
     expect(next({ baseS: 8, grade: '5' }, { stops: 0, grades: -2 }).grade).toBe('5');

@@ -70,6 +70,8 @@ export function printLike(grade: string, off: JudgedPrint, middle?: number): Sce
 /** What to do next. */
 export interface NextPrint {
   baseS: number;
+  /** The exposure through the hard filter; null where one filter does. */
+  hardS: number | null;
   grade: string;
   /** Whether it is right as it is. */
   right: boolean;
@@ -84,11 +86,17 @@ export interface NextPrint {
  * is in no table stays
  * @example nextPrint({ baseS: 20, grade: '3' }, { stops: 0.5, grades: 1 }, paper) // 11.5 s on grade 2, with the table's ranges
  */
-export function nextPrint(made: { baseS: number; grade: string }, off: JudgedPrint, paper: PaperKnown): NextPrint {
+export function nextPrint(
+  made: { baseS: number; hardS?: number | undefined; grade: string },
+  off: JudgedPrint,
+  paper: PaperKnown,
+): NextPrint {
   const known = gradeRanges.some((one) => one.grade === made.grade.trim());
   const grade = known ? gradeBeside(made.grade, -off.grades) : made.grade.trim();
+  const factor = 2 ** -off.stops * (lightsFactor(made.grade, grade, paper)?.factor ?? 1);
   return {
-    baseS: made.baseS * 2 ** -off.stops * (lightsFactor(made.grade, grade, paper)?.factor ?? 1),
+    baseS: made.baseS * factor,
+    hardS: made.hardS === undefined ? null : made.hardS * factor,
     grade,
     right: off.stops === 0 && off.grades === 0,
   };

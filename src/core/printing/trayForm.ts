@@ -31,12 +31,19 @@ export const wetFormSchema = z.object({
 export type WetForm = z.infer<typeof wetFormSchema>;
 export const emptyWet: WetForm = { base: 'coated', way: 'one', aid: true, litres: 1, sheets: 0, jugId: '' };
 
-/** Smallest figures that read: litres in a tray, sheets through it, minutes, seconds to the first image, a factor. */
-export const LEAST = { litres: 0.1, sheets: 0, freshMin: 0.1, imageS: 1, factor: 1 } as const;
+/** Fields of a tray: the smallest figure that reads, and as what each is typed. */
+export const trayFields = {
+  litres: { least: 0.1, kind: 'gradient' },
+  sheets: { least: 0, kind: 'gradient' },
+  freshMin: { least: 0.1, kind: 'minutes' },
+  imageS: { least: 1, kind: 'seconds' },
+  factor: { least: 1, kind: 'gradient' },
+} as const;
+export type TrayField = keyof typeof trayFields;
 
 /** Whether a field of a tray reads. */
-export function isEnough(field: keyof typeof LEAST, value: number | string): value is number {
-  return typeof value === 'number' && value >= LEAST[field];
+export function isEnough(field: TrayField, value: number | string): value is number {
+  return typeof value === 'number' && value >= trayFields[field].least;
 }
 
 type Jug = Pick<Brew, 'id' | 'volumeMl' | 'films'>;

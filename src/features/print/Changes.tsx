@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { GradeStep } from '@/core/printing/gradeCost';
 import type { PaperDries } from '@/core/printing/paperDries';
 import type { PrintForm } from '@/core/printing/print';
-import { noChanges, printChanges, type ChangesTyped } from '@/core/printing/printChanges';
+import { noChanges, printChanges, scaledTo, type ChangesTyped } from '@/core/printing/printChanges';
 import { formatNumber } from '@/core/units/quantity';
 import { useSettings } from '@/data/queries';
 import { Field } from '@/ui/Field';
@@ -58,7 +58,7 @@ export function Changes({ form, change, errors, steps, dries }: ChangesProps) {
         type="button"
         className="act self-end"
         onClick={() => {
-          change({ ...part, baseS: Math.round(seconds * 10) / 10 });
+          change({ ...scaledTo(form, seconds), ...part });
           type(done);
         }}
       >

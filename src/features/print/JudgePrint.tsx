@@ -24,7 +24,7 @@ const hardWords: Readonly<Record<number, string>> = {
 
 interface JudgePrintProps {
   printId: string;
-  made: { baseS: number; grade: string };
+  made: { baseS: number; hardS?: number | undefined; grade: string };
   /** Whether the form has another exposure by now than the print that was judged. */
   changed: boolean;
   judged: JudgedPrint | null;
@@ -79,10 +79,11 @@ export function JudgePrint({ printId, made, changed, judged, paper, onJudge }: J
           ) : (
             <>
               The next one: {formatNumber(next.baseS, 1)} s
+              {next.hardS !== null && ` and ${formatNumber(next.hardS, 1)} s through the hard filter`}
               {next.grade === made.grade.trim() ? '' : ` on grade ${next.grade}`}.{' '}
               <Link
                 className="act"
-                href={`/prints/new?like=${encodeURIComponent(printId)}&s=${formatNumber(next.baseS, 1)}&grade=${encodeURIComponent(next.grade)}`}
+                href={`/prints/new?like=${encodeURIComponent(printId)}&s=${formatNumber(next.baseS, 1)}&grade=${encodeURIComponent(next.grade)}${next.hardS === null ? '' : `&hard=${next.hardS.toFixed(1)}`}`}
               >
                 Begin that one
               </Link>

@@ -70,14 +70,15 @@ export function NewPrint() {
   if (likeId !== null) {
     const seconds = Number(search.get('s'));
     const grade = search.get('grade');
-    const next = seconds > 0 && grade !== null ? { baseS: seconds, grade } : null;
+    const hardS = Number(search.get('hard'));
+    const next = seconds > 0 && grade !== null ? { baseS: seconds, grade, ...(hardS > 0 ? { hardS } : {}) } : null;
     return <SamePrint printId={likeId} next={next} />;
   }
   return <PrintForms print={null} rollId={search.get('roll')} contact={search.get('sheet') === 'contact'} />;
 }
 
 /** What is to be different of the next print. */
-type NextOne = Pick<PrintForm, 'baseS' | 'grade'>;
+type NextOne = Pick<PrintForm, 'baseS' | 'grade'> & Partial<Pick<PrintForm, 'hardS'>>;
 
 /** The same print again, to be changed. */
 function SamePrint({ printId, next }: { printId: string; next: NextOne | null }) {
@@ -338,7 +339,7 @@ function PrintForms({
         {print !== null && typeof form.baseS === 'number' && form.baseS > 0 && (
           <JudgePrint
             printId={print.id}
-            made={{ baseS: print.baseS, grade: print.grade }}
+            made={print}
             changed={!isStillJudged(print, form)}
             judged={form.judged}
             paper={paper}

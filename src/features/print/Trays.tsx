@@ -1,14 +1,15 @@
 'use client';
 
 import {
-  LEAST,
   emptyTray,
   emptyWet,
   fixerLeft,
   isEnough,
+  trayFields,
   trayFormSchema,
   trayTimes,
   wetFormSchema,
+  type TrayField,
   type TrayForm,
   type WetForm,
 } from '@/core/printing/trayForm';
@@ -191,25 +192,25 @@ export function Trays({ developer }: { developer: PaperDeveloper | undefined }) 
   const jugs = useBrews() ?? [];
   if (form === null) return null;
   const { byAreaMin, byImageS, developMin } = trayTimes(form, jugs);
-  const field = (id: keyof typeof LEAST, label: string, kind: 'minutes' | 'seconds' | 'gradient') => (
+  const field = (id: TrayField, label: string) => (
     <Quantity
       id={`tray-${id}`}
       label={label}
-      kind={kind}
+      kind={trayFields[id].kind}
       units={units}
       optional={id === 'imageS'}
       value={form[id]}
       onChange={(value) => change({ [id]: value })}
-      error={form[id] === '' || isEnough(id, form[id]) ? undefined : `Give ${LEAST[id]} or more.`}
+      error={form[id] === '' || isEnough(id, form[id]) ? undefined : `Give ${trayFields[id].least} or more.`}
     />
   );
   return (
     <details className="mt-3 print:hidden">
       <summary className="act-plain">How long in each tray</summary>
       <div className="mt-2 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-3">
-        {field('freshMin', 'Fresh, it took', 'minutes')}
-        {form.jugId === '' && field('litres', 'In the tray, l', 'gradient')}
-        {form.jugId === '' && field('sheets', 'Sheets of 8 × 10 so far', 'gradient')}
+        {field('freshMin', 'Fresh, it took')}
+        {form.jugId === '' && field('litres', 'In the tray, l')}
+        {form.jugId === '' && field('sheets', 'Sheets of 8 × 10 so far')}
       </div>
       <TrayJug
         id="tray-jug"
@@ -225,8 +226,8 @@ export function Trays({ developer }: { developer: PaperDeveloper | undefined }) 
         </p>
       )}
       <div className="mt-3 grid max-w-[640px] grid-cols-2 gap-4 sm:grid-cols-3">
-        {field('imageS', 'First image after', 'seconds')}
-        {field('factor', 'Factor of the developer', 'gradient')}
+        {field('imageS', 'First image after')}
+        {field('factor', 'Factor of the developer')}
       </div>
       {byImageS !== null && (
         <p className="mt-2">
