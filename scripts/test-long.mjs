@@ -18,7 +18,7 @@ const chromium = ensureChromium();
 await ensureBuild();
 if (short)
   console.log(`Part ${part} of ${PARTS} of the sweeps. AETAS_SEED=${seed} repeats it; npm run test:long runs all.`);
-const env = { AETAS_LONG: '1', CHROMIUM_PATH: chromium };
+const env = { AETAS_LONG: '1', CHROMIUM_PATH: chromium, ...(short ? { AETAS_SHORT: '1' } : {}) };
 const codes = [
   run(
     tool('vitest'),

@@ -3,8 +3,11 @@ import { expect, test } from 'vitest';
 import { anyEvidence, anyRequest } from '../testing/anyRequest';
 import { estimate, estimateFrom } from './estimate';
 import { estimateSchema } from './result';
+import { sweep } from '../testing/cases';
 
-test('10 000 estimates: finite, whole, and the ledger multiplies out', () => {
+const CASES = sweep(10_000);
+
+test(`${CASES} estimates: finite, whole, and the ledger multiplies out`, () => {
   fc.assert(
     fc.property(anyRequest, (request) => {
       const answer = estimate(request);
@@ -15,11 +18,11 @@ test('10 000 estimates: finite, whole, and the ledger multiplies out', () => {
       );
       expect(Math.abs(product / answer.timeMin - 1)).toBeLessThan(1e-9);
     }),
-    { numRuns: 10_000 },
+    { numRuns: CASES },
   );
 });
 
-test('10 000 requests with one value spoilt: a problem with a path, or finite numbers', () => {
+test(`${CASES} requests with one value spoilt: a problem with a path, or finite numbers`, () => {
   const spoilt = fc.oneof(
     fc.constant(Number.NaN),
     fc.constant(null),
@@ -36,11 +39,11 @@ test('10 000 requests with one value spoilt: a problem with a path, or finite nu
         expect(Number.isFinite(answer.value.timeMin) && Number.isFinite(answer.value.band.highMin)).toBe(true);
       else for (const problem of answer.problems) expect(problem.message.length).toBeGreaterThan(0);
     }),
-    { numRuns: 10_000 },
+    { numRuns: CASES },
   );
 });
 
-test('10 000 requests with up to four pieces of evidence, sound, absurd or contradictory: finite, whole, and the ledger multiplies out', () => {
+test(`${CASES} requests with up to four pieces of evidence, sound, absurd or contradictory: finite, whole, and the ledger multiplies out`, () => {
   fc.assert(
     fc.property(anyRequest, fc.array(anyEvidence, { minLength: 1, maxLength: 4 }), (request, evidence) => {
       const answer = estimate({ ...request, evidence: evidence.map((piece, index) => ({ ...piece, id: `${index}` })) });
@@ -51,11 +54,11 @@ test('10 000 requests with up to four pieces of evidence, sound, absurd or contr
       );
       expect(Math.abs(product / answer.timeMin - 1)).toBeLessThan(1e-9);
     }),
-    { numRuns: 10_000 },
+    { numRuns: CASES },
   );
 });
 
-test('10 000 requests with one value of their evidence spoilt: a problem with a path, never a number that is not one', () => {
+test(`${CASES} requests with one value of their evidence spoilt: a problem with a path, never a number that is not one`, () => {
   const spoilt = fc.oneof(
     fc.constant(Number.NaN),
     fc.constant(-1),
@@ -78,6 +81,6 @@ test('10 000 requests with one value of their evidence spoilt: a problem with a 
         );
       else for (const problem of answer.problems) expect(problem.path).toMatch(/^evidence/);
     }),
-    { numRuns: 10_000 },
+    { numRuns: CASES },
   );
 });
