@@ -117,6 +117,7 @@ test('a print is judged by what it looks like, and the next one begins like it',
   await page.getByText('Judge it: which one does it look like?').click();
   await page.getByLabel('Exposure', { exact: true }).fill('15');
   await expect(page.getByText(/what was judged goes when it is kept/)).toBeVisible();
+  await page.getByRole('group', { name: 'How dark' }).getByRole('button', { name: 'much too dark' }).click();
   await page.getByRole('button', { name: 'Keep this print' }).click();
   await expect.poll(async () => (await all()).filter(({ judged }) => judged !== undefined)).toHaveLength(0);
 });

@@ -45,8 +45,8 @@ export function keepPrint(
     const before = printId === null ? undefined : await writer.db.prints.get(printId);
     const record: Print =
       before === undefined ? { ...stamps, ...values } : { ...before, ...values, updatedMs: stamps.updatedMs };
-    const same = JSON.stringify(before?.judged) === JSON.stringify(record.judged);
-    if (before !== undefined && same && !isStillJudged(before, record)) delete record.judged;
+    // The eye judged the print that is there: whatever it said, it is of that exposure.
+    if (before !== undefined && !isStillJudged(before, record)) delete record.judged;
     await writer.put('prints', record);
     if (record.final)
       for (const other of seriesOf(await writer.db.prints.toArray(), record.id))
