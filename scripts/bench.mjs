@@ -366,12 +366,20 @@ async function benchBrowser(address) {
 }
 
 ensurePackages();
-// `npm run bench -- big` measures the large bench alone, `npm run bench -- memory` what estimates leave behind.
+// `npm run bench -- big` measures the large bench alone, `-- memory` what estimates leave behind, `-- strip` a large picture of a strip.
 const only = process.argv[2];
 if (only === 'memory')
   await withServer(async (address) => {
     const browser = await chromium.launch(browserOptions());
     await benchMemory(browser, address, report);
+    await browser.close();
+  });
+else if (only === 'strip')
+  await withServer(async (address) => {
+    const browser = await chromium.launch(browserOptions());
+    const page = await browser.newPage();
+    await page.addInitScript(() => localStorage.setItem('aetas.bench', 'demo'));
+    await benchStrip({ page, address, report, longestTask });
     await browser.close();
   });
 else if (only !== 'big') {
@@ -380,6 +388,6 @@ else if (only !== 'big') {
   await benchBrewing();
   await withServer(benchBrowser);
 }
-if (only !== 'memory')
+if (only !== 'memory' && only !== 'strip')
   await withServer((address) => benchBig({ options: browserOptions(), address, load, report, usualLongestTask }));
 process.exit(broken === 0 ? 0 : 1);
