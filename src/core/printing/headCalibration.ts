@@ -1,6 +1,7 @@
 import { Matrix } from 'ml-matrix';
 import { Z80 } from '../estimate/band';
 import { choleskyOf } from '../inference/choleskyOf';
+import { interpolate } from '../inference/interpolate';
 import { headPoints } from './colourHead';
 import type { OwnRange } from './paperRange';
 import { gradeRanges } from './twoTones';
@@ -92,18 +93,13 @@ export function ownHead(grade: string, mostUnits: number, strips: readonly HeadS
   };
 }
 
-/** ISO range by the table at a place of the scale, from −1 (all yellow) to 1 (all magenta); straight lines between, and beyond its ends. */
+/** ISO range by the table at a place of the scale, from −1 (all yellow) to 1 (all magenta); as at its ends beyond them. */
 function tableRange(share: number): number {
-  const points = headPoints;
-  const above = Math.min(
-    points.length - 1,
-    Math.max(
-      1,
-      points.findIndex((one) => one.share >= share),
-    ),
+  const at = (index: number) => headPoints[index] as (typeof headPoints)[number];
+  return interpolate(
+    headPoints.length,
+    (index) => at(index).share,
+    (index) => at(index).range,
+    share,
   );
-  const after = share > (points.at(-1)?.share ?? 1) ? points.length - 1 : above;
-  const [from, to] = [points[after - 1], points[after]];
-  if (from === undefined || to === undefined) return Number.NaN;
-  return from.range + ((share - from.share) / (to.share - from.share)) * (to.range - from.range);
 }

@@ -1,3 +1,4 @@
+import { filmNeed, filmWords } from './material';
 import { measures, type MeasureId } from './measures';
 import { smallestSeen } from './trialPower';
 import type { TrialForm } from './trial';
@@ -20,6 +21,18 @@ export function repeatsOf({ levels, blocks, perBlock }: Pick<TrialForm, 'levels'
   if (typeof blocks !== 'number' || typeof perBlock !== 'number' || levels.length < 2) return 0;
   const strips = Math.min(300, Math.round(blocks) * Math.round(perBlock));
   return strips < 0 ? 0 : Math.floor(strips / levels.length);
+}
+
+/**
+ * The film that a trial takes, in words; null where its fields do not read.
+ * @param form as typed
+ */
+export function trialFilm({ blocks, perBlock, levels, material, frames, filmM }: TrialForm): string | null {
+  const number = (value: number | string): number => (typeof value === 'number' ? Math.round(value) : 0);
+  const strips = number(blocks) * number(perBlock);
+  if (strips <= 0) return null;
+  const need = filmNeed(material, number(frames), strips, typeof filmM === 'number' ? filmM : null);
+  return filmWords(need, strips, number(blocks), levels.length);
 }
 
 /**

@@ -4,9 +4,9 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { eyeScales } from '@/core/trial/eyePatches';
 import { measureIds, measures } from '@/core/trial/measures';
-import { filmNeed, filmWords, materialIds, materials } from '@/core/trial/material';
+import { materialIds, materials } from '@/core/trial/material';
 import { MOST_LEVELS, emptyTrial, readTrial, trialFormSchema, usualPerBlock, type TrialForm } from '@/core/trial/trial';
-import { repeatsOf, trialForecast, type Forecast } from '@/core/trial/trialForecast';
+import { repeatsOf, trialFilm, trialForecast, type Forecast } from '@/core/trial/trialForecast';
 import { measureWords } from '@/core/trial/trialWords';
 import { useSettings } from '@/data/queries';
 import { TRIAL_DRAFT, startTrial } from '@/data/trials';
@@ -71,10 +71,13 @@ export function NewTrial() {
         <legend className="font-[620]">What differs</legend>
         <ul className="mt-1 space-y-2">
           {form.levels.map((level, index) => (
-            <li key={index} className="grid grid-cols-[minmax(0,1fr)_auto_auto] items-center gap-x-4">
+            <li
+              key={index}
+              className="grid grid-cols-[auto_1fr] items-center gap-x-4 sm:grid-cols-[minmax(0,1fr)_auto_auto]"
+            >
               <input
                 id={`level-${index}`}
-                className="box"
+                className="box max-sm:col-span-2"
                 aria-label={`Strip ${index + 1}`}
                 autoComplete="off"
                 maxLength={200}
@@ -93,7 +96,7 @@ export function NewTrial() {
               </label>
               <button
                 type="button"
-                className="act-plain text-[14px]"
+                className="act-plain justify-self-end text-[14px]"
                 disabled={form.levels.length <= 2}
                 onClick={() => setLevels(form.levels.filter((_, at) => at !== index))}
               >
@@ -222,10 +225,7 @@ function TheFilm({
   frames?: string;
 }) {
   const units = useSettings();
-  const number = (value: number | string): number => (typeof value === 'number' ? value : 0);
-  const blocks = Math.round(number(form.blocks));
-  const strips = blocks * Math.round(number(form.perBlock));
-  const atHandM = typeof form.filmM === 'number' ? form.filmM : null;
+  const film = trialFilm(form);
   return (
     <fieldset>
       <legend className="font-[620]">The film</legend>
@@ -260,9 +260,9 @@ function TheFilm({
           />
         )}
       </div>
-      {strips > 0 && (
+      {film !== null && (
         <p className="mt-2 max-w-[62ch] text-[14px] text-ink2" data-testid="film-need">
-          {filmWords(filmNeed(form.material, number(form.frames), strips, atHandM), strips, blocks, form.levels.length)}
+          {film}
         </p>
       )}
     </fieldset>
