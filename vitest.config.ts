@@ -16,7 +16,7 @@ const drawing = [
 ];
 const shared = {
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
-  test: { environment: 'node', testTimeout: long ? 1_200_000 : 30_000 },
+  test: { environment: 'node', testTimeout: long ? 1_200_000 : 120_000 },
 } as const;
 
 export default defineConfig({

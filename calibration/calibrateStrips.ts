@@ -3,12 +3,16 @@ import { measuredCurve } from '../src/core/densitometry/measuredCurve';
 import { patchesOf, type Patch } from '../src/core/densitometry/patch';
 import { layersOf, WEDGE_STEP_SD_D } from '../src/core/densitometry/calibrateCamera';
 import { unknownCamera } from '../src/core/densitometry/cameraBelief';
-import { readStrip, type PictureSamples } from '../src/core/densitometry/readStrip';
+import { readStrip, withoutClear, type PictureSamples } from '../src/core/densitometry/readStrip';
 import { samplePatch } from '../src/core/densitometry/samplePatch';
-import type { CameraBelief, KnownDensity } from '../src/core/densitometry/stripFit';
+import type { CameraBelief } from '../src/core/densitometry/cameraUnknowns';
+import type { KnownDensity } from '../src/core/densitometry/pictureRead';
+import { lightPlane } from '../src/core/densitometry/lightPlane';
+import { stripSurroundings } from '../src/core/densitometry/stripSurroundings';
 import { surveyPicture } from '../src/core/densitometry/surveyPicture';
 import {
   cameraKinds,
+  oddCameraKinds,
   cameraOfWorld,
   stripSubject,
   takePicture,
@@ -40,15 +44,19 @@ const Q90 = 1.2816;
 /** How far a shutter is off from what it writes down, stops. Our invention. */
 const SHUTTER_STOPS = 0.03;
 
-function samplesOf(taken: TakenPicture, coin: boolean, stops: number): PictureSamples {
+function samplesOf(taken: TakenPicture, coin: boolean, stops: number, withBase = true): PictureSamples {
   const { grid, row, clear } = taken;
   const edge = Math.max(grid.widthPx, grid.heightPx);
   const read = (at: Patch) => samplePatch(grid, at, edge, 'green', TRANSFER);
   const places: Patch[] = [{ ...clear, along: 0.025, across: 0.06, turn: 0 }, ...patchesOf(row)];
-  return {
+  const seen = {
     survey: surveyPicture(grid, 'green', TRANSFER),
     light: [],
     film: places.map((at) => ({ at, sample: read(at), blank: null })),
+  };
+  return {
+    ...seen,
+    ...stripSurroundings(lightPlane(grid, 'green', TRANSFER), seen, withBase),
     opaque: coin ? read({ ...taken.coin, along: 0.03, across: 0.03, turn: 0 }) : null,
     // What a camera writes down is rounded.
     exposure: { seconds: 2 ** stops, fNumber: 8, iso: 100 },
@@ -85,8 +93,7 @@ function calibrated(
       { baseFogD: densitiesD[0] ?? 0, densitiesD, logH: densitiesD },
       { camera, coin, stops: stated + (stated === 0 ? 0 : SHUTTER_STOPS * camera.luck.normal()) },
     );
-    const samples = samplesOf(taken, coin, stated);
-    return { ...samples, film: samples.film.slice(1) };
+    return withoutClear(samplesOf(taken, coin, stated));
   });
   const answer = readStrip(
     pictures,
@@ -102,7 +109,11 @@ interface Outcome {
   index: { off: number; sd: number } | null;
 }
 
-export function readOnce(kind: CameraKind, reading: ReadingKind, seed: number): Outcome | null {
+/**
+ * Reads one simulated strip.
+ * @param withBase whether the clear film along it takes part
+ */
+export function readOnce(kind: CameraKind, reading: ReadingKind, seed: number, withBase = true): Outcome | null {
   const subject = stripSubject(seed);
   const camera = cameraOfWorld(kind, seed + 500_000);
   const coin = reading.startsWith('coin');
@@ -110,7 +121,7 @@ export function readOnce(kind: CameraKind, reading: ReadingKind, seed: number): 
     reading === 'layers' ? byLayers(camera) : reading === 'coin and wedge' ? byWedge(camera) : unknownCamera(TRANSFER);
   const pictures = (reading === 'two exposures' ? [0, -2] : [0]).map((stops) => {
     const real = stops + (stops === 0 ? 0 : SHUTTER_STOPS * camera.luck.normal());
-    return samplesOf(takePicture(subject, { camera, stops: real, coin }), coin, stops);
+    return samplesOf(takePicture(subject, { camera, stops: real, coin }), coin, stops, withBase);
   });
   const answer = readStrip(pictures, belief);
   if (!answer.ok) return null;
@@ -185,4 +196,4 @@ export function calibrateStrips(
   );
 }
 
-export { cameraKinds };
+export { cameraKinds, oddCameraKinds };

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { calibrate, calibrateBoxes, calibrateLog, pooledCoverage } from './calibrate';
-import { calibrateStrips } from './calibrateStrips';
+import { calibrateStrips, readOnce } from './calibrateStrips';
 
 describe('the band on simulated rolls of other worlds', () => {
   const cells = calibrate(40, 4711, ['none', 'leaflet', 'clip by densities', 'leaflet + clip']);
@@ -54,5 +54,25 @@ describe('strips read from photographs of other worlds', () => {
       cells.filter((cell) => cell.reading === reading).reduce((sum, cell) => sum + cell.medianGradient / 2, 0);
     expect(miss('two exposures')).toBeLessThan(0.06);
     expect(miss('two exposures')).toBeLessThan(miss('one picture'));
+  });
+  test('a camera that crushes its blacks beside a coin that is black to it is read, and says how unsure it is', () => {
+    const read = readOnce('smoothstep', 'coin and wedge', 9014);
+    for (const figure of [read?.fog, read?.gradient, read?.index])
+      expect(Math.abs(figure?.off ?? 9)).toBeLessThan(2 * (figure?.sd ?? 0));
+  });
+  test('two exposures by cameras that crush their blacks: no fit loses itself in glare', () => {
+    for (const seed of [8306, 12102, 12215]) {
+      const read = readOnce('filmic', 'two exposures', seed);
+      for (const figure of [read?.fog, read?.gradient, read?.index])
+        expect(Math.abs(figure?.off ?? 9), `strip ${seed}`).toBeLessThan(2.5 * (figure?.sd ?? 0));
+      expect(read?.gradient?.sd, `strip ${seed}`).toBeLessThan(0.06);
+    }
+  });
+  test('clear film along the strip, under a light that falls off, brings the miss of one picture down', () => {
+    const misses = (withBase: boolean): number =>
+      (['power', 'smoothstep'] as const)
+        .flatMap((kind) => Array.from({ length: 8 }, (_, at) => readOnce(kind, 'one picture', 200 + at, withBase)))
+        .reduce((sum, one) => sum + Math.abs(one?.gradient?.off ?? 0), 0);
+    expect(misses(true)).toBeLessThan(0.85 * misses(false));
   });
 });

@@ -8,8 +8,12 @@ import { chance, type Chance } from '../src/core/testing/chance';
  */
 
 /** How a camera turns light into a code, 0 to 1 of both. */
-export type CameraKind = 'power' | 'tanh' | 'smoothstep' | 'filmic' | 'local';
+export type CameraKind =
+  'power' | 'tanh' | 'smoothstep' | 'filmic' | 'local' | 'lifted' | 'saturating' | 'steep roll-off' | 'wavy';
+/** Cameras as most are. */
 export const cameraKinds: readonly CameraKind[] = ['power', 'tanh', 'smoothstep', 'filmic', 'local'];
+/** Odder ones: lifted blacks, lights that roll off steeply, curves with waves. */
+export const oddCameraKinds: readonly CameraKind[] = ['lifted', 'saturating', 'steep roll-off', 'wavy'];
 
 const srgb = (light: number): number => (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055);
 
@@ -43,6 +47,28 @@ function curveOf(kind: CameraKind, luck: Chance): (light: number) => number {
       const at = (x: number): number => Math.tanh(strength * (x - 0.45));
       const [foot, head] = [at(0), at(1)];
       return (light) => (at(srgb(light)) - foot) / (head - foot);
+    }
+    case 'lifted': {
+      const [lift, power] = [luck.uniform(0, 0.03), luck.uniform(0.9, 1.12)];
+      return (light) => lift + (1 - lift) * srgb(light) ** power;
+    }
+    case 'saturating': {
+      const strength = luck.uniform(0.2, 1.6);
+      return (light) => srgb((1 - Math.exp(-strength * light)) / (1 - Math.exp(-strength)));
+    }
+    case 'steep roll-off': {
+      const [power, half] = [luck.uniform(0.75, 1.15), luck.uniform(0.25, 0.9)];
+      const at = (light: number): number => (light <= 0 ? 0 : 1 / (1 + (half / light) ** power));
+      return (light) => (at(light) / at(1)) ** 0.62;
+    }
+    case 'wavy': {
+      const [bow, wave, ripple] = [0.07 * luck.normal(), 0.025 * luck.normal(), 0.012 * luck.normal()];
+      const contrast = luck.uniform(0, 0.04);
+      return (light) => {
+        const x = srgb(light);
+        const [once, more] = [Math.sin(2 * Math.PI * x), Math.sin(3 * Math.PI * x)];
+        return x + bow * x * (1 - x) + (wave * x - contrast) * once + ripple * x * more;
+      };
     }
   }
 }

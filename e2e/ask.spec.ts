@@ -66,11 +66,12 @@ async function tapsToTheClock(page: Page): Promise<number> {
   await page.waitForURL(/\/brews\/mix\//);
   // Whatever leads on, until the tank stands there: it is entered by the last of these taps.
   const hands = page.getByTestId('hands');
-  for (let step = 0; step < 16 && !(await hands.isVisible()); step++) {
+  for (let left = 16; left > 0 && !(await hands.isVisible()); left--) {
     // A page that goes on by itself takes its button away under the finger: that was no tap.
     const next = page.locator('[data-next-step]').first();
-    const looked = (): Promise<string> => page.evaluate(() => location.href + document.body.innerText);
-    const before = await looked();
+    const step = (): Promise<string> =>
+      page.evaluate(() => `${location.href} ${document.querySelector('[data-next-step]')?.textContent ?? ''}`);
+    const before = await step();
     if (
       await next.click({ timeout: 3_000 }).then(
         () => true,
@@ -78,9 +79,9 @@ async function tapsToTheClock(page: Page): Promise<number> {
       )
     ) {
       taps += 1;
-      // A hand waits until its tap has shown: on a slow machine that takes longer than a moment.
+      // A hand does not tap the same step again while it is still being done, however slow the machine.
       await expect
-        .poll(looked, { timeout: 10_000 })
+        .poll(step, { timeout: 20_000 })
         .not.toBe(before)
         .catch(() => undefined);
     }

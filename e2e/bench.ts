@@ -21,6 +21,14 @@ export async function choose(page: Page, label: string | RegExp, option: string 
   }).toPass({ timeout: 30_000 });
 }
 
+/** Adds an ingredient, and waits until the list has given the keys back: it does so a frame after the press. */
+export async function addIngredient(page: Page, search: string, option: string | RegExp): Promise<void> {
+  await page.getByRole('combobox', { name: 'Add an ingredient' }).fill(search);
+  await page.getByRole('option', { name: option, exact: true }).click();
+  await expect(page.getByRole('listbox')).toHaveCount(0);
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+}
+
 /** Where something begins on the page, px from its top, however far the page is scrolled. */
 export async function topOf(locator: Locator): Promise<number> {
   return locator.evaluate((element) => element.getBoundingClientRect().top + window.scrollY);

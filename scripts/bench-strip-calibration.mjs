@@ -15,6 +15,9 @@ const POOLED = [0.76, 0.94];
 /** The same of the gradient by one kind of camera alone: no camera is so odd that its readings pretend to know. */
 const LEAST_OF_A_KIND = 0.6;
 
+/** Most strips of which nothing is read: they count in no other figure. */
+const MOST_LOST = 0.01;
+
 async function load() {
   const file = join(root, 'calibration/calibrateStrips.ts');
   return (await runnerImport(file, { configFile: false, logLevel: 'error' })).module;
@@ -36,39 +39,60 @@ if (!isMainThread && workerData?.strips !== undefined) {
  * @returns what is broken, in words
  */
 export async function benchStripCalibration(strips, seed) {
-  const { cameraKinds, readings } = await load();
-  const jobs = readings.flatMap((reading) => cameraKinds.map((kind) => ({ kind, reading })));
-  const cells = await inThreads(jobs, strips, seed);
-  const percent = (share) => `${(100 * share).toFixed(0)} %`;
+  const { cameraKinds, oddCameraKinds, readings } = await load();
+  const jobs = readings.flatMap((reading) => [...cameraKinds, ...oddCameraKinds].map((kind) => ({ kind, reading })));
+  const all = await inThreads(jobs, strips, seed);
+  const [cells, odd] = [cameraKinds, oddCameraKinds].map((kinds) => all.filter(({ kind }) => kinds.includes(kind)));
   console.log(
-    `\nStrips read from photographs: ${strips} in each cell. Held in the 80 % range (base + fog, gradient, index) / median miss\n`,
+    `\nStrips read from photographs: ${strips} in each cell. Held in the 80 % range (base + fog, gradient, index) / median miss`,
   );
-  console.log(`| reading | ${cameraKinds.join(' | ')} |\n|---|${cameraKinds.map(() => '---|').join('')}`);
-  for (const reading of readings) {
-    const row = cameraKinds.map((kind) => cells.find((cell) => cell.kind === kind && cell.reading === reading));
-    console.log(
-      `| ${reading} | ${row.map(({ held, medianFogD, medianGradient }) => `${percent(held.fog)}, ${percent(held.gradient)}, ${percent(held.index)} / ${medianFogD.toFixed(3)} D, ${percent(medianGradient)}`).join(' | ')} |`,
-    );
-  }
-  const mean = (values) => values.reduce((sum, one) => sum + one, 0) / values.length;
-  const heldOf = (some) => mean(some.flatMap(({ held }) => [held.fog, held.gradient, held.index]));
-  const outside = (share, [low, high]) => share < low || share > high;
-  console.log(`\nAll strips together: ${percent(heldOf(cells))}.`);
+  printTable(cells, cameraKinds, readings);
+  console.log(`\nAll strips together: ${percent(heldOf(cells))}.\n\nThe same with odder cameras`);
+  printTable(odd, oddCameraKinds, readings);
+  console.log(`\nAll strips of odder cameras together: ${percent(heldOf(odd))}.`);
+  const lost = all.reduce((sum, cell) => sum + strips - cell.strips, 0);
+  console.log(`Strips without a reading: ${lost} of ${strips * all.length}.`);
+  const outside = (some, [low, high]) => {
+    const figures = 3 * some.reduce((sum, cell) => sum + cell.strips, 0);
+    return surelyBelow(heldOf(some), low, figures) || surelyBelow(1 - heldOf(some), 1 - high, figures);
+  };
   return [
     ...readings.flatMap((reading) => {
       const own = cells.filter((cell) => cell.reading === reading);
       const [gradient, fogD] = [mean(own.map((cell) => cell.medianGradient)), mean(own.map((cell) => cell.medianFogD))];
       return [
-        ...(outside(heldOf(own), READING) ? [`${reading}: ranges hold ${percent(heldOf(own))}`] : []),
+        ...(outside(own, READING) ? [`${reading}: ranges hold ${percent(heldOf(own))}`] : []),
         ...own
-          .filter(({ held }) => held.gradient < LEAST_OF_A_KIND)
+          .filter(({ held, strips: read }) => surelyBelow(held.gradient, LEAST_OF_A_KIND, read))
           .map(({ kind, held }) => `${reading}, ${kind}: gradients hold ${percent(held.gradient)}`),
         ...(gradient > MOST_GRADIENT[reading] ? [`${reading}: the gradient misses by ${percent(gradient)}`] : []),
         ...(fogD > MOST_FOG_D[reading] ? [`${reading}: base + fog misses by ${fogD.toFixed(3)} D`] : []),
       ];
     }),
-    ...(outside(heldOf(cells), POOLED) ? [`all strips together: ${percent(heldOf(cells))}`] : []),
+    ...(lost > MOST_LOST * strips * all.length ? [`${lost} of ${strips * all.length} strips have no reading`] : []),
+    ...(outside(cells, POOLED) ? [`all strips together: ${percent(heldOf(cells))}`] : []),
+    ...(outside(odd, POOLED) ? [`all strips of odder cameras together: ${percent(heldOf(odd))}`] : []),
   ];
+}
+
+/**
+ * Whether a share of so many lies below a limit by more than chance makes it in one of ten.
+ * Source: normal approximation to the binomial (textbook).
+ */
+const surelyBelow = (share, limit, count) => share < limit - 1.2816 * Math.sqrt((limit * (1 - limit)) / count);
+
+const percent = (share) => `${(100 * share).toFixed(0)} %`;
+const mean = (values) => values.reduce((sum, one) => sum + one, 0) / values.length;
+const heldOf = (cells) => mean(cells.flatMap(({ held }) => [held.fog, held.gradient, held.index]));
+
+function printTable(cells, kinds, readings) {
+  console.log(`\n| reading | ${kinds.join(' | ')} |\n|---|${kinds.map(() => '---|').join('')}`);
+  for (const reading of readings) {
+    const row = kinds.map((kind) => cells.find((cell) => cell.kind === kind && cell.reading === reading));
+    console.log(
+      `| ${reading} | ${row.map(({ held, medianFogD, medianGradient }) => `${percent(held.fog)}, ${percent(held.gradient)}, ${percent(held.index)} / ${medianFogD.toFixed(3)} D, ${percent(medianGradient)}`).join(' | ')} |`,
+    );
+  }
 }
 
 /** Cells by as many threads as there are processors. */

@@ -361,7 +361,8 @@ async function benchBrowser(address) {
     await page.getByRole('img', { name: 'Photograph twelve.png' }).waitFor();
   });
   report('a 12-megapixel photograph: longest task over 50 ms, 0 for none', photo, 'ms', 50);
-  await benchStrip({ page, address, report, longestTask });
+  await page.context().close();
+  await benchStrip({ browser, address, report, longestTask });
   await browser.close();
 }
 
@@ -377,9 +378,7 @@ if (only === 'memory')
 else if (only === 'strip')
   await withServer(async (address) => {
     const browser = await chromium.launch(browserOptions());
-    const page = await browser.newPage();
-    await page.addInitScript(() => localStorage.setItem('aetas.bench', 'demo'));
-    await benchStrip({ page, address, report, longestTask });
+    await benchStrip({ browser, address, report, longestTask });
     await browser.close();
   });
 else if (only !== 'big') {

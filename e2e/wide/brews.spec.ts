@@ -2,7 +2,18 @@ import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
-import { MORNING, USE_TIME, addRoll, choose, openDemo, openStage, openWhy, recordsOf, topOf } from '../bench';
+import {
+  MORNING,
+  USE_TIME,
+  addIngredient,
+  addRoll,
+  choose,
+  openDemo,
+  openStage,
+  openWhy,
+  recordsOf,
+  topOf,
+} from '../bench';
 
 const seconds = (text: string): number => text.split(':').reduce((sum, part) => sum * 60 + Number(part), 0);
 const timeOf = async (page: Page): Promise<number> =>
@@ -154,17 +165,14 @@ test('what is left of the scarcest decides the volume; unknown and animal ingred
   await choose(page, 'Scarcest ingredient', 'Ascorbic acid');
   await page.getByLabel('Left of it').fill('12');
   await expect(page.getByTestId('volume')).toHaveText('750 ml');
-  const add = page.getByRole('combobox', { name: 'Add an ingredient' });
-  await add.fill('goat milk');
-  await page.getByRole('option', { name: /goat milk.*your own ingredient/ }).click();
+  await addIngredient(page, 'goat milk', /goat milk.*your own ingredient/);
   await page.getByLabel('goat milk, in a litre').fill('5');
   await expect(page.getByText('Aetas does not know this one: it is weighed and recorded')).toBeVisible();
   await expect(page.getByText('The pH is not known: Aetas does not know goat milk.')).toBeVisible();
   const order = page.getByRole('list', { name: 'Order of mixing' });
   await expect(order).toContainText('Anything of animal origin is a biohazard');
   await page.getByRole('button', { name: 'remove from the recipe: goat milk' }).click();
-  await add.fill('sal ammoniac');
-  await page.getByRole('option', { name: 'Ammonium chloride' }).click();
+  await addIngredient(page, 'sal ammoniac', 'Ammonium chloride');
   await page.getByLabel('Ammonium chloride, in a litre').fill('5');
   await expect(order).toContainText('Ammonium salt and alkali together give off ammonia');
 });
@@ -346,18 +354,15 @@ test('own recipes: duplicated, changed, saved to a file, taken in again; a bad f
 test('a recipe begun from nothing, with prices, prints on one page', async ({ page }) => {
   await openDemo(page, '/brews/workbench?recipe=new');
   await expect(page.getByText('Nothing in it yet: add the first ingredient.')).toBeVisible();
-  const add = page.getByRole('combobox', { name: 'Add an ingredient' });
   for (const [search, name, perL] of [
     ['soda ash', 'Washing soda, anhydrous', '54'],
     ['vitamin', 'Ascorbic acid', '16'],
     ['stout', 'Dark beer', '900'],
   ] as const) {
-    await add.fill(search);
-    await page.getByRole('option', { name }).click();
+    await addIngredient(page, search, name);
     await page.getByLabel(`${name}, in a litre`).fill(perL);
   }
-  await add.fill('hut syrup');
-  await page.getByRole('option', { name: /a concentrate to dilute/ }).click();
+  await addIngredient(page, 'hut syrup', /a concentrate to dilute/);
   await page.getByLabel('Dilution, as written').fill('10 in 1000');
   await expect(page.getByText(/Read as so much concentrate in the whole/)).toBeVisible();
   await page.getByRole('button', { name: 'remove from the recipe: hut syrup' }).click();
@@ -545,8 +550,7 @@ test('a teaspoon that was weighed goes before the tables, stays through a reload
 
 test('a plan keeps what else its jug held when the jug is poured away, until that is left out', async ({ page }) => {
   await openDemo(page, '/brews/workbench?recipe=coffee-standard&roll=instruments');
-  await page.getByRole('combobox', { name: 'Add an ingredient' }).fill('borax');
-  await page.getByRole('option', { name: 'Borax', exact: true }).click();
+  await addIngredient(page, 'borax', 'Borax');
   await page.getByLabel('Borax, in a litre').fill('12');
   await page.getByRole('button', { name: 'Guide me through mixing' }).click();
   await page.getByRole('button', { name: 'The water is in' }).click();

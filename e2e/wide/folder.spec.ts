@@ -57,8 +57,10 @@ test('two devices come to the same bench through a folder, and a damaged journal
   expect(await labels(page, 'aetas-demo')).toEqual(await labels(other, 'aetas'));
   await expect(page.getByRole('status').filter({ hasText: 'Other devices: valley.' })).toBeVisible();
 
-  // Somebody's copy of the journal is broken in its middle.
+  // Somebody's copy of the journal is broken in its middle, while its own device, which would write it anew, is off.
+  await other.goto('/api/schema');
   await page.evaluate(async () => {
+    localStorage.setItem('aetas.bench', 'demo');
     const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('shared');
     for await (const [name, entry] of folder.entries()) {
       if (!name.endsWith('.aetas-journal')) continue;

@@ -165,7 +165,9 @@ test('axe finds nothing while fields are wrong', async ({ page }) => {
   await page.getByRole('button', { name: 'Add it to the bench' }).click();
   await expect(page.locator('[aria-invalid=true]').first()).toBeVisible();
   // The first fault has the focus, and letters are typed there.
-  await page.locator(':focus').blur();
+  const fault = page.locator('[aria-invalid=true]:focus');
+  await expect(fault).toBeVisible();
+  await fault.blur();
   await checkLights(page, 'new roll with two wrong fields');
 
   await openDemo(page, '/rolls/tin-3#choose');

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { USE_TIME, MORNING, choose, openMore, openStage, recordsOf, throughTheTank } from '../bench';
+import { USE_TIME, MORNING, addIngredient, choose, openMore, openStage, recordsOf, throughTheTank } from '../bench';
 
 /*
  * What a person says and does is what is reckoned: journeys from an empty bench to the verdict. Amounts, times and years are check
@@ -136,8 +136,7 @@ test('part of a packet: so much of its weight as the jug is of what it makes', a
   await putRoll(page, { name: 'Powder', age: 'Bought new' });
   const rollId = new URL(page.url()).pathname.split('/').at(-1) ?? '';
   await page.goto(`/brews/workbench?recipe=new&roll=${rollId}`);
-  await page.getByPlaceholder('Add an ingredient').fill('Hut powder');
-  await page.getByRole('option', { name: /a packet, of which a part is taken/ }).click();
+  await addIngredient(page, 'Hut powder', /a packet, of which a part is taken/);
   await choose(page, 'It holds', 'Metol–hydroquinone borax powder');
   await page.getByLabel('The packet weighs').fill('90 g');
   await page.getByLabel('and makes').fill('1 litre');

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { beliefOfPairs } from '@/core/densitometry/cameraBelief';
-import type { CameraBelief } from '@/core/densitometry/stripFit';
+import type { CameraBelief } from '@/core/densitometry/cameraUnknowns';
 import type { Finding, SettingRecord } from '@/core/evidence/evidenceRecord';
 import type { Habit, Photo, StripRecord } from '@/core/records/records';
 import { act, newStamps } from './act';

@@ -50,16 +50,20 @@ export function PaperChart({ label, name, heightPx, x, y, lines, marks }: PaperC
   const canvas = useRef<HTMLCanvasElement>(null);
   const chart = useRef<Chart<'line'> | null>(null);
   const draw = useRef(marks);
+  const axes = useRef({ x, y });
+  /** What the axes were laid out by last: that takes some time, so it is done when they change alone. */
+  const laidOut = useRef('');
   const inks = useMemo(() => (printing ? inksOnPaper() : currentInks(light)), [light, printing]);
   useEffect(() => {
     draw.current = marks;
-  }, [marks]);
+    axes.current = { x, y };
+  }, [marks, x, y]);
   useEffect(() => {
     if (canvas.current === null) return;
     const made = new Chart(canvas.current, {
       type: 'line',
       data: { datasets: [] },
-      options: paperOptions(inks, { title: '', max: 1 }, { title: '', max: 1 }),
+      options: paperOptions(inks, axes.current.x, axes.current.y),
       plugins: [
         paperPlugin(inks),
         {
@@ -83,6 +87,7 @@ export function PaperChart({ label, name, heightPx, x, y, lines, marks }: PaperC
       ],
     });
     chart.current = made;
+    laidOut.current = keyOf(axes.current.x, axes.current.y);
     return () => {
       chart.current = null;
       made.destroy();
@@ -93,9 +98,15 @@ export function PaperChart({ label, name, heightPx, x, y, lines, marks }: PaperC
   useEffect(() => {
     const made = chart.current;
     if (made === null) return;
-    // Axes are laid out anew at some cost: only when they change.
-    made.options = paperOptions(inks, { title: xTitle, min: xMin, max: xMax }, { title: yTitle, max: yMax });
-    made.update('none');
+    const [along, up] = [
+      { title: xTitle, min: xMin, max: xMax },
+      { title: yTitle, max: yMax },
+    ];
+    if (laidOut.current !== keyOf(along, up)) {
+      laidOut.current = keyOf(along, up);
+      made.options = paperOptions(inks, along, up);
+      made.update('none');
+    }
     // A chart that came before its font: its paper stands, so it is drawn once more.
     if (document.fonts.status === 'loading')
       void document.fonts.ready.then(() => chart.current === made && made.update('none'));
@@ -123,6 +134,9 @@ export function PaperChart({ label, name, heightPx, x, y, lines, marks }: PaperC
     </div>
   );
 }
+
+const keyOf = (x: PaperChartProps['x'], y: PaperChartProps['y']): string =>
+  JSON.stringify([x.title, x.min, x.max, y.title, y.max]);
 
 /** Saves the chart under its name. */
 async function save(chart: Chart<'line'>, kind: ChartFileKind, name: string): Promise<void> {

@@ -1,4 +1,5 @@
 import type { ChartOptions } from 'chart.js';
+import { formatNumber } from '@/core/units/quantity';
 import type { Light } from './light';
 
 /** Colours of the light at hand, read from the page so that charts follow Day, Dim and Safe. */
@@ -59,6 +60,21 @@ export function roundUp(value: number): number {
   return Number((Math.ceil(value / step - 1e-9) * step).toPrecision(6));
 }
 
+/** Most decimals at a tick. */
+const MOST_DECIMALS = 4;
+
+/**
+ * The number at a tick, with as many decimals as the steps need. The library's own way asks the system for a number format: that
+ * takes a slow machine 50 ms the first time, and writes decimals as the browser likes.
+ */
+export function tickText(value: number | string, _index: number, ticks: readonly { value: number }[]): string {
+  const step = (ticks[1]?.value ?? 1) - (ticks[0]?.value ?? 0);
+  let decimals = 0;
+  while (decimals < MOST_DECIMALS && Math.abs(step * 10 ** decimals - Math.round(step * 10 ** decimals)) > 1e-6)
+    decimals += 1;
+  return formatNumber(Number(value), decimals);
+}
+
 /** Options that every chart on graph paper shares. */
 export function paperOptions(
   inks: Inks,
@@ -79,6 +95,7 @@ export function paperOptions(
       minRotation: 0,
       maxRotation: 0,
       autoSkip: false,
+      callback: tickText,
       font: { family: 'Commissioner Variable', size: 12 },
     },
   });

@@ -6,9 +6,11 @@ import type { PatchSample } from '@/core/densitometry/samplePatch';
 import type { CalibrationAnswer } from '@/core/densitometry/calibrateCamera';
 import type { PictureSamples } from '@/core/densitometry/readStrip';
 import type { WholeAnswer } from '@/core/densitometry/readStripWhole';
-import type { CameraBelief, KnownDensity } from '@/core/densitometry/stripFit';
+import type { CameraBelief } from '@/core/densitometry/cameraUnknowns';
+import type { KnownDensity } from '@/core/densitometry/pictureRead';
 import type { PictureSurvey } from '@/core/densitometry/surveyPicture';
 import type { Transfer } from '@/core/densitometry/transfer';
+import type { ExposurePlan, ReadDensities, StripReading } from '@/core/evidence/stripReading';
 import type { SyntheticStrip } from '@/core/kit/syntheticStrip';
 import { failure, type Result } from '@/core/schema/result';
 import type { StripApi } from './strip.worker';
@@ -48,9 +50,24 @@ export class StripPicture {
     return this.orNull(this.remote.survey(channel, transfer));
   }
 
+  /** What lies around marks that were sampled. */
+  surroundings(
+    samples: Pick<PictureSamples, 'light' | 'film'>,
+    clear: boolean,
+    channel: ChannelId,
+    transfer: Transfer,
+  ): Promise<Pick<PictureSamples, 'lnAround' | 'base'> | null> {
+    return this.orNull(this.remote.surroundings(samples, clear, channel, transfer));
+  }
+
   /** Densities of a strip by its pictures, of which this is one: the fit runs beside the page. */
   read(pictures: readonly PictureSamples[], camera: CameraBelief): Promise<WholeAnswer | null> {
     return this.orNull<WholeAnswer>(this.remote.read([...pictures], camera));
+  }
+
+  /** What its densities say with its exposures. */
+  reading(densities: ReadDensities, plan: ExposurePlan): Promise<StripReading | null> {
+    return this.orNull<StripReading>(this.remote.reading(densities, plan));
   }
 
   /** A camera by a strip of known densities. */

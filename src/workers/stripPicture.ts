@@ -2,11 +2,14 @@ import ExifReader from 'exifreader';
 import { decode as decodePng, encode as encodePng } from 'fast-png';
 import { decode as decodeTiff } from 'tiff';
 import type { CameraExposure } from '@/core/densitometry/cameraExposure';
-import { findRow, type FoundRow } from '@/core/densitometry/findRow';
+import { findRow, ROW_CHANNEL, type FoundRow } from '@/core/densitometry/findRow';
+import { lightPlane } from '@/core/densitometry/lightPlane';
 import { patchBounds, type Patch } from '@/core/densitometry/patch';
 import { positiveLevels, positiveTable } from '@/core/densitometry/positive';
 import type { ChannelId, PixelGrid } from '@/core/densitometry/pixelGrid';
+import type { PictureSamples } from '@/core/densitometry/readStrip';
 import { samplePatch, type PatchSample } from '@/core/densitometry/samplePatch';
+import { stripSurroundings } from '@/core/densitometry/stripSurroundings';
 import { surveyPicture, type PictureSurvey } from '@/core/densitometry/surveyPicture';
 import { linearOf, type Transfer } from '@/core/densitometry/transfer';
 import { syntheticStrip, type SyntheticStrip } from '@/core/kit/syntheticStrip';
@@ -291,10 +294,23 @@ export function surveyHere(channel: ChannelId, transfer: Transfer): PictureSurve
   return survey;
 }
 
+/** What lies around the marks of a strip. */
+export function surroundingsHere(
+  samples: Pick<PictureSamples, 'light' | 'film'>,
+  clear: boolean,
+  channel: ChannelId,
+  transfer: Transfer,
+): Pick<PictureSamples, 'lnAround' | 'base'> {
+  const small = searchGrid();
+  const survey = surveyHere(channel, transfer);
+  if (small === null || survey === null) return {};
+  return stripSurroundings(lightPlane(small, channel, transfer), { ...samples, survey }, clear);
+}
+
 /** Looks for a row of patches; null where none shows. */
 export function findRowHere(transfer: Transfer): FoundRow | null {
   const small = searchGrid();
-  return small === null ? null : findRow(small, transfer);
+  return small === null ? null : findRow(small, transfer, surveyHere(ROW_CHANNEL, transfer)?.blocks);
 }
 
 /** Share of the film's pixels that each channel's levels are taken from. */

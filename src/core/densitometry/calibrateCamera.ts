@@ -1,6 +1,7 @@
 import { keptBelief, unknownCamera } from './cameraBelief';
 import { readStrip, type PictureSamples, type StripFault } from './readStrip';
-import type { CameraBelief, KnownDensity } from './stripFit';
+import type { CameraBelief } from './cameraUnknowns';
+import type { KnownDensity } from './pictureRead';
 import type { Transfer } from './transfer';
 
 /** A camera that was held against known densities. */

@@ -1,17 +1,19 @@
 import { responsePrior } from './cameraResponse';
 import type { CalibrationPair } from './calibrationPairs';
-import { fitStrip, USUAL_GLARE, type CameraBelief } from './stripFit';
+import { NO_LOCAL, USUAL_GLARE, type CameraBelief } from './cameraUnknowns';
+import { fitStrip } from './stripFit';
 import type { Transfer } from './transfer';
 
 /** Stray light of a scanner, which sees little but the film, as a share of the mean light. Source: our estimate. */
 const SCANNER_GLARE = { mean: Math.log(0.0003), sd: Math.log(3) } as const;
 
 /** To six figures: what is kept reads back to the same densities. */
-export function keptBelief({ response, lnGlare }: CameraBelief): CameraBelief {
+export function keptBelief({ response, lnGlare, local }: CameraBelief): CameraBelief {
   const round = (value: number): number => Number(value.toPrecision(6));
   return {
     response: { mean: response.mean.map(round), covariance: response.covariance.map((row) => row.map(round)) },
     lnGlare: { mean: round(lnGlare.mean), sd: round(lnGlare.sd) },
+    ...(local === undefined ? {} : { local }),
   };
 }
 
@@ -24,6 +26,7 @@ export function unknownCamera(transfer: Transfer): CameraBelief {
   return {
     response: responsePrior(transfer),
     lnGlare: transfer.id === 'linear' ? { ...SCANNER_GLARE } : { ...USUAL_GLARE },
+    ...(transfer.id === 'srgb' ? {} : { local: { ...NO_LOCAL } }),
   };
 }
 

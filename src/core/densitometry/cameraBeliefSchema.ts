@@ -11,4 +11,7 @@ export const cameraBeliefSchema = z.strictObject({
     covariance: z.array(z.array(z.number().min(-36).max(36)).length(RESPONSE_SIZE)).length(RESPONSE_SIZE),
   }),
   lnGlare: z.strictObject({ mean: z.number().min(-20).max(0), sd: within('Spread of the glare', 0.001, 5) }),
+  local: z
+    .strictObject({ mean: z.number().min(-1).max(1), sd: within('Spread of the local tones', 0.0001, 1) })
+    .optional(),
 });

@@ -10,7 +10,7 @@ export interface CameraExposure {
  * How far an exposure may be off that differs from another by its shutter, its aperture, its ISO speed, ln. Electronic shutters keep
  * their times, which are written down rounded. Source: our estimate.
  */
-export const SHUTTER_LN_SD = 0.018;
+export const SHUTTER_LN_SD = 0.026;
 const APERTURE_LN_SD = 0.12;
 const ISO_LN_SD = 0.05;
 

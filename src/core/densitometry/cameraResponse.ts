@@ -20,6 +20,9 @@ export interface ResponseBelief {
   covariance: number[][];
 }
 
+/** No camera's ln slope is farther from nought; beyond it a fit has gone astray. Source: our choice. */
+const MOST_LN_SLOPE = 2.5;
+
 /** Darkest value that is followed, and in how many steps. */
 const LN_DARKEST = Math.log(1 / 4096);
 const NODES = 192;
@@ -38,6 +41,8 @@ const weights: readonly (readonly { knot: number; weight: number }[])[] = Array.
   ];
 });
 
+const believable = (lnSlope: number): number => Math.min(MOST_LN_SLOPE, Math.max(-MOST_LN_SLOPE, lnSlope));
+
 /** A response whose light can be asked for. */
 export interface Response {
   /** ln(light) of a linear value, against that of white; the value is above 0. */
@@ -55,7 +60,7 @@ export interface Response {
  */
 export function responseOf(lnSlopes: ArrayLike<number>): Response {
   const slopes = weights.map((some) =>
-    Math.exp(some.reduce((sum, { knot, weight }) => sum + weight * (lnSlopes[knot] as number), 0)),
+    Math.exp(some.reduce((sum, { knot, weight }) => sum + weight * believable(lnSlopes[knot] as number), 0)),
   );
   const light = new Float64Array(NODES);
   for (let node = NODES - 2; node >= 0; node--)
@@ -87,19 +92,19 @@ export function responseOf(lnSlopes: ArrayLike<number>): Response {
 }
 
 /** Contrast curves of cameras: strength of an S about a middle tone, and a power on top. Source: our estimate. */
-const S_STRENGTH = { lnMean: Math.log(1.7), lnSd: 0.58 } as const;
-const S_MIDDLE = { mean: 0.45, sd: 0.08 } as const;
-const POWER_LN_SD = 0.105;
+const S_STRENGTH = { lnMean: Math.log(1.7), lnSd: 0.55 } as const;
+const S_MIDDLE = { mean: 0.45, sd: 0.05 } as const;
+const POWER_LN_SD = 0.03;
 
 /**
  * Both ends go their own ways: shadows are lifted or crushed, lights roll off or run into white. Spread of the ln slope at black and
  * at white, and how far along the tones each reaches. Source: our estimate.
  */
 const FOOT = { lnMean: 0.15, lnSd: 0.8, reach: 0.07 } as const;
-const HEAD = { lnMean: 0.07, lnSd: 0.04, reach: 0.35 } as const;
+const HEAD = { lnMean: 0.13, lnSd: 0.2, reach: 0.45 } as const;
 
 /** What no such curve says: a slope's own deviation, and how far along the tones it reaches. Source: our estimate. */
-const OWN_LN_SD = 0.025;
+const OWN_LN_SD = 0.02;
 const OWN_REACH = 0.2;
 
 /** How many curves the family is drawn from. */

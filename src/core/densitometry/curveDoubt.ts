@@ -23,9 +23,9 @@ const LEAST_SHARE = 0.6;
 
 /**
  * Clear film lies elsewhere than the frames, and cameras brighten and darken neighbourhoods each by itself: how far the two are off
- * against each other, D. Source: our estimate.
+ * against each other, D, beyond what the fit makes of it. Source: our estimate.
  */
-const NEIGHBOURHOOD_SD_D = 0.004;
+const NEIGHBOURHOOD_SD_D = 0.002;
 
 /** What is drawn: densities with the covariance of their errors; the first is clear film where there is any. */
 export interface DoubtedDensities {
@@ -90,14 +90,14 @@ export function curveWithDoubt(
 function drawsOf(mean: readonly number[], covariance: Matrix): Float64Array[] {
   const size = mean.length;
   const damped = Matrix.add(covariance, Matrix.eye(size).mul(1e-10));
-  const lower = choleskyOf(damped).lowerTriangularMatrix;
-  return normalPoints(size, DRAWS).map((point) =>
-    Float64Array.from({ length: size }, (_, a) => {
-      let sum = mean[a] as number;
-      for (let b = 0; b <= a; b++) sum += lower.get(a, b) * (point[b] as number);
-      return sum;
-    }),
-  );
+  const lower = choleskyOf(damped).lowerTriangularMatrix.to2DArray();
+  return normalPoints(size, DRAWS).map((point) => {
+    const draw = Float64Array.from(mean);
+    lower.forEach((row, a) => {
+      for (let b = 0; b <= a; b++) draw[a] = (draw[a] as number) + (row[b] as number) * (point[b] as number);
+    });
+    return draw;
+  });
 }
 
 function spreadOf(values: readonly number[]): number | null {

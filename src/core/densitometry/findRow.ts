@@ -1,7 +1,7 @@
 import { lightSurface, type LightBlock, type LightSurface } from './lightSurface';
+import { lightPlane } from './lightPlane';
 import { projected, type Patch, type PatchRow } from './patch';
 import type { PixelGrid } from './pixelGrid';
-import { samplePatch } from './samplePatch';
 import { surveyPicture } from './surveyPicture';
 import type { Transfer } from './transfer';
 
@@ -29,23 +29,28 @@ const ACROSS = 15;
 /** Shortest piece of clear film that is marked, as a share of the picture's longest edge. */
 const LEAST_CLEAR = 0.02;
 
-const GREEN = 'green';
+/** What a row is looked for in: the channel with the least noise. */
+export const ROW_CHANNEL = 'green';
 
 /**
  * Finds a row of steps or frames on a strip that lies on bare light, whatever its direction.
  * @param grid the whole picture, best reduced to under 1000 px
  * @param transfer how code values stand for light
+ * @param blocks the picture's blocks in `ROW_CHANNEL`, where they are known
  * @returns the row with bare light and clear film; null where no row shows. Source: our choice.
  */
-export function findRow(grid: PixelGrid, transfer: Transfer): FoundRow | null {
+export function findRow(
+  grid: PixelGrid,
+  transfer: Transfer,
+  blocks: readonly LightBlock[] = surveyPicture(grid, ROW_CHANNEL, transfer).blocks,
+): FoundRow | null {
   const edge = Math.max(grid.widthPx, grid.heightPx);
-  const { blocks } = surveyPicture(grid, GREEN, transfer);
   const bare = lightSurface(blocks);
   if (bare === null) return null;
+  const { around } = lightPlane(grid, ROW_CHANNEL, transfer);
   const density = (x: number, y: number): number | null => {
-    const px = { x, y, along: 3 / edge, across: 3 / edge, turn: 0 };
-    const sample = samplePatch(grid, px, edge, GREEN, transfer);
-    return sample === null ? null : bare.lnValueAt(px) / Math.LN10 - Math.log10(Math.max(sample.linear, 1e-5));
+    const light = around(x, y);
+    return light === null ? null : bare.lnValueAt({ x, y }) / Math.LN10 - Math.log10(Math.max(light, 1e-5));
   };
   const film = filmAxis(grid, edge, density);
   if (film === null) return null;

@@ -28,8 +28,23 @@ export interface CurveFacts {
   rangeD: number;
   /** Stops from the first to the last patch that stands 0.10 above base + fog. */
   usableStops: number | null;
-  /** Density at any exposure between the first patch and the last. */
-  at: (logH: number) => number;
+  /** What the curve goes through, by rising exposure: `curveThrough` draws it. */
+  through: readonly { logH: number; densityD: number }[];
+}
+
+/**
+ * The smooth curve through points that rise.
+ * @param through exposures, log10 H, each once and rising, at least two, with their densities, D, never falling
+ * @returns density by exposure; beyond the ends that of the end. Source: Steffen 1990, by `monotoneCurve`.
+ */
+export function curveThrough(through: CurveFacts['through']): (logH: number) => number {
+  const xs = through.map(({ logH }) => logH);
+  const curve = monotoneCurve(
+    xs,
+    through.map(({ densityD }) => densityD),
+  );
+  const [from, to] = [xs[0] as number, xs.at(-1) as number];
+  return (logH) => curve.at(Math.min(to, Math.max(from, logH)));
 }
 
 /** Least span of log exposure from which an average gradient is told. Source: our choice. */
@@ -60,12 +75,12 @@ export function measuredCurve(
     merged.map(({ densityD }) => densityD),
     merged.map(({ seD }) => 1 / Math.max(seD, LEAST_SE_D) ** 2),
   );
-  const curve = monotoneCurve(xs, rising);
-  const [from, to] = [xs[0] as number, xs.at(-1) ?? 0];
-  const at = (logH: number): number => curve.at(Math.min(to, Math.max(from, logH)));
+  const through = xs.map((logH, index) => ({ logH, densityD: rising[index] as number }));
+  const at = curveThrough(through);
+  const to = xs.at(-1) as number;
   const baseFogD = clearFilm?.densityD ?? (rising[0] as number);
   const speedD = baseFogD + SPEED_POINT_D;
-  const speedLogH = logHAt(at, from, to, speedD);
+  const speedLogH = logHAt(at, xs, speedD);
   const span = speedLogH === null ? 0 : Math.min(CONTRAST_SPAN, to - speedLogH);
   const seNear = (logH: number): number =>
     merged.reduce((best, one) => (Math.abs(one.logH - logH) < Math.abs(best.logH - logH) ? one : best)).seD;
@@ -89,14 +104,21 @@ export function measuredCurve(
       gradient !== null && whole ? Math.abs(gradient.value * CONTRAST_SPAN - 0.8) <= ISO_TOLERANCE_D + 1e-9 : null,
     rangeD: Math.max(0, (rising.at(-1) ?? 0) - baseFogD),
     usableStops: speedLogH === null ? null : (to - speedLogH) / LOG_EXPOSURE_PER_STOP,
-    at,
+    through,
   };
 }
 
-/** Where a rising curve first reaches a density; null where it begins above it or never comes there. */
-function logHAt(at: (x: number) => number, from: number, to: number, densityD: number): number | null {
-  return at(from) > densityD || at(to) < densityD ? null : bisect(at, densityD, from, to);
+/** Where a rising curve through points at these exposures first reaches a density; null where it begins above it or never comes there. */
+function logHAt(at: (x: number) => number, xs: readonly number[], densityD: number): number | null {
+  const reached = xs.findIndex((x) => at(x) >= densityD);
+  if (reached < 0) return null;
+  const x = xs[reached] as number;
+  if (reached === 0) return at(x) > densityD ? null : x;
+  return bisect(at, densityD, xs[reached - 1] as number, x, HALVINGS);
 }
+
+/** Halvings between two points that narrow an exposure to a millionth of a stop. */
+const HALVINGS = 26;
 
 /** Patches of the same exposure are one, by the inverse of their variance. */
 function mergedByExposure(points: readonly CurvePoint[]): CurvePoint[] {

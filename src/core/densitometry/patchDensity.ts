@@ -13,7 +13,7 @@ export interface PatchDensity {
   /** Standard error, D. */
   seD: number;
   fault: PatchFault | null;
-  /** Glare or doubt rules it: it has this density, or more. */
+  /** Glare or doubt rules it: it has this density or more, nine times in ten. */
   atLeast?: boolean;
 }
 
@@ -48,7 +48,7 @@ export function patchOfKept({ densityD, seD, fault, atLeast }: MeasuredPatch): P
 export const MOST_CLIPPED = 0.01;
 
 /** Steps of the code below which a tone is lost between black and noise. Source: our choice. */
-const LEAST_STEPS = 3;
+export const LEAST_STEPS = 3;
 
 /**
  * Why a patch has no density in a picture; null where it has one.

@@ -1,17 +1,13 @@
 import { statedExposure, type CameraExposure } from './cameraExposure';
 import { medianOf } from '../inference/median';
-import { lightSurface, type LightBlock } from './lightSurface';
+import type { BaseSample } from './filmBase';
+import { lightSurface, type LightBlock, type LightSurface } from './lightSurface';
 import type { Patch } from './patch';
-import { lostPatch, MOST_CLIPPED, patchFault, type PatchDensity } from './patchDensity';
+import { LEAST_STEPS, lostPatch, MOST_CLIPPED, patchFault, type PatchDensity } from './patchDensity';
 import type { PatchSample } from './samplePatch';
-import {
-  fitStrip,
-  type CameraBelief,
-  type KnownDensity,
-  type LightRead,
-  type PictureRead,
-  type ValueRead,
-} from './stripFit';
+import type { CameraBelief } from './cameraUnknowns';
+import type { BaseRead, KnownDensity, LightRead, PictureRead, ValueRead } from './pictureRead';
+import { fitStrip, MOST_GLARE, type StripFit } from './stripFit';
 import type { PictureSurvey } from './surveyPicture';
 
 /** What a picture shows at a place, and what a picture of the bare light shows there. */
@@ -31,8 +27,18 @@ export interface PictureSamples {
   /** Places that a person marked as bare light. */
   light: PlaceSample[];
   film: PlaceSample[];
+  /** ln of the mean value around each place of the film; missing where nobody looked. */
+  lnAround?: readonly number[];
+  /** Clear film along the strip, where the first place of the film is clear film. */
+  base?: readonly BaseSample[];
   /** A place that lets no light through. */
   opaque?: PatchSample | null;
+}
+
+/** The same picture without its first place, clear film: patches alone, as steps that are known. */
+export function withoutClear({ base: _, ...samples }: PictureSamples): PictureSamples {
+  const { film, lnAround } = samples;
+  return { ...samples, film: film.slice(1), ...(lnAround === undefined ? {} : { lnAround: lnAround.slice(1) }) };
 }
 
 /** Why a picture cannot be read. */
@@ -50,9 +56,6 @@ export interface StripRead {
 
 /** Code steps that a bare light must stand above black. Source: our choice. */
 const LEAST_LIGHT_STEPS = 20;
-
-/** Share of glare in a patch's light from which its density is a least one. Source: our choice. */
-const MOST_GLARE = 0.5;
 
 /** Standard error beyond which a density is a least one, D. Source: our choice. */
 const MOST_SE_D = 0.35;
@@ -77,9 +80,9 @@ export function seenStrip(
   const positive = pictures.map(scanFault).find((fault) => fault !== null);
   if (positive !== undefined) return { ok: false, fault: positive };
   const lights = pictures.map(lightOf);
-  if (!lights.some((light) => Array.isArray(light))) {
+  if (!lights.some((light) => typeof light !== 'string')) {
     const [first = 'no-light'] = lights;
-    return { ok: false, fault: Array.isArray(first) ? 'no-light' : first };
+    return { ok: false, fault: typeof first === 'string' ? first : 'no-light' };
   }
   const [first] = pictures;
   const values = pictures.map(({ film }) =>
@@ -90,11 +93,16 @@ export function seenStrip(
     ok: true,
     strip: {
       seen,
-      pictures: pictures.map(({ survey, opaque, exposure }, p): PictureRead => {
-        const light = lights[p] as LightRead[] | StripFault;
+      pictures: pictures.map(({ survey, opaque, exposure, lnAround, base }, p): PictureRead => {
+        const light = lights[p] as FoundLight | StripFault;
+        const lit = typeof light === 'string' ? null : light;
         return {
           patches: seen.map((i) => values[p]?.[i] ?? null),
-          light: Array.isArray(light) ? seen.map((i) => light[i] as LightRead) : null,
+          light: lit === null ? null : seen.map((i) => lit.behind[i] as LightRead),
+          ...(lit === null || lnAround === undefined
+            ? {}
+            : { lnAround: seen.map((i) => (lnAround[i] as number) - (lit.behind[i] as LightRead).lnValue) }),
+          ...(lit === null || seen[0] !== 0 ? {} : { base: baseReads(base ?? [], lit) }),
           tones: survey.tones,
           opaque: opaque == null ? null : opaqueOf(opaque),
           lnExposure: exposure == null ? null : statedExposure(exposure, first?.exposure ?? null),
@@ -118,8 +126,16 @@ export function readStrip(
   known: readonly KnownDensity[] = [],
 ): { ok: true; read: StripRead } | { ok: false; fault: StripFault } {
   const answer = seenStrip(pictures);
-  if (!answer.ok) return answer;
-  const { seen, pictures: reads } = answer.strip;
+  return answer.ok ? { ok: true, read: readSeen(pictures, answer.strip, camera, known).read } : answer;
+}
+
+/** The same of a strip whose light was found already, with the fit that it comes from. */
+export function readSeen(
+  pictures: readonly PictureSamples[],
+  { seen, pictures: reads }: SeenStrip,
+  camera: CameraBelief,
+  known: readonly KnownDensity[] = [],
+): { read: StripRead; fit: StripFit } {
   const fit = fitStrip(
     reads,
     camera,
@@ -129,18 +145,23 @@ export function readStrip(
     }),
   );
   const patches = (pictures[0]?.film ?? []).map((_, i): PatchDensity => {
+    const lost = lostPatch(pictures.map(({ film }) => patchFault(film[i]?.sample ?? null)));
     const at = seen.indexOf(i);
-    if (at < 0) return lostPatch(pictures.map(({ film }) => patchFault(film[i]?.sample ?? null)));
-    const [densityD, seD] = [fit.densitiesD[at] ?? Number.NaN, Math.sqrt(fit.covariance.get(at, at))];
-    const atLeast = (fit.glareShare[at] as number) > MOST_GLARE || seD > MOST_SE_D;
-    return { densityD, seD, fault: null, ...(atLeast ? { atLeast } : {}) };
+    if (at < 0) return lost;
+    const seD = Math.sqrt(fit.covariance.get(at, at));
+    if ((fit.glareShare[at] as number) <= MOST_GLARE && seD <= MOST_SE_D)
+      return { densityD: fit.densitiesD[at] as number, seD, fault: null };
+    const leastD = fit.leastD[at] as number;
+    // At least nothing is no reading.
+    return leastD > 0 ? { densityD: leastD, seD, fault: null, atLeast: true } : { ...lost, fault: 'black' };
   });
+  const told = seen.flatMap((i, at) => (patches[i]?.fault === null ? [at] : []));
   return {
-    ok: true,
+    fit,
     read: {
       patches,
-      covariance: fit.covariance.to2DArray(),
-      ownCovariance: fit.ownCovariance.to2DArray(),
+      covariance: fit.covariance.selection(told, told).to2DArray(),
+      ownCovariance: fit.ownCovariance.selection(told, told).to2DArray(),
       camera: fit.camera,
     },
   };
@@ -177,25 +198,61 @@ function valueOf(sample: PatchSample): ValueRead {
   };
 }
 
-/** A code of a few steps says little of the light behind it. */
-function opaqueOf(sample: PatchSample): ValueRead {
-  const value = Math.max(sample.linear, sample.stepLinear);
-  return { lnValue: Math.log(value), lnSe: Math.hypot(sample.linearSe, sample.stepLinear / 2) / value };
+/** A code of a few steps says little of the light behind it: cameras crush or lift what is nearly black, so it says how much at most. */
+function opaqueOf(sample: PatchSample): NonNullable<PictureRead['opaque']> {
+  const least = LEAST_STEPS * sample.stepLinear;
+  const value = Math.max(sample.linear, least);
+  return {
+    lnValue: Math.log(value),
+    lnSe: Math.hypot(sample.linearSe, sample.stepLinear / 2) / value,
+    ...(sample.linear < least ? { atMost: true } : {}),
+  };
 }
 
-/** The bare light behind each patch of a picture, or why it has none. */
-function lightOf({ light, film, survey }: PictureSamples): LightRead[] | StripFault {
+/** The bare light of a picture: behind each patch, and anywhere else unless it was photographed by itself. */
+interface FoundLight {
+  behind: LightRead[];
+  surface: LightSurface | null;
+}
+
+/** The bare light of a picture, or why it has none. */
+function lightOf(samples: PictureSamples): FoundLight | StripFault {
+  const { film, survey } = samples;
   const blanks = film.map(({ blank }) => blank);
-  const marks = light.flatMap(({ at, sample, blank }) => (sample === null ? [] : [{ at, sample, blank }]));
+  const marks = marksOf(samples);
   if (blanks.length > 0 && blanks.every((blank) => blank !== null && blank.linear > 0))
-    return blankLight(marks, blanks as PatchSample[]);
+    return { behind: blankLight(marks, blanks as PatchSample[]), surface: null };
   if (marks.some(({ sample }) => sample.clippedShare > MOST_CLIPPED)) return 'light-clipped';
   if (marks.some(({ sample }) => sample.linear < LEAST_LIGHT_STEPS * sample.stepLinear)) return 'light-dark';
-  const surface = lightSurface(survey.blocks, filmOf(film), marks.map(blockOf));
+  const surface = bareSurface(samples);
   const white = survey.blocks.filter(({ clipped }) => clipped).length;
   if (white > MOST_WHITE * (white + (surface?.bare.length ?? 0))) return 'light-clipped';
   if (surface === null) return 'no-light';
-  return film.map(({ at }) => surface.at(at));
+  return { behind: film.map(({ at }) => surface.at(at)), surface };
+}
+
+/** The surface of a picture’s bare light, by all of it that shows and marks that are not black; null where too little does. */
+export function bareSurface(samples: Pick<PictureSamples, 'survey' | 'light' | 'film'>): LightSurface | null {
+  const lit = marksOf(samples).filter(({ sample }) => sample.linear > 0);
+  return lightSurface(samples.survey.blocks, filmOf(samples.film), lit.map(blockOf));
+}
+
+/** Places that a person marked as bare light, as they were sampled. */
+function marksOf({
+  light,
+}: Pick<PictureSamples, 'light'>): { at: Patch; sample: PatchSample; blank: PatchSample | null }[] {
+  return light.flatMap(({ at, sample, blank }) => (sample === null ? [] : [{ at, sample, blank }]));
+}
+
+/** Fewest samples of clear film along a strip that are used. Source: our choice. */
+const LEAST_BASE = 4;
+
+function baseReads(base: readonly BaseSample[], { surface }: FoundLight): BaseRead[] {
+  if (surface === null || base.length < LEAST_BASE) return [];
+  return base.map((one) => {
+    const light = surface.at(one);
+    return { ...one, light, lnAround: one.lnAround - light.lnValue };
+  });
 }
 
 function blockOf({ at, sample }: { at: Patch; sample: PatchSample }): LightBlock {

@@ -1,6 +1,8 @@
 import { SHUTTER_LN_SD } from './cameraExposure';
 import { responseOf } from './cameraResponse';
-import { fitStrip, type CameraBelief, type PictureRead, type StripFit } from './stripFit';
+import type { CameraBelief } from './cameraUnknowns';
+import type { PictureRead } from './pictureRead';
+import { fitStrip, type StripFit } from './stripFit';
 
 /** What a reading is good to, and what it would be good to with one thing more. */
 export interface ReadingGains {
@@ -19,11 +21,15 @@ const LN_TWO_STOPS = 2 * Math.LN2;
  * What one more picture, or a coin in this one, would win: the same fit with what they would show added.
  * @param pictures what was read
  * @param camera what is believed of the camera
+ * @param fit what they say of the strip
  * @returns spreads, ln; null with fewer than two patches
  * Source: expected information of a measurement by its linearised fit (textbook).
  */
-export function readingGains(pictures: readonly PictureRead[], camera: CameraBelief): ReadingGains | null {
-  const fit = fitStrip(pictures, camera);
+export function readingGains(
+  pictures: readonly PictureRead[],
+  camera: CameraBelief,
+  fit: StripFit,
+): ReadingGains | null {
   const now = rangeLnSd(fit);
   const [first] = pictures.filter(({ light }) => light !== null);
   if (now === null || first?.light == null) return null;
@@ -38,6 +44,7 @@ export function readingGains(pictures: readonly PictureRead[], camera: CameraBel
       patch === null ? null : { lnValue: shown(lightOf(patch.lnValue)), lnSe: 2 * patch.lnSe },
     ),
     light: first.light.map((light) => ({ ...light, lnValue: shown(lightOf(light.lnValue)) })),
+    ...(first.lnAround === undefined ? {} : { lnAround: first.lnAround }),
     tones: first.tones.map(({ lnValue, share }) => ({ lnValue: shown(lightOf(lnValue)), share })),
     opaque: null,
     lnExposure: { ln: -LN_TWO_STOPS, sd: SHUTTER_LN_SD },

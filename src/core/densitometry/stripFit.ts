@@ -1,62 +1,26 @@
 import { Matrix } from 'ml-matrix';
 import { choleskyOf, inverseOf } from '../inference/choleskyOf';
-import { RESPONSE_SIZE, responseOf, type ResponseBelief } from './cameraResponse';
+import { normalQuantile } from '../inference/normalQuantile';
+import { RESPONSE_SIZE, responseOf } from './cameraResponse';
+import { USUAL_LOCAL, type CameraBelief } from './cameraUnknowns';
+import type { KnownDensity, LightRead, PictureRead, ValueRead } from './pictureRead';
 
 /**
  * Densities of a strip, its camera's response, its glare and its exposures, all from what the pictures show and in one fit.
  *
  * A picture p shows at a patch i the light  L = E·ℓ·10^−D + G  and without film  B = E·ℓ + G,  with G = g · mean light of the
- * picture. What is read are values v, ln L = r(v; θ). So  (L − G) / (B − G) = 10^−D.
+ * picture. What is read are values v, ln L = r(v; θ). So  (L − G) / (B − G) = 10^−D · n^−λ,  n the light of the neighbourhood
+ * against the bare light, and λ how far the camera brightens dark ones. Clear film along the strip is as dense as its marked piece.
  *
  * Source: D = −log10(T), ISO 5 series; several exposures of one scene tell the response (Debevec and Malik 1997; Mitsunaga and
- * Nayar 1999); maximum a posteriori by Gauss–Newton with its covariance.
+ * Nayar 1999); maximum a posteriori by Gauss–Newton, weighed anew in each round, with its covariance.
  */
-
-/** One value that was read: ln of it, with its standard error. */
-export interface ValueRead {
-  lnValue: number;
-  lnSe: number;
-}
-
-/** The bare light at a patch, as ln of its value. */
-export interface LightRead {
-  lnValue: number;
-  /** Errors that patches share, one column a cause, in standard deviations. */
-  shared: ArrayLike<number>;
-}
-
-/** What one picture shows. */
-export interface PictureRead {
-  /** Each patch; null where this picture cannot see it. */
-  patches: readonly (ValueRead | null)[];
-  /** Bare light at each patch; null where it is clipped in this picture. */
-  light: readonly LightRead[] | null;
-  /** Shares of the picture by ln of their value: where glare comes from. */
-  tones: readonly { lnValue: number; share: number }[];
-  /** Something that lets no light through. */
-  opaque: ValueRead | null;
-  /** ln of how much more light it took in than the first picture, with its standard deviation; null where nobody knows. */
-  lnExposure: { ln: number; sd: number } | null;
-}
-
-/** What is believed of a camera: its response, and the glare of its lens and its place. */
-export interface CameraBelief {
-  response: ResponseBelief;
-  lnGlare: { mean: number; sd: number };
-}
-
-/** Densities that are known: of one patch against another, D. A wedge, or layers of one film. */
-export interface KnownDensity {
-  patch: number;
-  /** D = scale × the unknown unit + offset: layers share a unit; a wedge of known densities has an offset alone. */
-  unitShare: number;
-  offsetD: number;
-  sdD: number;
-}
 
 /** A strip as the fit leaves it. */
 export interface StripFit {
   densitiesD: number[];
+  /** What each density is at least, nine times in ten, D. */
+  leastD: number[];
   /** Covariance of the densities, D². */
   covariance: Matrix;
   /** Covariance with response and glare held: what a strip has for itself. */
@@ -65,9 +29,6 @@ export interface StripFit {
   glareShare: number[];
   camera: CameraBelief;
 }
-
-/** Veiling glare of a camera on a light table, as a share of the mean light. Source: our estimate. */
-export const USUAL_GLARE = { mean: Math.log(0.008), sd: Math.log(1.8) } as const;
 
 /** What a patch's light is good to, whatever its pixels say: texture of light and film, JPEG, local tone mapping; ln. Source: our estimate. */
 const PATCH_LN_SD = 0.004;
@@ -90,10 +51,19 @@ const ANY_EXPOSURE_LN_SD = 4;
 /** Least share of a patch's light that is taken for the film's own. */
 const LEAST_OWN = 0.04;
 
+/** Share of glare in a patch's light from which its density is a least one. Source: our choice. */
+export const MOST_GLARE = 0.5;
+
+/**
+ * Clear film is as dense everywhere on a strip but for this: all of it beside the piece that was marked, from its middle to an end,
+ * and each sample; ln. The marked piece may have seen light; what tells the response is how the rest goes along. Source: our estimate.
+ */
+const BASE_LN_SD = { whole: 0.015, trend: 0.01, own: 0.007 } as const;
+
 /** Measured numbers beyond the unknowns from which the misfit is believed. Source: our choice. */
 const LEAST_SPARE = 6;
 
-const ROUNDS = 12;
+const ROUNDS = 30;
 /** Lengths of a step that are tried, longest first. */
 const LENGTHS = [1, 1 / 2, 1 / 4, 1 / 8, 1 / 16];
 const STEP = 1e-4;
@@ -101,16 +71,19 @@ const STEP = 1e-4;
 /** A belief about the unit of layers, D: hardly any. */
 const ANY_UNIT = { mean: 0.5, sd: 3 } as const;
 
-/** Where each unknown stands: densities, response, glare, exposures, unit of the layers, errors of the light. */
+/** Where each unknown stands: densities, response, glare, local tone mapping, exposures, unit of the layers, errors of light and base. */
 interface Places {
   /** How many densities. */
   count: number;
   response: number;
   glare: number;
+  local: number;
   exposure: number;
   unit: number;
   /** Where the errors of each picture's light begin, and how many there are. */
   light: { from: number; causes: number }[];
+  /** Where the two errors of the clear film of each picture begin. */
+  base: number[];
   size: number;
 }
 
@@ -118,7 +91,8 @@ function placesOf(pictures: readonly PictureRead[]): Places {
   const count = pictures[0]?.patches.length ?? 0;
   const response = count;
   const glare = response + RESPONSE_SIZE;
-  const exposure = glare + 1;
+  const local = glare + 1;
+  const exposure = local + 1;
   const unit = exposure + pictures.length;
   let size = unit + 1;
   const light = pictures.map((picture) => {
@@ -126,7 +100,8 @@ function placesOf(pictures: readonly PictureRead[]): Places {
     size += causes;
     return { from: size - causes, causes };
   });
-  return { count, response, glare, exposure, unit, light, size };
+  const base = pictures.map(() => (size += 2) - 2);
+  return { count, response, glare, local, exposure, unit, light, base, size };
 }
 
 /** What is believed of the unknowns before a picture is read: normal, with a precision of nought where nothing is. */
@@ -135,7 +110,7 @@ interface Prior {
   precision: Matrix;
 }
 
-function priorOf(at: Places, { response, lnGlare }: CameraBelief): Prior {
+function priorOf(at: Places, { response, lnGlare, local = USUAL_LOCAL }: CameraBelief): Prior {
   const mean = new Float64Array(at.size);
   const precision = Matrix.zeros(at.size, at.size);
   const believe = (place: number, belief: { mean: number; sd: number }): void => {
@@ -146,6 +121,7 @@ function priorOf(at: Places, { response, lnGlare }: CameraBelief): Prior {
   mean.set(response.mean, at.response);
   precision.setSubMatrix(inverseOf(new Matrix(response.covariance)), at.response, at.response);
   believe(at.glare, lnGlare);
+  believe(at.local, local);
   believe(at.unit, ANY_UNIT);
   // Exposures are told by residuals of their own.
   for (let place = at.unit + 1; place < at.size; place++) believe(place, { mean: 0, sd: 1 });
@@ -177,8 +153,12 @@ function exposureOf(pictures: readonly PictureRead[], reference: number, p: numb
 /** One residual, in standard deviations. */
 interface Residual {
   value: number;
+  /** Its standard deviation, in the unit of what is off. */
+  sd: number;
   /** Densities that it goes with, and its slope by each. */
   slopes: { place: number; slope: number }[];
+  /** Whether it says nothing of how good the patches are. */
+  aside?: boolean;
 }
 
 /** A strip as it is fitted: what was read, and where its unknowns stand. */
@@ -190,56 +170,99 @@ interface Problem {
   at: Places;
 }
 
-/** What the pictures show against what the unknowns would have them show; the equations stand at the head of this file. */
-function residualsAt({ pictures, known, reference, at }: Problem, z: Float64Array): Residual[] {
+/**
+ * What the pictures show against what the unknowns would have them show; the equations stand at the head of this file.
+ * @param held standard deviations to go by, in the order of the residuals; those of these unknowns, when left out
+ */
+function residualsAt(
+  { pictures, known, reference, at }: Problem,
+  z: Float64Array,
+  held?: readonly number[],
+): Residual[] {
   const response = responseOf(z.subarray(at.response, at.glare));
   const glare = Math.exp(z[at.glare] as number);
   const lightOf = (lnValue: number): number => Math.exp(response.lnLight(Math.exp(lnValue)));
   const noiseOf = ({ lnValue, lnSe }: ValueRead): number => lnSe * response.slopeAt(Math.exp(lnValue));
   const veils = pictures.map(({ tones }) => glare * meanLight(tones, lightOf));
-  const bareOf = (p: number, i: number): number => {
-    const seen = pictures[p]?.light?.[i];
-    if (seen === undefined) return Number.NaN;
+  const local = z[at.local] as number;
+  const lightAt = (p: number, { lnValue, shared }: LightRead): number => {
     const { from, causes } = at.light[p] as Places['light'][number];
-    let ln = seen.lnValue;
-    for (let cause = 0; cause < causes; cause++) ln += (seen.shared[cause] as number) * (z[from + cause] as number);
+    let ln = lnValue;
+    for (let cause = 0; cause < causes; cause++) ln += (shared[cause] as number) * (z[from + cause] as number);
     return lightOf(ln);
   };
+  const bareOf = (p: number, i: number): number => {
+    const seen = pictures[p]?.light?.[i];
+    return seen === undefined ? Number.NaN : lightAt(p, seen);
+  };
+  /** The film’s own light in a picture, and how well its ln is known by the pixels. */
+  const ownOf = (p: number, seen: ValueRead): { own: number; lnSd: number } => {
+    const light = lightOf(seen.lnValue);
+    const own = Math.max(light - (veils[p] as number), LEAST_OWN * light);
+    return { own, lnSd: (noiseOf(seen) * light) / own };
+  };
   const residuals: Residual[] = [];
-  const add = (value: number, slopes: Residual['slopes'] = []): void => void residuals.push({ value, slopes });
+  const add = (
+    off: number,
+    sdHere: number,
+    density: { place: number; slope: number } | null = null,
+    aside = false,
+  ): void => {
+    const sd = held?.[residuals.length] ?? sdHere;
+    const slopes = density === null ? [] : [{ place: density.place, slope: density.slope / sd }];
+    residuals.push({ value: off / sd, sd, slopes, aside });
+  };
   pictures.forEach((picture, p) => {
     const veil = veils[p] as number;
     const exposure = z[at.exposure + p] as number;
     picture.patches.forEach((patch, i) => {
       if (patch === null) return;
-      const light = lightOf(patch.lnValue);
-      const own = Math.max(light - veil, LEAST_OWN * light);
+      const { own, lnSd } = ownOf(p, patch);
       const bare =
         picture.light === null
           ? (bareOf(reference, i) - (veils[reference] as number)) * Math.exp(exposure)
           : bareOf(p, i) - veil;
-      const sd = Math.hypot((noiseOf(patch) * light) / own, PATCH_LN_SD);
-      add((Math.log(own / Math.max(1e-12, bare)) + Math.LN10 * (z[i] as number)) / sd, [
-        { place: i, slope: Math.LN10 / sd },
-      ]);
+      const mapped = local * (picture.lnAround?.[i] ?? 0);
+      add(
+        Math.log(own / Math.max(1e-12, bare)) + Math.LN10 * (z[i] as number) + mapped,
+        Math.hypot(lnSd, PATCH_LN_SD),
+        { place: i, slope: Math.LN10 },
+      );
     });
+    for (const base of picture.base ?? []) {
+      const { own, lnSd } = ownOf(p, base);
+      const [whole, trend] = [z[at.base[p] as number] as number, z[(at.base[p] as number) + 1] as number];
+      const off = BASE_LN_SD.whole * whole + BASE_LN_SD.trend * base.along * trend - local * base.lnAround;
+      const bare = lightAt(p, base.light) - veil;
+      add(
+        Math.log(own / Math.max(1e-12, bare)) + Math.LN10 * (z[0] as number) - off,
+        Math.hypot(lnSd, BASE_LN_SD.own),
+        { place: 0, slope: Math.LN10 },
+        true,
+      );
+    }
     if (p !== reference && picture.light !== null && at.count > 0) {
       const middle = Math.floor(at.count / 2);
-      add((Math.log(bareOf(p, middle) / bareOf(reference, middle)) - exposure) / STEADY_LN_SD);
+      add(Math.log(bareOf(p, middle) / bareOf(reference, middle)) - exposure, STEADY_LN_SD);
     }
     const stated = exposureOf(pictures, reference, p);
-    add((exposure - stated.ln) / stated.sd);
-    if (picture.opaque !== null)
-      add(Math.log(veil / lightOf(picture.opaque.lnValue)) / Math.hypot(noiseOf(picture.opaque), GLARE_EVEN_LN_SD));
+    add(exposure - stated.ln, stated.sd);
+    if (picture.opaque !== null) {
+      const more = Math.log(veil / lightOf(picture.opaque.lnValue));
+      const off = picture.opaque.atMost === true ? Math.max(0, more) : more;
+      add(off, Math.hypot(noiseOf(picture.opaque), GLARE_EVEN_LN_SD));
+    }
   });
   for (const { patch, unitShare, offsetD, sdD } of known)
-    add(((z[patch] as number) - unitShare * (z[at.unit] as number) - offsetD) / sdD, [
-      { place: patch, slope: 1 / sdD },
-    ]);
+    add((z[patch] as number) - unitShare * (z[at.unit] as number) - offsetD, sdD, { place: patch, slope: 1 });
   return residuals;
 }
 
-/** Normal equations of the linearised problem: slopes by densities are known, those by the few other unknowns are taken by a small step. */
+/**
+ * Normal equations of the linearised problem: slopes by densities are known, those by the few other unknowns are taken by a small
+ * step. Weights stand still meanwhile: where much of a patch's light is glare it weighs little, and a fit that may choose its
+ * weights finds much glare everywhere.
+ */
 function normalEquations(
   problem: Problem,
   prior: Prior,
@@ -247,11 +270,12 @@ function normalEquations(
 ): { normal: Matrix; slope: Float64Array; residuals: Residual[] } {
   const { count, size } = problem.at;
   const residuals = residualsAt(problem, z);
+  const weighed = residuals.map(({ sd }) => sd);
   const jacobian = new Matrix(residuals.length, size);
   for (let column = count; column < size; column++) {
     const moved = Float64Array.from(z);
     moved[column] = (z[column] as number) + STEP;
-    residualsAt(problem, moved).forEach(({ value }, row) =>
+    residualsAt(problem, moved, weighed).forEach(({ value }, row) =>
       jacobian.set(row, column, (value - (residuals[row] as Residual).value) / STEP),
     );
   }
@@ -269,7 +293,7 @@ function normalEquations(
 const sumOfSquares = (residuals: readonly Residual[]): number =>
   residuals.reduce((sum, { value }) => sum + value * value, 0);
 
-/** Goes down to the most likely unknowns, by whole steps or shorter ones that lead downhill. */
+/** Goes down to the most likely unknowns, by whole steps or shorter ones that lead downhill; after each the residuals are weighed anew. */
 function descend(problem: Problem, prior: Prior, start: Float64Array): Float64Array {
   const costOf = (z: Float64Array, residuals: readonly Residual[]): number =>
     sumOfSquares(residuals) + pullOf(prior, z).squares;
@@ -280,8 +304,9 @@ function descend(problem: Problem, prior: Prior, start: Float64Array): Float64Ar
       .solve(Matrix.columnVector([...slope]))
       .to1DArray();
     const cost = costOf(z, residuals);
+    const weighed = residuals.map(({ sd }) => sd);
     const nearer = LENGTHS.map((length) => z.map((value, place) => value - length * (step[place] as number))).find(
-      (next) => costOf(next, residualsAt(problem, next)) <= cost + 1e-9,
+      (next) => costOf(next, residualsAt(problem, next, weighed)) <= cost + 1e-9,
     );
     if (nearer === undefined) break;
     z = nearer;
@@ -291,15 +316,16 @@ function descend(problem: Problem, prior: Prior, start: Float64Array): Float64Ar
 }
 
 /** Where an opaque patch tells the glare, little is believed of it beforehand. */
-function believedWith(pictures: readonly PictureRead[], { response, lnGlare }: CameraBelief): CameraBelief {
-  const measured = pictures.some(({ opaque }) => opaque !== null);
-  return { response, lnGlare: { ...lnGlare, sd: measured ? Math.max(lnGlare.sd, MEASURED_GLARE_SD) : lnGlare.sd } };
+function believedWith(pictures: readonly PictureRead[], { lnGlare, ...rest }: CameraBelief): CameraBelief {
+  const measured = pictures.some(({ opaque }) => opaque !== null && opaque.atMost !== true);
+  return { ...rest, lnGlare: { ...lnGlare, sd: measured ? Math.max(lnGlare.sd, MEASURED_GLARE_SD) : lnGlare.sd } };
 }
 
 /** What is left over tells how good the patches are, where much is measured: a factor on variances, never below 1. */
 function misfitOf(residuals: readonly Residual[], { count }: Places, pictures: number): number {
-  const spare = residuals.length - count - pictures;
-  return spare >= LEAST_SPARE ? Math.max(1, sumOfSquares(residuals) / spare) : 1;
+  const telling = residuals.filter(({ aside }) => aside !== true);
+  const spare = telling.length - count - pictures;
+  return spare >= LEAST_SPARE ? Math.max(1, sumOfSquares(telling) / spare) : 1;
 }
 
 /**
@@ -322,23 +348,43 @@ export function fitStrip(
   const { normal, residuals } = normalEquations(problem, prior, z);
   const wider = misfitOf(residuals, at, pictures.length);
   const whole = inverseOf(normal).mul(wider);
-  const held = [...Array(at.size).keys()].filter((place) => place < at.response || place > at.glare);
+  const held = [...Array(at.size).keys()].filter((place) => place < at.response || place > at.local);
   const own = inverseOf(normal.selection(held, held)).mul(wider);
   const densities = (covariance: Matrix): Matrix =>
     at.count === 0 ? new Matrix(0, 0) : covariance.subMatrix(0, at.count - 1, 0, at.count - 1);
+  const densitiesD = [...z.subarray(0, at.count)];
+  const glareShare = glareShares(problem, z);
   return {
-    densitiesD: [...z.subarray(0, at.count)],
+    densitiesD,
+    leastD: densitiesD.map((densityD, i) => leastOf(densityD, glareShare[i] as number, whole, i, at.glare)),
     covariance: densities(whole),
     ownCovariance: densities(own),
-    glareShare: glareShares(problem, z),
+    glareShare,
     camera: {
       response: {
         mean: [...z.subarray(at.response, at.glare)],
         covariance: whole.subMatrix(at.response, at.glare - 1, at.response, at.glare - 1).to2DArray(),
       },
       lnGlare: { mean: z[at.glare] as number, sd: Math.sqrt(whole.get(at.glare, at.glare)) },
+      // It goes with what is in the picture: another one begins anew.
+      ...(camera.local === undefined ? {} : { local: camera.local }),
     },
   };
+}
+
+/** One-sided, nine times in ten. */
+const NINE_IN_TEN = normalQuantile(0.9);
+
+/** Share of glare from which a patch's own light is nearly all doubt: how it follows the glare tells nothing there. Source: our choice. */
+const ALL_GLARE = 0.9;
+
+/** The least that a density may be: by its doubt, or with all of its light taken for the film's own, whichever says more. */
+function leastOf(densityD: number, glareShare: number, covariance: Matrix, i: number, glare: number): number {
+  const variance = covariance.get(i, i);
+  const byGlare = covariance.get(i, glare) ** 2 / covariance.get(glare, glare);
+  const allOwnD = densityD + Math.log10(Math.max(LEAST_OWN, 1 - glareShare));
+  const byOwn = allOwnD - NINE_IN_TEN * Math.sqrt(Math.max(0, variance - byGlare));
+  return glareShare > ALL_GLARE ? byOwn : Math.max(byOwn, densityD - NINE_IN_TEN * Math.sqrt(variance));
 }
 
 /** Mean light of a picture by its tones. */
@@ -347,8 +393,12 @@ function meanLight(tones: PictureRead['tones'], lightOf: (lnValue: number) => nu
 }
 
 /** Unknowns to begin with: as believed, and densities by that response, without glare, from the first picture that sees each. */
-function beginning({ pictures, reference, at }: Problem, { response: believed, lnGlare }: CameraBelief): Float64Array {
+function beginning(
+  { pictures, reference, at }: Problem,
+  { response: believed, lnGlare, local = USUAL_LOCAL }: CameraBelief,
+): Float64Array {
   const z = new Float64Array(at.size);
+  z[at.local] = local.mean;
   z.set(believed.mean, at.response);
   z[at.glare] = lnGlare.mean;
   pictures.forEach((_, p) => (z[at.exposure + p] = exposureOf(pictures, reference, p).ln));

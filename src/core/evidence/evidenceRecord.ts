@@ -58,6 +58,8 @@ export const findingSchema = z.discriminatedUnion('kind', [
     timeMin: minutes,
     method: z.enum(readingMethods),
     baseFogD: density('Base + fog'),
+    /** It is as much as that, or more; missing where it is just that. */
+    atLeast: z.boolean('At least: give true or false.').optional(),
     doubt: readingDoubtSchema.optional(),
   }),
 ]);

@@ -115,4 +115,14 @@ describe('a strip, read', () => {
     expect(reading.curve?.gradient?.toD).toBeLessThan(3);
     expect(stripReading(patch(0.35), steps, { ...plan(), numbered: false }).effectiveIso).toBeNull();
   });
+  test('a base that is a least one is kept as a bound, and nothing stands on it', () => {
+    const clear: PatchDensity = { densityD: 1.6, seD: 0.7, fault: null, atLeast: true };
+    const steps = frames([-3, -2, -1, 0, 1]).map((step) => ({ ...step, densityD: step.densityD + 1.5 }));
+    const reading = stripReading(clear, steps, plan({ count: 5 }));
+    expect(reading.curve).toBeNull();
+    expect(reading.effectiveIso).toBeNull();
+    const finding = findingOfStrip(reading, 8, false, 'phone');
+    expect(finding).toEqual({ kind: 'fog', timeMin: 8, method: 'densities', baseFogD: 1.6, atLeast: true });
+    expect(findingSchema.safeParse(finding).success).toBe(true);
+  });
 });

@@ -15,12 +15,17 @@ export interface StripReading {
   effectiveIso: number | null;
   /** Densest patch that reads, D; null where none does. */
   topD: number | null;
+  /** Whether the densest may be denser: some patch is a least one. */
+  topAtLeast: boolean;
   /** Whether the row runs against its exposures: it gets thinner where it should get denser. */
   backwards: boolean;
 }
 
 /** Fall of density along a row, from end to end, that shows its direction, D. Source: our choice. */
 const CLEARLY_D = 0.1;
+
+/** What is known of a strip's exposures. */
+export type ExposurePlan = Pick<StripPlan, 'logH' | 'meteredIso' | 'numbered'>;
 
 /** Densities of a strip with all that makes them doubtful together. */
 export interface ReadDensities {
@@ -47,7 +52,7 @@ export function separateDensities(clear: PatchDensity | null, steps: readonly Pa
  */
 export function stripReading(
   { clear, steps, covariance, ownCovariance }: ReadDensities,
-  plan: Pick<StripPlan, 'logH' | 'meteredIso' | 'numbered'>,
+  plan: ExposurePlan,
 ): StripReading {
   const base = clear === null || clear.fault !== null ? null : clear;
   const sound = steps.filter(({ fault }) => fault === null);
@@ -55,7 +60,8 @@ export function stripReading(
   const relative = plan.logH !== null && plan.meteredIso === null;
   const logH = plan.logH === null ? null : relative && rise < 0 ? [...plan.logH].reverse() : plan.logH;
   const exposureRise = (logH?.at(-1) ?? 0) - (logH?.[0] as number);
-  const curve = curveOf(base, steps, logH, covariance, ownCovariance);
+  // Over a base that is at least so much, no speed and no contrast can be told.
+  const curve = base?.atLeast === true ? null : curveOf(base, steps, logH, covariance, ownCovariance);
   return {
     clear: base,
     steps: steps.map((patch, at) => ({ ...patch, logH: logH?.[at] ?? null })),
@@ -64,8 +70,16 @@ export function stripReading(
       curve === null || curve.speedLogH === null || plan.meteredIso === null || !plan.numbered
         ? null
         : effectiveIndex(curve.speedLogH, plan.meteredIso),
-    topD: sound.length === 0 ? null : Math.max(...sound.map(({ densityD }) => densityD)),
+    ...densestOf(sound),
     backwards: logH !== null && rise * exposureRise < 0 && Math.abs(rise) > CLEARLY_D,
+  };
+}
+
+/** The densest of some patches; any that is a least one may be denser still. */
+function densestOf(sound: readonly PatchDensity[]): Pick<StripReading, 'topD' | 'topAtLeast'> {
+  return {
+    topD: sound.length === 0 ? null : Math.max(...sound.map(({ densityD }) => densityD)),
+    topAtLeast: sound.some(({ atLeast }) => atLeast === true),
   };
 }
 
@@ -138,7 +152,8 @@ export function findingOfStrip(
     timeMin,
     method: 'densities',
     baseFogD: fogD,
-    ...doubtOf(camera, clear.seD / Math.max(0.1, fogD), 0),
+    // A bound has its doubt in it.
+    ...(clear.atLeast === true ? { atLeast: true } : doubtOf(camera, clear.seD / Math.max(0.1, fogD), 0)),
   };
 }
 

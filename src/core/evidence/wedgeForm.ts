@@ -1,5 +1,5 @@
 import { layersOf, LEAST_STEPS, stepsOf } from '../densitometry/calibrateCamera';
-import type { KnownDensity } from '../densitometry/stripFit';
+import type { KnownDensity } from '../densitometry/pictureRead';
 import { failure, success, type Result } from '../schema/result';
 import { parseQuantity } from '../units/quantity';
 

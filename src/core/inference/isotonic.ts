@@ -7,19 +7,27 @@
  * @example isotonic([1, 3, 2], [1, 1, 1]) // [1, 2.5, 2.5]
  */
 export function isotonic(values: readonly number[], weights: readonly number[]): number[] {
-  const blocks: { mean: number; weight: number; count: number }[] = [];
-  values.forEach((value, index) => {
-    let block = { mean: value, weight: weights[index] ?? 1, count: 1 };
-    for (let last = blocks.at(-1); last !== undefined && last.mean > block.mean; last = blocks.at(-1)) {
-      blocks.pop();
-      const weight = last.weight + block.weight;
-      block = {
-        mean: (last.mean * last.weight + block.mean * block.weight) / weight,
-        weight,
-        count: last.count + block.count,
-      };
+  const count = values.length;
+  // Blocks of equal values, in the order that they stand in: mean, weight, and where each ends.
+  const means = new Float64Array(count);
+  const sums = new Float64Array(count);
+  const ends = new Int32Array(count);
+  let blocks = 0;
+  for (let index = 0; index < count; index++) {
+    let [mean, weight] = [values[index] as number, weights[index] ?? 1];
+    while (blocks > 0 && (means[blocks - 1] as number) > mean) {
+      blocks -= 1;
+      const whole = (sums[blocks] as number) + weight;
+      mean = ((means[blocks] as number) * (sums[blocks] as number) + mean * weight) / whole;
+      weight = whole;
     }
-    blocks.push(block);
-  });
-  return blocks.flatMap(({ mean, count }) => Array.from({ length: count }, () => mean));
+    means[blocks] = mean;
+    sums[blocks] = weight;
+    ends[blocks] = index + 1;
+    blocks += 1;
+  }
+  const rising: number[] = [];
+  for (let block = 0; block < blocks; block++)
+    while (rising.length < (ends[block] as number)) rising.push(means[block] as number);
+  return rising;
 }

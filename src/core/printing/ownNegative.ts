@@ -1,3 +1,4 @@
+import { curveThrough } from '../densitometry/measuredCurve';
 import type { StripRecord } from '../records/records';
 import { readingOfKept } from '../records/keptStrip';
 
@@ -10,8 +11,9 @@ export function ownNegative(strips: readonly StripRecord[]): ((logH: number) => 
   for (const strip of [...strips].reverse()) {
     const { curve } = readingOfKept(strip);
     if (curve === null || curve.speedLogH === null) continue;
-    const { at, speedLogH } = curve;
-    return (logH) => at(speedLogH + logH);
+    const { speedLogH } = curve;
+    const densityAt = curveThrough(curve.through);
+    return (logH) => densityAt(speedLogH + logH);
   }
   return null;
 }

@@ -14,6 +14,7 @@ import { targetSchema } from '../estimate/targetSchema';
 import { channelIds } from '../densitometry/pixelGrid';
 import { calibrationSchema } from '../densitometry/calibrationPairs';
 import { cameraBeliefSchema } from '../densitometry/cameraBeliefSchema';
+import { keptSpreadSchema } from '../densitometry/keptSpread';
 import { measuredPatchSchema } from '../densitometry/patchDensity';
 import { MOST_PATCHES, stripSources, type StripSource } from '../evidence/stripForm';
 import { readingDoubtSchema } from '../estimate/evidenceSchema';
@@ -314,6 +315,8 @@ export const readingSchema = z.strictObject({
   clear: measuredPatchSchema.nullable(),
   /** What its camera leaves open of its densities; missing where no camera read it, and from before it was kept. */
   doubt: readingDoubtSchema.optional(),
+  /** How the errors of its densities go together; missing where no camera read it, and from before it was kept. */
+  spread: keptSpreadSchema.optional(),
   steps: z.array(measuredPatchSchema.extend({ logH: z.number().min(-20).max(20).nullable() })).max(MOST_PATCHES),
   /** What it tells the estimate; null where that was not added, or was taken off. */
   evidenceId: id.nullable(),

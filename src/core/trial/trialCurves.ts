@@ -1,4 +1,4 @@
-import { measuredCurve, type CurvePoint } from '../densitometry/measuredCurve';
+import { curveThrough, measuredCurve, type CurvePoint } from '../densitometry/measuredCurve';
 import { LOG_EXPOSURE_PER_STOP } from '../units/stops';
 import type { StripReading } from '../evidence/stripReading';
 import type { StripRecord } from '../records/records';
@@ -28,8 +28,8 @@ export function stripOfPicture(
   wanted: Pick<TrialValues, 'margins'>,
   doubt?: StripRecord['doubt'],
 ): StripOfPicture | null {
-  const points = steps.flatMap(({ logH, densityD, fault }) =>
-    logH === null || fault !== null ? [] : [{ logH: short(logH), densityD: short(densityD) }],
+  const points = steps.flatMap(({ logH, densityD, fault, atLeast }) =>
+    logH === null || fault !== null || atLeast === true ? [] : [{ logH: short(logH), densityD: short(densityD) }],
   );
   if (curve === null || points.length < 3) return null;
   const found: TrialStrip['values'] = {
@@ -79,7 +79,9 @@ export function levelCurves(trial: Pick<TrialValues, 'levels' | 'strips'>): Leve
       const clear = curve.clearD === null ? null : { densityD: curve.clearD, seD: POINT_SE_D };
       const facts = measuredCurve(points, clear);
       const logH = points.map((point) => point.logH);
-      return facts === null ? [] : [{ at: facts.at, from: Math.min(...logH), to: Math.max(...logH) }];
+      return facts === null
+        ? []
+        : [{ at: curveThrough(facts.through), from: Math.min(...logH), to: Math.max(...logH) }];
     });
     const from = Math.max(...curves.map((curve) => curve.from));
     const to = Math.min(...curves.map((curve) => curve.to));

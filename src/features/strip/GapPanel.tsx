@@ -23,7 +23,7 @@ export function GapPanel({ form, change, pictures }: GapPanelProps) {
   const shot = shots.find(({ role }) => role === 'strip');
   const take = async (file: File): Promise<void> => {
     const taken = await pictures.take(file, file.name, 'strip', true);
-    if (taken !== null) change({ clear: null, light: [], transfer: taken.transfer.id });
+    if (taken !== null) change({ clear: null, light: [], transfer: taken.shot.transfer.id });
   };
   const tap = ({ x, y }: Place): void => {
     if (form.clear === null) change({ clear: { x, y, along: GAP, across: GAP * 3, turn: 0 }, marked: true });

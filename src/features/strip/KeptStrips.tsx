@@ -56,7 +56,11 @@ function summary(record: StripRecord): string {
   const { curve, clear, effectiveIso } = readingOfKept(record);
   return [
     formatMinutes(record.timeMin),
-    ...(clear === null ? [] : [`base + fog ${formatNumber(clear.densityD, 2)}`]),
+    ...(clear === null
+      ? []
+      : clear.atLeast === true
+        ? [`base + fog at least ${formatNumber(clear.densityD, 2)}`]
+        : [`base + fog ${formatNumber(clear.densityD, 2)}`]),
     ...(curve?.gradient == null ? [] : [`gradient ${formatNumber(curve.gradient.value, 2)}`]),
     ...(effectiveIso === null ? [] : [`index ${formatNumber(effectiveIso, 0)}`]),
     record.evidenceId === null ? 'not in the evidence' : 'in the evidence',
@@ -64,10 +68,13 @@ function summary(record: StripRecord): string {
 }
 
 function save(record: StripRecord, label: string): void {
+  // A file of densities has no “at least”.
   const patches = [
-    ...(record.clear?.densityD == null ? [] : [{ name: 'clear film', densityD: record.clear.densityD, logH: null }]),
-    ...record.steps.flatMap(({ densityD, logH }, at) =>
-      densityD === null ? [] : [{ name: `patch ${at + 1}`, densityD, logH }],
+    ...(record.clear?.densityD == null || record.clear.atLeast === true
+      ? []
+      : [{ name: 'clear film', densityD: record.clear.densityD, logH: null }]),
+    ...record.steps.flatMap(({ densityD, logH, atLeast }, at) =>
+      densityD === null || atLeast === true ? [] : [{ name: `patch ${at + 1}`, densityD, logH }],
     ),
   ];
   const text = writeCgats(patches, {

@@ -65,7 +65,7 @@ function Line({ name, exposure, patch }: { name: string; exposure: string; patch
       {patch.fault === null ? (
         <>
           <td className="num py-1 text-end">{`${patch.atLeast === true ? 'at least ' : ''}${formatNumber(patch.densityD, 2)}`}</td>
-          <td className="num py-1 ps-3 text-ink2">{formatNumber(Z80 * patch.seD, 2)}</td>
+          <td className="num py-1 ps-3 text-ink2">{patch.atLeast === true ? '' : formatNumber(Z80 * patch.seD, 2)}</td>
         </>
       ) : (
         <td colSpan={2} className="py-1 ps-3 text-end text-[13px] text-heat">

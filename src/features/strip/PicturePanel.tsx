@@ -63,15 +63,14 @@ export function PicturePanel({ form, change, count, transfer, pictures, rollId }
     setNote(foundWords(row.count, clear !== null, known === undefined ? room : { before: 0, after: 0 }));
   };
   const take = async (file: Blob, name: string, role: PictureRole, instead: boolean): Promise<void> => {
-    const shot = await pictures.take(file, name, role, instead);
-    if (shot === null || role === 'blank' || !instead) return;
+    const strip = role === 'strip' && instead;
+    const taken = await pictures.take(file, name, role, instead, strip && !form.marked);
+    if (taken === null || !strip) return;
     if (form.marked) setNote('The marks are where they were. Find the row again if this picture lies otherwise.');
     else {
+      const { shot, row } = taken;
       change({ transfer: shot.transfer.id, ...(shot.transfer.id === 'gamma' ? { gamma: shot.transfer.gamma } : {}) });
-      place(
-        await shot.picture.find(shot.transfer),
-        'No row was found by itself. Drag the two ends onto the first and the last patch.',
-      );
+      place(row, 'No row was found by itself. Drag the two ends onto the first and the last patch.');
     }
   };
   const makeUp = async (): Promise<void> => {
@@ -79,9 +78,8 @@ export function PicturePanel({ form, change, count, transfer, pictures, rollId }
     const picture = await makeUpPicture(strip);
     if (picture === null) return;
     change({ exposures: 'bracket', firstStops, stepStops, name: 'Practice strip', marked: false });
-    const shot = await pictures.take(picture, 'made-up strip', 'strip', true);
-    if (shot !== null)
-      place(await shot.picture.find(shot.transfer), 'No row was found by itself.', strip.stepsD.length);
+    const taken = await pictures.take(picture, 'made-up strip', 'strip', true, true);
+    if (taken !== null) place(taken.row, 'No row was found by itself.', strip.stepsD.length);
   };
   const drop = (event: DragEvent): void => {
     event.preventDefault();

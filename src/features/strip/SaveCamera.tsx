@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import * as z from 'zod';
 import type { CameraCalibration } from '@/core/densitometry/calibrateCamera';
-import type { PictureSamples } from '@/core/densitometry/readStrip';
+import { withoutClear, type PictureSamples } from '@/core/densitometry/readStrip';
 import type { Transfer } from '@/core/densitometry/transfer';
 import { readWedge, wedgeKinds, type WedgeKind } from '@/core/evidence/wedgeForm';
 import { readCgats } from '@/core/formats/cgats';
@@ -33,6 +33,8 @@ interface SaveCameraProps {
   shots: readonly StripShot[];
   /** What the pictures show at clear film, if it is marked, and at each patch. */
   samples: readonly PictureSamples[];
+  /** Whether these are of the marks as they stand. */
+  fresh: boolean;
   /** Whether the first place is clear film. */
   clear: boolean;
   count: number;
@@ -40,7 +42,7 @@ interface SaveCameraProps {
 }
 
 /** Holds the camera against layers of one film, or against a wedge whose densities are typed or read from a CGATS.17 file. */
-export function SaveCamera({ shots, samples, clear, count, transfer }: SaveCameraProps) {
+export function SaveCamera({ shots, samples, fresh, clear, count, transfer }: SaveCameraProps) {
   const { form, change } = useDraft<CameraForm>(
     CAMERA_DRAFT,
     cameraSchema,
@@ -48,7 +50,10 @@ export function SaveCamera({ shots, samples, clear, count, transfer }: SaveCamer
   );
   const [fault, setFault] = useState<string | null>(null);
   const [kept, setKept] = useState<string | null>(null);
-  const [found, setFound] = useState<CameraCalibration | null>(null);
+  const [answered, setAnswered] = useState<{ of: typeof samples; calibration: CameraCalibration } | null>(null);
+  // A calibration by other marks is none by these.
+  const found = answered?.of === samples && fresh ? answered.calibration : null;
+  const forget = (): void => setAnswered(null);
   const { name, known, kind } = form ?? { name: '', known: '', kind: 'layers' as const };
   const read = kind === 'table' && known.trim() === '' ? null : readWedge(kind, known, count);
   const error = read === null || read.ok ? undefined : read.problems[0]?.message;
@@ -56,11 +61,11 @@ export function SaveCamera({ shots, samples, clear, count, transfer }: SaveCamer
   const calibrate = async (): Promise<void> => {
     const [first] = strips;
     if (read?.ok !== true || first === undefined) return;
-    const film = samples.map((one) => ({ ...one, film: clear ? one.film.slice(1) : one.film }));
-    const answer = await first.picture.calibrate(film, read.value, transfer);
+    const steps = clear ? samples.map(withoutClear) : samples;
+    const answer = await first.picture.calibrate(steps, read.value, transfer);
     if (answer === null) return;
     setFault(answer.ok ? null : stripFaultWords[answer.fault]);
-    setFound(answer.ok ? answer.calibration : null);
+    setAnswered(answer.ok ? { of: samples, calibration: answer.calibration } : null);
   };
   const open = async (file: File): Promise<void> => {
     const answer = readCgats(await file.text().catch(() => ''));
@@ -73,7 +78,7 @@ export function SaveCamera({ shots, samples, clear, count, transfer }: SaveCamer
     void keepCamera(name.trim(), found.belief, strips[0]?.device ?? null)
       .then(() => {
         setKept(name.trim());
-        setFound(null);
+        forget();
         change({ name: '', known: '' });
         return dropDraft(CAMERA_DRAFT);
       })
@@ -89,7 +94,7 @@ export function SaveCamera({ shots, samples, clear, count, transfer }: SaveCamer
           value={kind}
           options={KINDS}
           onChange={(next) => {
-            setFound(null);
+            forget();
             change({ kind: next });
           }}
         />
@@ -108,7 +113,7 @@ export function SaveCamera({ shots, samples, clear, count, transfer }: SaveCamer
               value={known}
               placeholder="0.05 0.20 0.35"
               onChange={(event) => {
-                setFound(null);
+                forget();
                 change({ known: event.target.value });
               }}
             />
@@ -135,7 +140,7 @@ export function SaveCamera({ shots, samples, clear, count, transfer }: SaveCamer
         </p>
       )}
       <div className="mt-3 flex flex-wrap items-baseline gap-x-5 gap-y-2">
-        <button type="button" className="act" disabled={read?.ok !== true} onClick={() => void calibrate()}>
+        <button type="button" className="act" disabled={read?.ok !== true || !fresh} onClick={() => void calibrate()}>
           Calibrate
         </button>
         <button type="button" className="act" disabled={found === null || name.trim() === ''} onClick={keep}>

@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
+import { curveThrough } from '@/core/densitometry/measuredCurve';
 import type { StripReading } from '@/core/evidence/stripReading';
 import { SPEED_POINT_D } from '@/core/kinetics/characteristicCurve';
 import { LOG_EXPOSURE_PER_STOP } from '@/core/units/stops';
@@ -12,33 +13,47 @@ const CHART_PX = 340;
 const POINT_PX = 4;
 const SAMPLES = 80;
 
+/** An arrow up from a density that is a least one, px. */
+const ARROW = { length: 26, head: 5 } as const;
+
+function drawAtLeast(ctx: CanvasRenderingContext2D, x: number, y: number): void {
+  const tip = y - ARROW.length;
+  ctx.beginPath();
+  ctx.moveTo(x - ARROW.head, y);
+  ctx.lineTo(x + ARROW.head, y);
+  ctx.moveTo(x, y);
+  ctx.lineTo(x, tip);
+  ctx.moveTo(x - ARROW.head, tip + ARROW.head);
+  ctx.lineTo(x, tip);
+  ctx.lineTo(x + ARROW.head, tip + ARROW.head);
+  ctx.stroke();
+}
+
 /** The measured characteristic curve on graph paper, with every patch and its error. */
 export default function StripCurve({ reading, inStops }: { reading: StripReading; inStops: boolean }) {
   const { curve, steps } = reading;
   const scale = inStops ? LOG_EXPOSURE_PER_STOP : 1;
   const points = useMemo(
     () =>
-      steps.flatMap(({ logH, densityD, seD, fault }) =>
-        logH === null || fault !== null ? [] : [{ x: logH / scale, densityD, seD }],
+      steps.flatMap(({ logH, densityD, seD, fault, atLeast = false }) =>
+        logH === null || fault !== null ? [] : [{ x: logH / scale, densityD, seD, atLeast }],
       ),
     [steps, scale],
   );
   const [from, to] = [Math.min(...points.map(({ x }) => x)), Math.max(...points.map(({ x }) => x))];
   const lines = useCallback(
-    (inks: Inks): PaperLine[] =>
-      curve === null
-        ? []
-        : [
-            {
-              points: Array.from({ length: SAMPLES + 1 }, (_, at) => {
-                const x = from + ((to - from) * at) / SAMPLES;
-                return { x, y: curve.at(x * scale) };
-              }),
-              borderColor: inks.chem,
-              borderWidth: 2,
-            },
-          ],
-    [curve, from, to, scale],
+    (inks: Inks): PaperLine[] => {
+      if (curve === null) return [];
+      const densityAt = curveThrough(curve.through);
+      // No farther than it was measured: what is beyond has at least some density.
+      const [first, last] = [curve.through[0]?.logH ?? 0, curve.through.at(-1)?.logH ?? 0];
+      const points = Array.from({ length: SAMPLES + 1 }, (_, at) => {
+        const logH = first + ((last - first) * at) / SAMPLES;
+        return { x: logH / scale, y: densityAt(logH) };
+      });
+      return [{ points, borderColor: inks.chem, borderWidth: 2 }];
+    },
+    [curve, scale],
   );
   const marks = useCallback(
     (paper: Paper, inks: Inks): void => {
@@ -47,8 +62,12 @@ export default function StripCurve({ reading, inStops }: { reading: StripReading
       ctx.font = GRAPH_FONT;
       ctx.strokeStyle = inks.ink;
       ctx.fillStyle = inks.ink;
-      for (const { x, densityD, seD } of points) {
+      for (const { x, densityD, seD, atLeast } of points) {
         ctx.lineWidth = 1;
+        if (atLeast) {
+          drawAtLeast(ctx, paper.x(x), paper.y(densityD));
+          continue;
+        }
         ctx.beginPath();
         ctx.moveTo(paper.x(x), paper.y(densityD - 2 * seD));
         ctx.lineTo(paper.x(x), paper.y(densityD + 2 * seD));

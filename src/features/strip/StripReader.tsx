@@ -11,8 +11,9 @@ import {
   type StripForm,
   type StripPlan,
 } from '@/core/evidence/stripForm';
-import { findingOfStrip, separateDensities, stripReading } from '@/core/evidence/stripReading';
+import { findingOfStrip, separateDensities } from '@/core/evidence/stripReading';
 import { turnedRow } from '@/core/densitometry/patch';
+import { keptSpread } from '@/core/densitometry/keptSpread';
 import { keptPatch, type PatchDensity } from '@/core/densitometry/patchDensity';
 import type { Transfer } from '@/core/densitometry/transfer';
 import type { Roll } from '@/core/records/records';
@@ -34,6 +35,7 @@ import { stripFaultWords, stripSentences } from './stripWords';
 import { TimeGradientNote } from './TimeGradientNote';
 import { useStripDensities } from './useStripDensities';
 import { useStripPictures } from './useStripPictures';
+import { useStripReading } from './useStripReading';
 
 const StripCurve = dynamic(() => import('./StripCurve'), {
   ssr: false,
@@ -122,7 +124,7 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
     () => (camera === undefined ? null : beliefOfCamera(camera)) ?? unknownCamera(transfer),
     [camera, transfer],
   );
-  const measured = useStripDensities(pictures.shots, form, count, transfer, belief);
+  const { measured, fresh: measuredNow } = useStripDensities(pictures.shots, form, count, transfer, belief);
   const byHand = form.source === 'densitometer';
   const [shot] = pictures.shots.filter(({ role }) => role === 'strip');
   const densities = useMemo(
@@ -137,11 +139,7 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
           : null,
     [byHand, form.typedD, count, measured],
   );
-  const reading = useMemo(() => {
-    if (plan === null || densities === null) return null;
-    const some = densities.clear !== null || densities.steps.some(({ fault }) => fault === null);
-    return some ? stripReading(densities, plan) : null;
-  }, [plan, densities]);
+  const { reading, fresh: readNow } = useStripReading(densities, plan, byHand ? null : (shot ?? null));
   const development = form.developed === 'run' && ran !== null ? ran : planned;
   // Readings by one camera are off together; of one that nobody knows, at least those of one roll are.
   const cameraKey = byHand ? null : (camera?.id ?? shot?.device ?? `camera of ${roll.id}`);
@@ -161,6 +159,7 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
         meteredIso: plan.meteredIso,
         clear: reading.clear === null ? null : keptPatch(reading.clear),
         steps: reading.steps.map((step) => ({ ...keptPatch(step), logH: step.logH })),
+        ...(byHand || densities === null ? {} : { spread: keptSpread(densities) }),
         ...(finding !== null && 'doubt' in finding && finding.doubt !== undefined ? { doubt: finding.doubt } : {}),
       },
       evidence:
@@ -256,11 +255,17 @@ function Reader({ roll, planned, ran, units, targetGradient, form, change, pictu
               />
             </div>
           </div>
-          <KeepRow {...{ finding: finding?.kind ?? null, development, plan, valid: read.ok }} onKeep={keep} />
+          <KeepRow
+            {...{ finding: finding?.kind ?? null, development, plan }}
+            // What is kept is what the page says of the marks and fields as they stand.
+            valid={read.ok && readNow && (byHand || measuredNow)}
+            onKeep={keep}
+          />
           {form.source === 'picture' && measured?.fault === null && (
             <SaveCamera
               shots={pictures.shots}
               samples={measured.samples}
+              fresh={measuredNow}
               clear={form.clear !== null}
               count={count}
               transfer={transfer}

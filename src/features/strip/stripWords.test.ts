@@ -8,7 +8,7 @@ import { practiceStrip } from '@/core/kit/practiceStrip';
 import { seedOf } from './seedOf';
 import { stripSentences } from './stripWords';
 
-const patch = (densityD: number): PatchDensity => ({ densityD, seD: 0.01, fault: null });
+const patch = (densityD: number, seD = 0.01): PatchDensity => ({ densityD, seD, fault: null });
 const plan = (change: Partial<StripForm> = {}): StripPlan => {
   const read = readStripForm({ ...initialStripForm(8, 100), ...change });
   if (!read.ok) throw new Error(read.problems[0]?.message);
@@ -22,12 +22,17 @@ const film: DevelopedFilm = {
   lossStops: 0,
   highlightShare: 1,
 };
-const frames = (of: DevelopedFilm, stops: readonly number[]) =>
-  stops.map((stop) => patch(characteristicDensity(of, 1 + stop * Math.log10(2))));
+const frames = (of: DevelopedFilm, stops: readonly number[], seD = 0.01) =>
+  stops.map((stop) => patch(characteristicDensity(of, 1 + stop * Math.log10(2)), seD));
 const STOPS = [-5, -4, -3, -2, -1, 0, 1, 2, 3];
-const said = (of: DevelopedFilm, change: Partial<StripForm> = {}, gains: ReadingGains | null = null): string => {
+const said = (
+  of: DevelopedFilm,
+  change: Partial<StripForm> = {},
+  gains: ReadingGains | null = null,
+  seD = 0.01,
+): string => {
   const how = plan({ count: 9, firstStops: -5, ...change });
-  const densities = separateDensities(patch(of.baseFogD), frames(of, STOPS));
+  const densities = separateDensities(patch(of.baseFogD, seD), frames(of, STOPS, seD));
   return stripSentences(stripReading(densities, how), how, gains).join(' ');
 };
 
@@ -45,13 +50,19 @@ describe('what a strip says, in words', () => {
     expect(words).toMatch(/1\.\d stops slower than metered at 100/);
   });
   test('what would make it surer stands first, where it would halve the doubt; no metered index leaves speed unsaid', () => {
-    const words = said(film, {}, { now: 0.12, exposure: 0.04, coin: 0.09 });
-    expect(words).toMatch(
-      /^Add a second exposure, two stops darker: the doubt of the gradient falls from 15 % to 5 %\./,
-    );
+    const words = said(film, {}, { now: 0.12, exposure: 0.04, coin: 0.09 }, 0.06);
+    const [, from, to] =
+      /^Add a second exposure, two stops darker: the doubt of the gradient falls from (\d+) % to (\d+) %\./.exec(
+        words,
+      ) ?? [];
     expect(words).toContain('Lay a coin');
-    expect(said(film, {}, { now: 0.12, exposure: 0.09, coin: 0.11 })).not.toContain('Add a second');
-    expect(said(film, {}, { now: 0.03, exposure: 0.01, coin: 0.01 })).not.toContain('Add a second');
+    // The doubt that it falls from is the one that is said of the gradient, and it falls as far as the gains say.
+    const [, value, low, high] = (/gradient ([\d.]+), 80 % likely ([\d.]+) to ([\d.]+)/.exec(words) ?? []).map(Number);
+    const half = (100 * ((high ?? 0) - (low ?? 0))) / 2 / (value ?? 1);
+    expect(Math.abs(Number(from) - half)).toBeLessThan(1.5);
+    expect(Math.abs(Number(to) - Number(from) / 3)).toBeLessThan(1);
+    expect(said(film, {}, { now: 0.12, exposure: 0.09, coin: 0.11 }, 0.06)).not.toContain('Add a second');
+    expect(said(film, {}, { now: 0.12, exposure: 0.04, coin: 0.04 })).not.toContain('Add a second');
     expect(said(film, { numbered: false })).toContain('Say which exposure the first patch had');
     expect(said(film, { meteredIso: '' })).not.toContain('Effective speed');
   });
@@ -69,8 +80,16 @@ describe('what a strip says, in words', () => {
   test('a nearly black roll: what each can still see, and that it is not lost', () => {
     const black = { ...film, baseFogD: 1.9, maximumDensityD: 4 };
     const words = said(black, { exposures: 'unknown' });
-    expect(words).toMatch(/A flatbed scanner sees \d+ %/);
+    expect(words).toMatch(/A normal paper sees \d+ %; a flatbed scanner sees \d+ %/);
     expect(words).toContain('Nearly black, but not lost');
+  });
+  test('a range whose top is a least one is a least one, and no share of it is said', () => {
+    const read = separateDensities(patch(0.3), frames(film, STOPS));
+    const steps = read.steps.map((step, at) => (at === STOPS.length - 1 ? { ...step, atLeast: true } : step));
+    const how = plan({ exposures: 'unknown', count: STOPS.length });
+    const words = stripSentences(stripReading({ ...read, steps }, how), how, null).join(' ');
+    expect(words).toMatch(/spans at least \d\.\d\d D\./);
+    expect(words).not.toContain('scanner sees');
   });
 });
 

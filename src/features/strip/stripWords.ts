@@ -76,12 +76,18 @@ const ISO_SHARE = 0.0625;
 /** A gradient that is better than this needs no help, ln. Source: our choice. */
 const GOOD_LN_SD = 0.04;
 
-/** What one thing more would win, the best first; nothing where it would win little. */
-function gainWords(gains: ReadingGains | null, marked: boolean): string[] {
-  if (gains === null || gains.now <= GOOD_LN_SD) return [];
-  const percent = (lnSd: number): string => `${Math.max(1, Math.round(100 * Z80 * lnSd))} %`;
+/** Share of the doubt to which a second exposure must bring it to be asked for: about half. Source: our choice. */
+const ABOUT_HALF = 0.6;
+
+/**
+ * What one thing more would win, the best first; nothing where it would win little.
+ * @param lnSd spread of ln(gradient) as it is said beside: gains are shares of it
+ */
+function gainWords(gains: ReadingGains | null, marked: boolean, lnSd: number): string[] {
+  if (gains === null || lnSd <= GOOD_LN_SD) return [];
+  const percent = (then: number): string => `${Math.max(1, Math.round((100 * Z80 * lnSd * then) / gains.now))} %`;
   const sentences: string[] = [];
-  if (gains.exposure <= gains.now / 2)
+  if (gains.exposure <= ABOUT_HALF * gains.now)
     sentences.push(
       `Add a second exposure, two stops darker: the doubt of the gradient falls from ${percent(gains.now)} to ${percent(gains.exposure)}.`,
     );
@@ -96,7 +102,7 @@ function gainWords(gains: ReadingGains | null, marked: boolean): string[] {
 function atLeastWords({ steps }: StripReading): string | null {
   const dense = steps.filter(({ atLeast }) => atLeast === true).length;
   if (dense === 0) return null;
-  return `Glare rules ${dense === 1 ? 'the densest patch' : `${dense} dense patches`}: read ${dense === 1 ? 'it' : 'them'} as “at least”, or cover the bare light around the strip.`;
+  return `Glare or doubt rules ${dense === 1 ? 'the densest patch' : `${dense} dense patches`}: read ${dense === 1 ? 'it' : 'them'} as “at least”, or cover the bare light around the strip.`;
 }
 
 /** What a person does to calibrate a camera by a strip, step by step. */
@@ -120,20 +126,26 @@ export function calibrationSteps(kind: WedgeKind, pictures: number): string[] {
 }
 
 /** What can hold the image, in words. */
-function rangeWords({ clear, curve, topD }: StripReading): string | null {
+function rangeWords({ clear, curve, topD, topAtLeast }: StripReading): string | null {
   const baseD = clear?.densityD ?? curve?.baseFogD ?? null;
-  if (baseD === null || topD === null || topD <= baseD) return null;
+  if (baseD === null || clear?.atLeast === true || topD === null || topD <= baseD) return null;
   const shares = holderIds.map((id) => ({
     ...holders[id],
     share: seenShare(baseD, topD, holders[id].rangeD, id === 'paper'),
   }));
   const whole = shares.filter(({ share }) => share >= 0.995);
   const part = shares.filter(({ share }) => share < 0.995);
-  const sentences = [`From clear film to the densest patch it spans ${formatNumber(topD - baseD, 2)} D.`];
-  if (part.length === 0) sentences.push('A normal paper and every scanner hold all of it.');
-  else
+  const span = `${formatNumber(topD - baseD, 2)} D`;
+  const sentences = [
+    topAtLeast
+      ? `From clear film to the densest patch it spans at least ${span}.`
+      : `From clear film to the densest patch it spans ${span}.`,
+  ];
+  // Of a range that reaches at least so far nobody can say which share is seen.
+  if (!topAtLeast && part.length === 0) sentences.push('A normal paper and every scanner hold all of it.');
+  else if (!topAtLeast)
     sentences.push(
-      `${part.map(({ name, share }) => `${name} sees ${Math.round(share * 100)} %`).join('; ')}${whole.length > 0 ? `; ${whole.map(({ name }) => lowerFirst(name)).join(' and ')}, all of it` : ''}.`,
+      `${part.map(({ name, share }, at) => `${at === 0 ? name : lowerFirst(name)} sees ${Math.round(share * 100)} %`).join('; ')}${whole.length > 0 ? `; ${whole.map(({ name }) => lowerFirst(name)).join(' and ')}, all of it` : ''}.`,
     );
   if (baseD >= NEARLY_BLACK_D)
     sentences.push(
@@ -158,7 +170,9 @@ export function stripSentences(
   const { clear, curve } = reading;
   const fog =
     clear !== null
-      ? `Base + fog ${formatNumber(clear.densityD, 2)} ± ${formatNumber(Z80 * clear.seD, 2)} D.`
+      ? clear.atLeast === true
+        ? `Base + fog at least ${formatNumber(clear.densityD, 2)} D: over that, neither contrast nor speed is told.`
+        : `Base + fog ${formatNumber(clear.densityD, 2)} ± ${formatNumber(Z80 * clear.seD, 2)} D.`
       : curve !== null
         ? `No clear film is marked: the thinnest patch, ${formatNumber(curve.baseFogD, 2)} D, stands for base + fog, and speed is a guess.`
         : null;
@@ -166,10 +180,13 @@ export function stripSentences(
     plan.logH === null && plan.count > 0
       ? 'Nobody knows the exposures, so the strip tells fog and range, and neither contrast nor speed.'
       : null;
-  const few = plan.logH !== null && curve === null ? 'Three patches at least are needed for a curve.' : null;
+  const few =
+    plan.logH !== null && curve === null && clear?.atLeast !== true
+      ? 'Three patches at least are needed for a curve.'
+      : null;
   const figures = [fog, unknown, few, gradientWords(reading), speedWords(reading, plan), rangeWords(reading)];
   return [
-    ...(curve?.gradient == null ? [] : gainWords(gains, marked)),
+    ...(curve?.gradient == null ? [] : gainWords(gains, marked, curve.gradient.se / curve.gradient.value)),
     ...[...figures, atLeastWords(reading)].flatMap((sentence) => sentence ?? []).sort((a, b) => a.length - b.length),
   ];
 }

@@ -1,10 +1,10 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import { patchesOf, type Patch } from '@/core/densitometry/patch';
 import type { PictureSamples, StripFault } from '@/core/densitometry/readStrip';
 import type { WholeRead } from '@/core/densitometry/readStripWhole';
-import type { CameraBelief } from '@/core/densitometry/stripFit';
+import type { CameraBelief } from '@/core/densitometry/cameraUnknowns';
 import type { Transfer } from '@/core/densitometry/transfer';
 import type { ReadDensities } from '@/core/evidence/stripReading';
 import type { StripForm } from '@/core/evidence/stripForm';
@@ -21,23 +21,29 @@ const REST_MS = 90;
 /** What of the form moves a measurement. */
 type Marks = Pick<StripForm, 'light' | 'opaque' | 'clear' | 'row' | 'channel'>;
 
-/** Measures what lies under the marks in every open picture, and again when they move; null until the first answer. */
+/**
+ * Measures what lies under the marks in every open picture, and again when they move.
+ * @returns null until the first answer; and whether it is of these marks or still of those before
+ */
 export function useStripDensities(
   shots: readonly StripShot[],
   { light, opaque, clear, row, channel }: Marks,
   count: number,
   transfer: Transfer,
   camera: CameraBelief,
-): StripDensities | null {
-  const [found, setFound] = useState<StripDensities | null>(null);
+): { measured: StripDensities | null; fresh: boolean } {
+  const [found, setFound] = useState<{ of: readonly unknown[]; shot: string; answer: StripDensities } | null>(null);
   const key = JSON.stringify([{ light, opaque, clear, row, channel }, count, transfer]);
   useEffect(() => {
-    if (shots.every(({ role }) => role !== 'strip')) return;
+    const [strip] = stripsOf(shots);
+    if (strip === undefined) return;
     let gone = false;
     const timer = setTimeout(() => {
       const [marks, patches, how] = JSON.parse(key) as [Marks, number, Transfer];
       void measure(shots, marks, patches, how, camera).then((answer) => {
-        if (!gone && answer !== null) setFound(answer);
+        // In parts: the page stays free while the curve and its doubt are worked out.
+        if (!gone && answer !== null)
+          startTransition(() => setFound({ of: [shots, key, camera], shot: strip.id, answer }));
       });
     }, REST_MS);
     return () => {
@@ -45,8 +51,12 @@ export function useStripDensities(
       clearTimeout(timer);
     };
   }, [shots, key, camera]);
-  return shots.some(({ role }) => role === 'strip') ? found : null;
+  // Another picture's densities are none of this one's.
+  if (found === null || found.shot !== stripsOf(shots)[0]?.id) return { measured: null, fresh: false };
+  return { measured: found.answer, fresh: found.of[0] === shots && found.of[1] === key && found.of[2] === camera };
 }
+
+const stripsOf = (shots: readonly StripShot[]): StripShot[] => shots.filter(({ role }) => role === 'strip');
 
 async function measure(
   shots: readonly StripShot[],
@@ -60,7 +70,7 @@ async function measure(
   const places: Patch[] = [...light, ...film, ...(opaque === null ? [] : [opaque])];
   if (film.length === 0) return null;
   const blankShot = shots.find(({ role }) => role === 'blank');
-  const strips = shots.filter(({ role }) => role === 'strip');
+  const strips = stripsOf(shots);
   const blanks = await blankShot?.picture.sample(places, channel, transfer);
   const pictures = await Promise.all(
     strips.map(async ({ picture, exposure }): Promise<PictureSamples | null> => {
@@ -74,10 +84,14 @@ async function measure(
         sample: samples[index] ?? null,
         blank: blanks?.[index] ?? null,
       }));
-      return {
-        survey,
+      const marked = {
         light: placed.slice(0, light.length),
         film: placed.slice(light.length, light.length + film.length),
+      };
+      return {
+        survey,
+        ...marked,
+        ...(await picture.surroundings(marked, clear !== null, channel, transfer)),
         opaque: opaque === null ? null : (placed.at(-1)?.sample ?? null),
         exposure,
       };

@@ -3,6 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { StripPicture } from '@/workers/strip';
 import type { CameraExposure } from '@/core/densitometry/cameraExposure';
+import type { FoundRow } from '@/core/densitometry/findRow';
 import type { OpenedPicture } from '@/workers/stripPicture';
 
 /** What a picture shows: the strip, or the light without it. */
@@ -18,6 +19,12 @@ export interface StripShot extends OpenedPicture {
   stops?: number | null;
 }
 
+/** A picture that was opened, with its row where that was looked for and found. */
+export interface TakenPicture {
+  shot: StripShot;
+  row: FoundRow | null;
+}
+
 /** Pictures of a strip, and what is being done with the next one. */
 export interface StripPictures {
   shots: StripShot[];
@@ -25,8 +32,17 @@ export interface StripPictures {
   doing: string | null;
   /** Why the last one was not taken. */
   fault: string | null;
-  /** Opens a picture; a strip's first picture takes the place of the one before when told so. */
-  take: (file: Blob, name: string, role: PictureRole, instead: boolean) => Promise<StripShot | null>;
+  /**
+   * Opens a picture; a strip's first picture takes the place of the one before when told so. A row is looked for before the
+   * picture shows, so that nothing is measured under marks that do not lie on it yet.
+   */
+  take: (
+    file: Blob,
+    name: string,
+    role: PictureRole,
+    instead: boolean,
+    findRow?: boolean,
+  ) => Promise<TakenPicture | null>;
   /** Says by how many stops a picture was exposed more than the first one, where its camera does not; null for nobody knows. */
   expose: (id: string, stops: number | null) => void;
   cancel: () => void;
@@ -54,13 +70,17 @@ export function useStripPictures(): StripPictures {
     },
     [],
   );
-  const take: StripPictures['take'] = async (file, name, role, instead) => {
+  const take: StripPictures['take'] = async (file, name, role, instead, findRow = false) => {
     opening.current?.close();
     setFault(null);
     setDoing('Reading the file');
     const picture = new StripPicture();
     opening.current = picture;
     const opened = await picture.open(file, setDoing);
+    if (opening.current !== picture) return null;
+    if (opened.ok && findRow) setDoing('Looking for the row');
+    const row = opened.ok && findRow ? await picture.find(opened.value.transfer) : null;
+    // Cancelled, or another picture was chosen meanwhile.
     if (opening.current !== picture) return null;
     opening.current = null;
     setDoing(null);
@@ -73,7 +93,7 @@ export function useStripPictures(): StripPictures {
     const stays = open.current.filter((one) => !(instead || (role === 'blank' && one.role === 'blank')));
     for (const one of open.current) if (!stays.includes(one)) one.picture.close();
     show([...stays, shot]);
-    return shot;
+    return { shot, row };
   };
   return {
     shots,

@@ -24,6 +24,8 @@ export function pieceWords({ evidence, setting }: EvidenceItem): string {
     case 'clip':
       return `Clip of ${formatMinutes(evidence.timeMin)}, ${methodWords[evidence.method]}: gradient ${formatNumber(evidence.gradient, 2)}${evidence.baseFogD === null ? '' : `, base + fog ${formatNumber(evidence.baseFogD, 2)}`}${evidence.speed === null ? '' : `, speed ${formatNumber(evidence.speed.index, 0)}`}`;
     case 'fog':
+      if (evidence.atLeast === true && evidence.method === 'densities')
+        return `Base + fog at least ${formatNumber(evidence.baseFogD, 2)} after ${formatMinutes(evidence.timeMin)}, ${methodWords[evidence.method]}`;
       if (evidence.atLeast === true) return `Black after ${formatMinutes(evidence.timeMin)}: fogged through`;
       return `Base + fog ${formatNumber(evidence.baseFogD, 2)} after ${formatMinutes(evidence.timeMin)}, ${methodWords[evidence.method]}`;
     case 'verdict':
