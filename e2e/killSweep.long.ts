@@ -22,17 +22,29 @@ class Killable {
   private context: BrowserContext | null = null;
 
   async open(baseURL: string, path: string): Promise<Page> {
-    this.context = await launcher.launchPersistentContext(this.profile, {
-      ...chromium,
-      baseURL,
-      viewport: { width: 1280, height: 800 },
-      locale: 'en-GB',
-      timezoneId: 'UTC',
-    });
+    this.context = await this.launch(baseURL);
     const page = this.context.pages()[0] ?? (await this.context.newPage());
     page.setDefaultTimeout(20_000);
     await page.goto(path);
     return page;
+  }
+
+  /** Starts the browser; one that dies of itself while it starts, before it has seen a page, is started again. */
+  private async launch(baseURL: string, tries = 3): Promise<BrowserContext> {
+    try {
+      return await launcher.launchPersistentContext(this.profile, {
+        ...chromium,
+        baseURL,
+        viewport: { width: 1280, height: 800 },
+        locale: 'en-GB',
+        timezoneId: 'UTC',
+      });
+    } catch (error) {
+      if (tries <= 1) throw error;
+      console.log(`The browser did not start: ${String(error).split('\n')[0]}`);
+      await this.kill();
+      return this.launch(baseURL, tries - 1);
+    }
   }
 
   /** Kills every process of the browser at once. */
@@ -269,7 +281,7 @@ test('the tank: six kills in each of two tanks', async ({ baseURL }) => {
   for (const name of ['First killed tank', 'Second killed tank']) {
     const page = await browser.open(baseURL ?? '', '/');
     await addRoll(page, name);
-    await page.getByRole('button', { name: /^Use / }).click();
+    await page.getByRole('button', { name: USE_TIME }).click();
     // The second roll of a film begins with the first one's jug.
     const mix = page.getByRole('button', { name: 'I’ve mixed this recipe' });
     const go = page.getByRole('button', { name: 'Go to the tank' });

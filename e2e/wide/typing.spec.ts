@@ -1,5 +1,5 @@
 import { expect, test, type ElementHandle, type Page } from '@playwright/test';
-import { openDemo } from '../bench';
+import { USE_TIME, addRoll, openDemo } from '../bench';
 
 /** What the field under the cursor is called, and what stands in it. */
 async function inHand(page: Page): Promise<{ name: string; value: string }> {
@@ -66,3 +66,29 @@ for (const [nth, pages] of halves.entries())
       expect(faults, path).toEqual([]);
     }
   });
+
+test('a press on the time waits while the bench learns of another roll', async ({ page, context }) => {
+  // What the page asks of its worker is held back while it learns.
+  await page.addInitScript(() => {
+    const held = { slow: false, count: 0 };
+    Object.assign(window, { held });
+    const post = Object.getOwnPropertyDescriptor(Worker.prototype, 'postMessage')?.value as (
+      this: Worker,
+      ...said: unknown[]
+    ) => void;
+    Worker.prototype.postMessage = function (this: Worker, ...said: unknown[]) {
+      if (!held.slow || !JSON.stringify(said[0]).includes('"analysis"')) return post.apply(this, said);
+      held.count += 1;
+      setTimeout(() => post.apply(this, said), 1500);
+    };
+  });
+  await addRoll(page, 'Pressed while it learns');
+  const use = page.getByRole('button', { name: USE_TIME });
+  await expect(use).toBeEnabled();
+  await page.evaluate(() => Object.assign((window as unknown as { held: object }).held, { slow: true }));
+  await addRoll(await context.newPage(), 'Another film');
+  await page.waitForFunction(() => (window as unknown as { held: { count: number } }).held.count > 0);
+  await page.waitForTimeout(200);
+  await use.click({ timeout: 1000 });
+  await expect(page.getByRole('button', { name: 'I’ve mixed this recipe' })).toBeVisible();
+});

@@ -43,6 +43,7 @@ export function ChooseHead({ plan, units, isSet, onSet, onClear }: HeadProps) {
   const unknown = waits || (ready && choices.ownTimeMin === null && isGuess(analysis.estimate));
   const time = !ready ? '' : unknown ? 'no estimate' : timeWords(analysis, choices);
   const [ref, inSight] = useInSight();
+  const press = usePress(time, plan.state === 'current' && found === null, onSet);
   return (
     <div ref={ref}>
       {waits ? (
@@ -54,13 +55,31 @@ export function ChooseHead({ plan, units, isSet, onSet, onClear }: HeadProps) {
           {plan.state === 'mending' ? MENDING : 'Calculating.'}
         </p>
       )}
-      <Acts {...{ plan, units, isSet, onSet, onClear, noEstimate, unknown, time, analysis }} />
+      <Acts {...{ plan, units, isSet, onSet: press, onClear, noEstimate, unknown, time, analysis }} />
       {ready &&
         !unknown &&
         !inSight &&
         createPortal(<ReadOut analysis={analysis} time={time} state={plan.state} />, document.body)}
     </div>
   );
+}
+
+/**
+ * Takes the time on the button. While the estimate is renewed, as when something else on the bench has changed, the press waits for it;
+ * a time that comes out otherwise than it read when it was pressed is not taken.
+ */
+function usePress(time: string, stands: boolean, onSet: () => void): () => void {
+  const pressed = useRef<string | null>(null);
+  useEffect(() => {
+    const before = pressed.current;
+    if (!stands || before === null) return;
+    pressed.current = null;
+    if (before === time) onSet();
+  }, [stands, time, onSet]);
+  return () => {
+    if (stands) onSet();
+    else pressed.current = time;
+  };
 }
 
 function Acts({
@@ -80,7 +99,7 @@ function Acts({
         <button
           type="button"
           className={classes('act max-sm:w-full', !isSet && 'act-primary')}
-          disabled={state !== 'current'}
+          disabled={state !== 'current' && state !== 'renewing'}
           onClick={onSet}
           data-next-step={isSet ? undefined : true}
         >

@@ -21,8 +21,8 @@ import type { RollAnalysis } from '@/workers/coreApi';
 import { Trials, type Trial } from './trial';
 import { TryingOut } from './tryingOut';
 
-/** How the estimate on show stands to what is typed. */
-export type PlanState = 'current' | 'following' | 'mending';
+/** How the estimate on show stands to what is typed; it is renewed when something else on the bench has changed. */
+export type PlanState = 'current' | 'renewing' | 'following' | 'mending';
 
 /** The plan of a roll while it is being chosen. */
 export interface CurrentPlan {
@@ -45,7 +45,7 @@ export interface CurrentPlan {
   errors: Partial<Record<string, string>>;
   /** The estimate for the last valid choices; null until the first arrives. */
   analysis: RollAnalysis | null;
-  /** Whether the estimate belongs to what is typed, follows in a moment, or waits for something to be mended. */
+  /** Whether the estimate belongs to what is typed, is renewed or follows in a moment, or waits for something to be mended. */
   state: PlanState;
   /** Whether the estimate was made without the log, which is long and still being read: it is shown, and cannot be used yet. */
   withoutLog: boolean;
@@ -134,7 +134,8 @@ export function usePlanForm(dossier: RollDossier, draft: unknown, jugs: readonly
   }, [current, form, trials]);
   const jug = form.developerKind === 'jug' ? (jugs.find(({ id }) => id === form.brewId) ?? null) : null;
   const shown = useLast(choices);
-  const state = choices === null ? 'mending' : current ? 'current' : 'following';
+  const renewing = analysis !== null && analysis.about === aboutOf(request, form.muted, ownTimeMin);
+  const state = choices === null ? 'mending' : current ? 'current' : renewing ? 'renewing' : 'following';
   return {
     form,
     change,
@@ -246,6 +247,17 @@ function analysisKey(
     : JSON.stringify([request, muted, ownTimeMin, variants, learned.revision]);
 }
 
+/** What of a plan an analysis is about, whatever the bench has learned meanwhile. */
+const aboutOf = (request: EstimateRequest | null, muted: readonly string[], ownTimeMin: number | null): string =>
+  JSON.stringify([request, muted, ownTimeMin]);
+
+/** An analysis with what it was made for. */
+interface Answer extends RollAnalysis {
+  key: string;
+  /** What of the plan it is about; empty where it was made without the log. */
+  about: string;
+}
+
 /** Key of an analysis that was made without the log. No analysis that is asked for has it, so it never counts as current. */
 const WITHOUT_LOG = 'without the log';
 
@@ -271,9 +283,9 @@ function useAnalysis(
   ownTimeMin: number | null,
   learned: Learned | null,
   variants: StrategyRequests,
-): { analysis: (RollAnalysis & { key: string }) | null; failed: string | null } {
+): { analysis: Answer | null; failed: string | null } {
   const [failure, setFailure] = useState<{ key: string; words: string } | null>(null);
-  const [answer, setAnswer] = useState<(RollAnalysis & { key: string }) | null>(null);
+  const [answer, setAnswer] = useState<Answer | null>(null);
   const key = useMemo(
     () => analysisKey(request, muted, ownTimeMin, learned, variants),
     [request, muted, ownTimeMin, learned, variants],
@@ -292,7 +304,7 @@ function useAnalysis(
       .analysis(asked, off, own, others)
       .then((analysis) => {
         // What hangs on an analysis may be drawn in pieces, so that typing is never held up.
-        if (!stale) startTransition(() => setAnswer({ ...analysis, key }));
+        if (!stale) startTransition(() => setAnswer({ ...analysis, key, about: aboutOf(asked, off, own) }));
       })
       .catch((error: unknown) => {
         if (!stale) setFailure({ key, words: failureWords(error) });
@@ -309,7 +321,7 @@ function useAnalysis(
       if (learnedNow()?.long !== true) return;
       analysisWithoutLog(request, muted, ownTimeMin).then(
         (analysis) => {
-          if (!stale) setAnswer((found) => found ?? { ...analysis, key: WITHOUT_LOG });
+          if (!stale) setAnswer((found) => found ?? { ...analysis, key: WITHOUT_LOG, about: '' });
         },
         // The one with the log says what is wrong.
         () => undefined,
